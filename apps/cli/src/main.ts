@@ -1,0 +1,107 @@
+import { readFileSync } from 'node:fs';
+import { text } from 'node:stream/consumers';
+import { parseArgs } from 'node:util';
+import { InputError, listAdhesives, listClampKinds, listSpecies, listSpreadMethods } from '@lean-clasp/core';
+import { createCalculator, errorBody } from '@lean-clasp/validation';
+
+const USAGE = `lean-clasp calc NAME [--in FILE]   one JSON object in, one JSON object out
+lean-clasp calc --list             calculations with their JSON Schemas
+lean-clasp list species|adhesives|clamps|methods
+`;
+
+/** Exit codes of the command. */
+const EXIT = Object.freeze({ ok: 0, badInput: 2 });
+
+const CATALOGUES: Readonly<Record<string, () => readonly unknown[]>> = {
+  species: listSpecies,
+  adhesives: listAdhesives,
+  clamps: listClampKinds,
+  methods: listSpreadMethods,
+};
+
+/** Where the command reads and writes, passed in so that tests need no process. */
+export interface Terminal {
+  readonly readInput: () => Promise<string>;
+  readonly out: (line: string) => void;
+  readonly err: (line: string) => void;
+}
+
+const processTerminal: Terminal = {
+  readInput: () => text(process.stdin),
+  out: (line) => process.stdout.write(`${line}\n`),
+  err: (line) => process.stderr.write(`${line}\n`),
+};
+
+/** Runs the command line and returns its exit code. */
+export async function main(args: readonly string[], terminal: Terminal = processTerminal): Promise<number> {
+  try {
+    return await dispatch(args, terminal);
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    terminal.err(JSON.stringify(errorBody(error)));
+    return EXIT.badInput;
+  }
+}
+
+async function dispatch(args: readonly string[], terminal: Terminal): Promise<number> {
+  const { values, positionals } = parsed(args);
+  const [command, name] = positionals;
+  if (values.help === true || command === undefined) {
+    terminal.out(USAGE.trimEnd());
+    return EXIT.ok;
+  }
+  if (command === 'list') return listCatalogue(name, terminal);
+  if (command !== 'calc') throw usageError('command', `There is no command "${command}".`, 'calc or list');
+  const calculator = createCalculator();
+  if (values.list === true) {
+    terminal.out(JSON.stringify(calculator.list(), null, 2));
+    return EXIT.ok;
+  }
+  if (name === undefined) {
+    throw usageError('name', 'Say which calculation.', 'a name from lean-clasp calc --list');
+  }
+  const source = values.in === undefined ? await terminal.readInput() : readFile(values.in);
+  terminal.out(JSON.stringify(calculator.run(name, parseJson(source))));
+  return EXIT.ok;
+}
+
+function parsed(args: readonly string[]) {
+  try {
+    return parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: { in: { type: 'string' }, list: { type: 'boolean' }, help: { type: 'boolean', short: 'h' } },
+    });
+  } catch (error) {
+    throw usageError('options', error instanceof Error ? error.message : 'Unknown option.', '--in FILE, --list, --help');
+  }
+}
+
+function listCatalogue(name: string | undefined, terminal: Terminal): number {
+  const catalogue = CATALOGUES[name ?? ''];
+  if (catalogue === undefined) {
+    throw usageError('catalogue', `There is no catalogue "${name ?? ''}".`, Object.keys(CATALOGUES).join(', '));
+  }
+  terminal.out(JSON.stringify(catalogue(), null, 2));
+  return EXIT.ok;
+}
+
+function readFile(path: string): string {
+  try {
+    return readFileSync(path, 'utf8');
+  } catch {
+    throw usageError('in', `The file ${path} cannot be read.`, 'a readable file with one JSON object');
+  }
+}
+
+function parseJson(source: string): unknown {
+  try {
+    return JSON.parse(source) as unknown;
+  } catch {
+    throw usageError('', 'The input is not JSON.', 'one JSON object');
+  }
+}
+
+function usageError(field: string, message: string, allowed: string): InputError {
+  return new InputError('inconsistent', field, message, allowed);
+}

@@ -1,0 +1,114 @@
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { type BuildDocument, type ShopDocument } from '@lean-clasp/core';
+import { createCalculator, type Validator } from '@lean-clasp/validation';
+import compression from 'compression';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import type { DocumentStore, RunStore } from '../store';
+import { buildRoutes } from './build-routes';
+import { calcRoutes } from './calc-routes';
+import { documentRoutes } from './document-routes';
+import { answerErrors, notFound } from './errors';
+import { runRoutes } from './run-routes';
+import { requireOwnOrigin } from './same-origin';
+
+/** The shop's document id; there is one shop to a database. */
+export const SHOP_ID = 'shop';
+
+/** Everything the HTTP surface needs, passed in. */
+export interface AppDeps {
+  readonly builds: DocumentStore<BuildDocument>;
+  readonly shops: DocumentStore<ShopDocument>;
+  readonly runs: RunStore;
+  readonly validator: Validator;
+  readonly makeId: () => string;
+  readonly logger: Logger;
+  /** Folder of the built web app; left out when only the API is wanted. */
+  readonly webRoot?: string | undefined;
+  readonly version: string;
+}
+
+const BODY_LIMIT = '1mb';
+/** File names of the build carry a hash, so they never change under one name. */
+const FOREVER = '1y';
+
+/** Policy under which the built app runs: own scripts only, no evaluation, workers from here. */
+const CONTENT_POLICY = {
+  useDefaults: false,
+  directives: {
+    defaultSrc: ["'self'"],
+    scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+    styleSrc: ["'self'", "'unsafe-inline'"],
+    imgSrc: ["'self'", 'data:', 'blob:'],
+    fontSrc: ["'self'"],
+    connectSrc: ["'self'"],
+    workerSrc: ["'self'", 'blob:'],
+    objectSrc: ["'none'"],
+    baseUri: ["'self'"],
+    formAction: ["'self'"],
+    frameAncestors: ["'none'"],
+  },
+};
+
+/** Builds the Express application: `/api` and the web app on one port. */
+export function createApp(deps: AppDeps): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    pinoHttp({ logger: deps.logger, autoLogging: false }),
+    helmet({
+      contentSecurityPolicy: CONTENT_POLICY,
+      // Plain HTTP on the workshop's own network: no promise of TLS that the next visit could not keep.
+      strictTransportSecurity: false,
+      crossOriginOpenerPolicy: false,
+      originAgentCluster: false,
+    }),
+    compression(),
+  );
+  app.use('/api', requireOwnOrigin, express.json({ limit: BODY_LIMIT, strict: true }), apiRoutes(deps));
+  if (deps.webRoot !== undefined && existsSync(deps.webRoot)) serveWeb(app, deps.webRoot);
+  app.use(notFound);
+  app.use(answerErrors);
+  return app;
+}
+
+function apiRoutes(deps: AppDeps): express.Router {
+  const router = express.Router();
+  const { builds, shops, runs, validator, makeId } = deps;
+  router.use((_request, response, next) => {
+    response.set('Cache-Control', 'no-store');
+    next();
+  });
+  router.get('/health', (_request, response) => {
+    response.json({ status: 'ok', version: deps.version });
+  });
+  router.use(
+    '/builds',
+    buildRoutes({
+      builds,
+      validator,
+      makeId,
+      shop: async () => {
+        const document = await shops.find(SHOP_ID);
+        if (document === undefined) throw new Error('the shop document is missing');
+        return document.body;
+      },
+    }),
+  );
+  router.use('/shops', documentRoutes('shop', shops, validator));
+  router.use('/runs', runRoutes(runs, validator));
+  router.use(calcRoutes(createCalculator(validator)));
+  router.use(notFound);
+  return router;
+}
+
+function serveWeb(app: Express, webRoot: string): void {
+  app.use('/assets', express.static(join(webRoot, 'assets'), { immutable: true, maxAge: FOREVER }), notFound);
+  app.use(express.static(webRoot, { index: false }));
+  app.get('/{*path}', (_request, response) => {
+    response.set('Cache-Control', 'no-cache').sendFile(join(webRoot, 'index.html'));
+  });
+}

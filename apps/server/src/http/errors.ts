@@ -1,0 +1,53 @@
+import { InputError } from '@lean-clasp/core';
+import { type ErrorBody, errorBody } from '@lean-clasp/validation';
+import type { ErrorRequestHandler, RequestHandler } from 'express';
+
+/** An answer other than success, with the one error shape and room for a payload. */
+export class HttpError extends Error {
+  constructor(
+    readonly status: number,
+    readonly body: ErrorBody & Readonly<Record<string, unknown>>,
+  ) {
+    super(body.error.message);
+  }
+}
+
+/** Shorthand for an HttpError without payload. */
+export function httpError(status: number, code: string, message: string, allowed: string, field = ''): HttpError {
+  return new HttpError(status, { error: { code, field, message, allowed } });
+}
+
+/** Answers paths that nobody else did. */
+export const notFound: RequestHandler = () => {
+  throw httpError(404, 'not-found', 'There is nothing at this address.', 'GET /api/health lists what runs here');
+};
+
+/** Body parser complaints, by the type that the parser sets on its errors. */
+const PARSER_ANSWERS: Readonly<Record<string, () => HttpError>> = {
+  'entity.parse.failed': () => httpError(400, 'not-json', 'The body is not JSON.', 'one JSON object'),
+  'entity.too.large': () =>
+    httpError(413, 'too-large', 'The body is larger than this server takes.', 'at most 1 MB'),
+  'charset.unsupported': () => httpError(400, 'not-json', 'The body is not UTF-8.', 'JSON in UTF-8'),
+  'encoding.unsupported': () => httpError(415, 'encoding', 'The body is packed in an unknown way.', 'plain or gzip'),
+};
+
+function asHttpError(error: unknown): HttpError | undefined {
+  if (error instanceof HttpError) return error;
+  if (error instanceof InputError) return new HttpError(422, { ...errorBody(error) });
+  const type = typeof error === 'object' && error !== null && 'type' in error ? String(error.type) : '';
+  return PARSER_ANSWERS[type]?.();
+}
+
+/** Turns whatever was thrown into the one error shape. Four parameters, or Express does not see it. */
+export const answerErrors: ErrorRequestHandler = (error: unknown, request, response, next) => {
+  if (response.headersSent) {
+    next(error);
+    return;
+  }
+  const known = asHttpError(error);
+  if (known === undefined) request.log.error({ err: error }, 'unexpected failure');
+  const answer =
+    known ??
+    httpError(500, 'server-fault', 'The server could not finish this; nothing was changed.', 'try again');
+  response.status(answer.status).json(answer.body);
+};

@@ -1,0 +1,40 @@
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { InputError } from '@lean-clasp/core';
+import pino from 'pino';
+import { version } from '../package.json';
+import { readOptions } from './config/options';
+import { startServer } from './server';
+
+const here = dirname(fileURLToPath(import.meta.url));
+
+async function main(): Promise<void> {
+  const logger = pino({ level: process.env.LEAN_CLASP_LOG ?? 'warn' });
+  const options = readOptions(process.argv.slice(2), process.env);
+  const running = await startServer(options, {
+    logger,
+    now: () => Date.now(),
+    // Both src/ and dist/ sit beside each other, two folders above the web app.
+    webRoot: join(here, '../../web/dist'),
+    version,
+  });
+  process.stdout.write(`Lean Clasp answers at ${running.url}\nData in ${options.dataDir}\n`);
+  const stop = () => {
+    running.stop().then(
+      () => process.exit(0),
+      (error: unknown) => {
+        logger.error({ err: error }, 'stop failed');
+        process.exit(1);
+      },
+    );
+  };
+  process.once('SIGINT', stop);
+  process.once('SIGTERM', stop);
+}
+
+main().catch((error: unknown) => {
+  const message = error instanceof Error ? error.message : String(error);
+  const allowed = error instanceof InputError ? ` Allowed: ${error.allowed}.` : '';
+  process.stderr.write(`Lean Clasp could not start: ${message}${allowed}\n`);
+  process.exit(1);
+});

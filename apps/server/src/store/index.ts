@@ -1,0 +1,3 @@
+export { type Database, openDatabase } from './database';
+export { type DocumentStore, documentStore, type LoggedEdit, type StoredDocument } from './documents';
+export { type RunStore, runStore } from './runs';

@@ -1,0 +1,92 @@
+import { centreOutOrder, findClampKind, openingFit, type OpeningFit, openingNeededMm } from '../clamps';
+import type { BuildDocument, PlacedClamp, RackLot, ShopDocument } from '../formats';
+import type { Panel } from './panel';
+
+/** A placed clamp with what the rack says of it and what the panel asks of it. */
+export interface ClampOnPanel {
+  readonly placed: PlacedClamp;
+  /** 1, 2, 3 … from the first end. */
+  readonly number: number;
+  readonly lot: RackLot;
+  readonly kindName: string;
+  /** Force it gives: what it can, times how hard it is pulled; nothing when it is too short to go on. */
+  readonly forceN: number;
+  readonly forceSource: 'measured' | 'typical';
+  readonly openingNeededMm: number;
+  readonly fit: OpeningFit;
+  /** Pressure of its jaw on the wood under it. */
+  readonly padPressureMPa: number;
+  /** Lowest crushing limit under its two jaws. */
+  readonly crushLimitMPa: number;
+  /** Place in the tightening order, from the centre outward, starting at 1. */
+  readonly tightenAs: number;
+}
+
+/** Clamps of a build, sorted along the panel, and what is wrong with the set as a whole. */
+export interface ClampSet {
+  readonly clamps: readonly ClampOnPanel[];
+  /** Placed clamps whose lot is no longer on the rack. */
+  readonly missingLots: readonly string[];
+  /** Lots of which more are placed than exist. */
+  readonly overdrawn: readonly { readonly lot: RackLot; readonly placed: number }[];
+  readonly totalForceN: number;
+}
+
+/** A block under a jaw spreads it this much wider than the jaw, each way, times its thickness (45°). */
+const BLOCK_SPREAD = 1;
+
+/** Looks every placed clamp up on the rack and measures it against the panel. */
+export function clampsOnPanel(build: BuildDocument, shop: ShopDocument, panel: Panel): ClampSet {
+  const lots = new Map(shop.rack.map((lot) => [lot.id, lot]));
+  const sorted = [...build.clamps].sort((a, b) => a.xMm - b.xMm);
+  const known = sorted.filter((placed) => lots.has(placed.rackId));
+  const order = centreOutOrder(
+    known.map((placed) => placed.xMm),
+    panel.lengthMm,
+  );
+  const clamps = known.map((placed, index) =>
+    measure(placed, lots.get(placed.rackId) as RackLot, index, order.indexOf(index) + 1, build, panel),
+  );
+  return {
+    clamps,
+    missingLots: sorted.filter((placed) => !lots.has(placed.rackId)).map((placed) => placed.id),
+    overdrawn: shop.rack.flatMap((lot) => {
+      const placed = known.filter((clamp) => clamp.rackId === lot.id).length;
+      return placed > lot.count ? [{ lot, placed }] : [];
+    }),
+    totalForceN: clamps.reduce((total, clamp) => total + clamp.forceN, 0),
+  };
+}
+
+function measure(
+  placed: PlacedClamp,
+  lot: RackLot,
+  index: number,
+  tightenAs: number,
+  build: BuildDocument,
+  panel: Panel,
+): ClampOnPanel {
+  const kind = findClampKind(lot.kind, 'rack.kind');
+  const padding = build.edge.kind === 'bare' ? 0 : build.edge.thicknessMm;
+  const needed = openingNeededMm(panel.widthMm, padding);
+  const fit = openingFit(lot.maxOpeningMm, needed);
+  const forceN = fit === 'too-short' ? 0 : ((lot.forceN ?? kind.forceN ?? 0) * build.pullPct) / 100;
+  const edges = [panel.boards[0], panel.boards.at(-1)].filter((board) => board !== undefined);
+  const spreadMm = build.edge.kind === 'bare' ? 0 : 2 * BLOCK_SPREAD * build.edge.thicknessMm;
+  const pads = edges.map(
+    ({ board }) => (lot.padWidthMm + spreadMm) * Math.min(lot.padHeightMm + spreadMm, board.thicknessMm),
+  );
+  return {
+    placed,
+    number: index + 1,
+    lot,
+    kindName: kind.name,
+    forceN,
+    forceSource: lot.forceN === null ? 'typical' : 'measured',
+    openingNeededMm: needed,
+    fit,
+    padPressureMPa: forceN / Math.min(...pads),
+    crushLimitMPa: Math.min(...edges.map(({ wood }) => wood.compPerpMPa)),
+    tightenAs,
+  };
+}

@@ -1,0 +1,67 @@
+import type { RunEvent } from '../formats';
+import type { BenchScript, Fuse } from './steps';
+
+/** Where a run stands, worked out from its events alone, so that a reload loses nothing. */
+export interface RunPosition {
+  /** Step on show; equals the number of steps when all are done. */
+  readonly step: number;
+  /** Instant at which each step was begun last; undefined for steps not yet reached. */
+  readonly begunAtMs: readonly (number | undefined)[];
+  readonly done: boolean;
+}
+
+/** How a fuse stands at an instant. */
+export interface FuseReading {
+  readonly fuse: Fuse;
+  readonly state: 'unlit' | 'open' | 'closed' | 'out';
+  /** Minutes left before the nearer of its limits; negative when past. Null unless burning. */
+  readonly leftMin: number | null;
+  /** Burnt share, 0 to 1. */
+  readonly burnt: number;
+}
+
+/** Replays the events of a run. The first step begins when the run does. */
+export function positionOf(script: BenchScript, startedAtMs: number, events: readonly RunEvent[]): RunPosition {
+  const begun: (number | undefined)[] = Array.from({ length: script.steps.length + 1 }, () => undefined);
+  begun[0] = startedAtMs;
+  let step = 0;
+  for (const event of events) {
+    if (event.kind === 'next' && step < script.steps.length) {
+      step += 1;
+      begun[step] = event.atMs;
+    }
+    if (event.kind === 'back' && step > 0) {
+      begun[step] = undefined;
+      step -= 1;
+    }
+  }
+  return { step, begunAtMs: begun, done: step >= script.steps.length };
+}
+
+const MS_PER_MIN = 60_000;
+
+/** Reads one fuse at `nowMs`. A closed line is held to its total time, an open one to whichever ends first. */
+export function readFuse(fuse: Fuse, position: RunPosition, nowMs: number): FuseReading {
+  const litAt = position.begunAtMs[fuse.litByStep];
+  if (litAt === undefined) return { fuse, state: 'unlit', leftMin: null, burnt: 0 };
+  if (position.step > fuse.outByStep) return { fuse, state: 'out', leftMin: null, burnt: 1 };
+  const gone = (nowMs - litAt) / MS_PER_MIN;
+  const closed = position.step > fuse.closedByStep;
+  const limit = closed ? fuse.totalMin : Math.min(fuse.openMin, fuse.totalMin);
+  return {
+    fuse,
+    state: closed ? 'closed' : 'open',
+    leftMin: limit - gone,
+    burnt: Math.min(1, Math.max(0, gone / limit)),
+  };
+}
+
+/** The burning fuse with the least time left; undefined when none burns. */
+export function shortestFuse(readings: readonly FuseReading[]): FuseReading | undefined {
+  return readings
+    .filter((reading) => reading.leftMin !== null)
+    .reduce<FuseReading | undefined>(
+      (least, reading) => (least === undefined || (reading.leftMin ?? 0) < (least.leftMin ?? 0) ? reading : least),
+      undefined,
+    );
+}

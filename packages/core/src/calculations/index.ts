@@ -1,0 +1,2 @@
+export type { AnyCalculation } from './calculation';
+export { CALCULATIONS, findCalculation } from './registry';

@@ -1,0 +1,78 @@
+import { InputError } from '../checks';
+
+/**
+ * A generic kind of clamp with typical usable force [judgement, ± 30 %]; a force measured by the person wins.
+ */
+export interface ClampKind {
+  readonly id: string;
+  readonly name: string;
+  /** Typical usable force. Null where the kind gives a pressure instead of a force. */
+  readonly forceN: number | null;
+  /** Vacuum only: pressure at sea level. */
+  readonly pressureMPa: number | null;
+  /** Width of the jaw face along the work. */
+  readonly padWidthMm: number;
+  /** Height of the jaw face. */
+  readonly padHeightMm: number;
+  /** True for kinds that can pull a panel together across its width. */
+  readonly spansPanels: boolean;
+}
+
+function kind(id: string, name: string, forceN: number, pad: readonly [number, number], spans = false): ClampKind {
+  return { id, name, forceN, pressureMPa: null, padWidthMm: pad[0], padHeightMm: pad[1], spansPanels: spans };
+}
+
+const KINDS: readonly ClampKind[] = [
+  kind('t-bar', 'T-bar sash clamp', 6000, [40, 40], true),
+  kind('pipe', 'pipe clamp', 5000, [45, 50], true),
+  kind('parallel-jaw', 'parallel-jaw clamp', 5000, [45, 95], true),
+  kind('f-heavy', 'heavy F clamp', 4000, [38, 38], true),
+  kind('f-light', 'light F clamp', 1500, [28, 28], true),
+  kind('trigger', 'trigger clamp', 1000, [40, 60], true),
+  kind('c-clamp', 'C clamp', 5000, [25, 25]),
+  kind('hand-screw', 'hand screw', 2500, [45, 100]),
+  kind('edge', 'edge clamp', 1000, [25, 25]),
+  kind('band', 'band clamp', 1200, [25, 50]),
+  kind('cam-mitre', 'cam-action mitre clamp', 800, [20, 40]),
+  kind('pointed-spring', 'pointed spring clamp', 250, [3, 3]),
+  kind('spring', 'spring clamp', 150, [20, 25]),
+  kind('tape', 'strip of tape', 30, [25, 25]),
+  kind('elastic-wrap', 'turn of elastic wrap', 50, [25, 25]),
+  {
+    id: 'vacuum',
+    name: 'vacuum bag',
+    forceN: null,
+    pressureMPa: 0.085,
+    padWidthMm: 1000,
+    padHeightMm: 1000,
+    spansPanels: false,
+  },
+  kind('weight', 'weight', 100, [100, 100]),
+];
+
+const byId: ReadonlyMap<string, ClampKind> = new Map(KINDS.map((entry) => [entry.id, entry]));
+
+/** How far a typical force may be off either way [judgement]. */
+export const TYPICAL_FORCE_SPREAD = 0.3;
+
+/** All clamp kinds. */
+export function listClampKinds(): readonly ClampKind[] {
+  return KINDS;
+}
+
+/**
+ * Looks a clamp kind up.
+ * @throws InputError `unknown-id`.
+ */
+export function findClampKind(id: string, field = 'clampKind'): ClampKind {
+  const found = byId.get(id);
+  if (found === undefined) {
+    throw new InputError(
+      'unknown-id',
+      field,
+      `There is no clamp kind "${id}".`,
+      `one of ${[...byId.keys()].join(', ')}`,
+    );
+  }
+  return found;
+}

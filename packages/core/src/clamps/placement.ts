@@ -1,0 +1,25 @@
+/** End overhang as a share of the spacing: free ends are weaker than mid-gaps, so they get less than half. */
+export const END_OVERHANG_SHARE = 0.4;
+
+/**
+ * Positions in mm of `count` clamps spread evenly along a line, with an end overhang of 0.4 of the spacing.
+ * Whole millimetres, because that is what a tape gives.
+ */
+export function evenPositions(count: number, lengthMm: number): number[] {
+  if (count <= 0) return [];
+  if (count === 1) return [Math.round(lengthMm / 2)];
+  const spacing = lengthMm / (count - 1 + 2 * END_OVERHANG_SHARE);
+  return Array.from({ length: count }, (_, i) => Math.round(spacing * (END_OVERHANG_SHARE + i)));
+}
+
+/**
+ * Order in which to tighten clamps at the given positions: from the centre of the work outward.
+ * Returns indexes into `positionsMm`.
+ */
+export function centreOutOrder(positionsMm: readonly number[], lengthMm: number): number[] {
+  const centre = lengthMm / 2;
+  return positionsMm
+    .map((x, index) => ({ index, distance: Math.abs(x - centre), x }))
+    .sort((a, b) => a.distance - b.distance || a.x - b.x)
+    .map(({ index }) => index);
+}

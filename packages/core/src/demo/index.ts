@@ -1,0 +1,2 @@
+export { DEMO_SHOP } from './shop';
+export { pastRuns, stageFloor } from './stage-floor';

@@ -1,0 +1,114 @@
+import type { BuildDocument, RunDocument, ShopDocument } from '../formats';
+import { edgePanelBuild } from '../templates';
+import { promiseOf } from '../bench';
+import { planBuild } from '../verdicts';
+
+/** Widths as they came off the saw; they add up to 600 mm. */
+const WIDTHS_MM = [128, 96, 140, 118, 118];
+const MINUTE_MS = 60_000;
+const DAY_MS = 86_400_000;
+
+/** The stage floor of the Lantern Wagon: five hard-maple boards, breadboard ends to follow. */
+export function stageFloor(shop: ShopDocument): BuildDocument {
+  let next = 0;
+  const panel = edgePanelBuild(
+    {
+      name: 'Stage floor',
+      project: 'The Lantern Wagon',
+      species: 'hard-maple',
+      boards: WIDTHS_MM.length,
+      widthMm: 600,
+      lengthMm: 1000,
+      thicknessMm: 20,
+      service: 'dry',
+    },
+    shop,
+    () => `d${(next += 1)}`,
+  );
+  return {
+    ...panel,
+    boards: panel.boards.map((board, i) => ({
+      ...board,
+      widthMm: WIDTHS_MM[i] ?? board.widthMm,
+      cut: i === 1 ? 'rift' : 'flat',
+      mcPct: i === 3 ? 8.4 : null,
+    })),
+    holding: { ...panel.holding, heldFlatLater: true },
+    trimMm: 5,
+    dryFit: {
+      gaps: [{ line: 2, gapMm: 0.2 }],
+      acMm: 1166.8,
+      bdMm: 1165.6,
+      bowMm: null,
+      twistMm: 0.6,
+    },
+  };
+}
+
+interface PastRun {
+  readonly id: string;
+  readonly daysAgo: number;
+  readonly climate: { readonly tempC: number; readonly rhPct: number };
+  /** Real minutes over planned minutes. */
+  readonly pace: number;
+  readonly record: RunDocument['record'];
+}
+
+const PAST_RUNS: readonly PastRun[] = [
+  {
+    id: 'demo-run-1',
+    daysAgo: 41,
+    climate: { tempC: 11, rhPct: 66 },
+    pace: 1.34,
+    record: {
+      squeezeOut: 'patchy',
+      flatnessMm: 1.6,
+      diagonalDifferenceMm: 2.5,
+      widestGapMm: 0.3,
+      note: 'Trial panel in ash offcuts. Clamps not opened beforehand, two came up short of the blocks. Sill at the far end open.',
+    },
+  },
+  {
+    id: 'demo-run-2',
+    daysAgo: 12,
+    climate: { tempC: 19, rhPct: 48 },
+    pace: 1.08,
+    record: {
+      squeezeOut: 'even',
+      flatnessMm: 0.5,
+      diagonalDifferenceMm: 0.8,
+      widestGapMm: 0.05,
+      note: 'Second trial, clamps laid out in order. Even beads all along; cauls left on overnight.',
+    },
+  },
+];
+
+/** Two made-up glue-ups that came before, dated back from `nowMs`. */
+export function pastRuns(build: BuildDocument, buildId: string, shop: ShopDocument, nowMs: number): RunDocument[] {
+  return PAST_RUNS.map(({ id, daysAgo, climate, pace, record }) => {
+    const plan = planBuild({ ...build, climate: { ...climate } }, shop);
+    const startedAtMs = nowMs - daysAgo * DAY_MS;
+    const operations = [...plan.timeline.operations].sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin);
+    const clampedAtMs = Math.round(startedAtMs + plan.timeline.handsOnMin * pace * MINUTE_MS);
+    return {
+      format: 'lean-clasp/run',
+      version: 1,
+      id,
+      buildId,
+      buildName: build.name,
+      state: 'clamped',
+      startedAtMs,
+      clampedAtMs,
+      events: [
+        ...operations.map((operation, step) => ({
+          kind: 'next' as const,
+          step,
+          atMs: Math.round(startedAtMs + operation.endMin * pace * MINUTE_MS),
+        })),
+        { kind: 'finish', step: operations.length, atMs: clampedAtMs },
+      ],
+      promise: promiseOf(plan),
+      record,
+    };
+  });
+}

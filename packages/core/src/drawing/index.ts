@@ -1,0 +1,9 @@
+export {
+  type BoardMark,
+  type ClampMark,
+  type LineMark,
+  type PanelMarks,
+  panelMarks,
+  type PressureBand,
+  type PressureStep,
+} from './panel-marks';

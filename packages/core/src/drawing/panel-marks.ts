@@ -1,0 +1,140 @@
+import type { Plan } from '../verdicts';
+
+/** Steps of the pressure ramp: under half the low end, light, then rising shares of the target's high end. */
+export type PressureStep = 0 | 1 | 2 | 3 | 4 | 5;
+
+/** A stretch of a line drawn in one step of the ramp. */
+export interface PressureBand {
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly step: PressureStep;
+  /** Drawn hatched as well, so that colour is never alone. */
+  readonly underTarget: boolean;
+}
+
+/** Board as a rectangle; x along the length, y across from the first clamped edge. */
+export interface BoardMark {
+  readonly id: string;
+  readonly label: string;
+  readonly xMm: number;
+  readonly yMm: number;
+  readonly lengthMm: number;
+  readonly widthMm: number;
+  readonly thicknessMm: number;
+  readonly heart: 'up' | 'down';
+  readonly cut: 'flat' | 'quarter' | 'rift';
+  readonly ringRadiusMm: number;
+}
+
+/** A glue line with its pressure. */
+export interface LineMark {
+  readonly index: number;
+  readonly label: string;
+  readonly yMm: number;
+  readonly lengthMm: number;
+  readonly bands: readonly PressureBand[];
+  readonly minMPa: number;
+  readonly minAtMm: number;
+  readonly weakest: boolean;
+}
+
+/** A clamp across the panel. */
+export interface ClampMark {
+  readonly id: string;
+  readonly number: number;
+  readonly xMm: number;
+  readonly side: 'above' | 'below';
+  readonly padWidthMm: number;
+  readonly faulty: boolean;
+}
+
+/** All marks of the plan view in mm, ready to be scaled and inked. */
+export interface PanelMarks {
+  readonly lengthMm: number;
+  readonly widthMm: number;
+  readonly thicknessMm: number;
+  /** Wood beyond each clamped edge: blocks or battens. */
+  readonly edgeMm: number;
+  readonly edgeKind: 'bare' | 'blocks' | 'battens';
+  readonly boards: readonly BoardMark[];
+  readonly lines: readonly LineMark[];
+  readonly clamps: readonly ClampMark[];
+  readonly caulsAtMm: readonly number[];
+  readonly trimMm: number;
+}
+
+/** Computes the marks of the plan view. */
+export function panelMarks(plan: Plan): PanelMarks {
+  const { panel, build } = plan;
+  const weakest = plan.lines.reduce((a, b) =>
+    b.pressure.minMPa / b.target.lowMPa < a.pressure.minMPa / a.target.lowMPa ? b : a,
+  );
+  const pairs = build.holding.caulPairs;
+  return {
+    lengthMm: panel.lengthMm,
+    widthMm: panel.widthMm,
+    thicknessMm: panel.thicknessMm,
+    edgeMm: build.edge.kind === 'bare' ? 0 : build.edge.thicknessMm,
+    edgeKind: build.edge.kind,
+    boards: panel.boards.map(({ board, label, fromMm }) => ({
+      id: board.id,
+      label,
+      xMm: 0,
+      yMm: fromMm,
+      lengthMm: board.lengthMm,
+      widthMm: board.widthMm,
+      thicknessMm: board.thicknessMm,
+      heart: board.heart,
+      cut: board.cut,
+      ringRadiusMm: board.ringRadiusMm,
+    })),
+    lines: plan.lines.map(({ line, pressure, target }) => ({
+      index: line.index,
+      label: line.label,
+      yMm: line.atMm,
+      lengthMm: line.lengthMm,
+      bands: bandsOf(pressure.stationsMm, pressure.pressureMPa, target.lowMPa, target.highMPa),
+      minMPa: pressure.minMPa,
+      minAtMm: pressure.minAtMm,
+      weakest: line.index === weakest.line.index,
+    })),
+    clamps: plan.clampSet.clamps.map((clamp) => ({
+      id: clamp.placed.id,
+      number: clamp.number,
+      xMm: clamp.placed.xMm,
+      side: clamp.placed.side,
+      padWidthMm: clamp.lot.padWidthMm,
+      faulty: clamp.fit === 'too-short' || clamp.padPressureMPa > clamp.crushLimitMPa,
+    })),
+    caulsAtMm: Array.from({ length: pairs }, (_, i) => (panel.lengthMm * (i + 0.5)) / pairs),
+    trimMm: build.trimMm,
+  };
+}
+
+/** Groups neighbouring stations of equal step; each station owns half the way to its neighbours. */
+function bandsOf(
+  stations: readonly number[],
+  pressures: readonly number[],
+  lowMPa: number,
+  highMPa: number,
+): PressureBand[] {
+  const bands: PressureBand[] = [];
+  stations.forEach((x, i) => {
+    const step = pressureStep(pressures[i] ?? 0, lowMPa, highMPa);
+    const fromMm = i === 0 ? x : (x + (stations[i - 1] ?? x)) / 2;
+    const toMm = i === stations.length - 1 ? x : (x + (stations[i + 1] ?? x)) / 2;
+    const last = bands.at(-1);
+    if (last !== undefined && last.step === step) bands[bands.length - 1] = { ...last, toMm };
+    else bands.push({ fromMm, toMm, step, underTarget: step < 2 });
+  });
+  return bands;
+}
+
+/** Step of the ramp: 0 under half the low end, 1 light, 2 and 3 lower and upper half of target, 4 and 5 above. */
+export function pressureStep(pressureMPa: number, lowMPa: number, highMPa: number): PressureStep {
+  if (pressureMPa < lowMPa / 2) return 0;
+  if (pressureMPa < lowMPa) return 1;
+  if (pressureMPa < (lowMPa + highMPa) / 2) return 2;
+  if (pressureMPa <= highMPa) return 3;
+  return pressureMPa <= 1.25 * highMPa ? 4 : 5;
+}

@@ -1,0 +1,1 @@
+export { findFixes, type Fix, type Fixes } from './rank';

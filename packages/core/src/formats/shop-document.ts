@@ -1,0 +1,49 @@
+import { type Static, Type } from '@sinclair/typebox';
+import { LIMITS } from '../limits';
+import { ClimateSchema } from './build-document';
+import { bounded, Id, orNull, ShortText, strictObject, wholeBounded } from './schema';
+
+/** A lot of equal clamps on the rack. */
+export const RackLotSchema = strictObject({
+  id: Id,
+  kind: ShortText,
+  count: wholeBounded(LIMITS.clampCount),
+  maxOpeningMm: bounded(LIMITS.clampOpeningMm),
+  /** Measured by the person; null means typical of the kind. */
+  forceN: orNull(bounded(LIMITS.clampForceN)),
+  padWidthMm: bounded(LIMITS.padSideMm),
+  padHeightMm: bounded(LIMITS.padSideMm),
+});
+
+/** A bottle on the glue shelf. */
+export const BottleSchema = strictObject({
+  id: Id,
+  adhesive: ShortText,
+  openedOn: orNull(Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' })),
+  remainingMl: bounded(LIMITS.shelfMl),
+});
+
+/** What the air usually does at one hour of the day. */
+export const HourSchema = strictObject({
+  hour: Type.Integer({ minimum: 0, maximum: 23 }),
+  ...ClimateSchema.properties,
+});
+
+/** What the workshop has and how it is. Version 1. */
+export const ShopDocumentSchema = strictObject({
+  format: Type.Literal('lean-clasp/shop'),
+  version: Type.Literal(1),
+  name: Type.String({ minLength: 1, maxLength: 120 }),
+  climate: ClimateSchema,
+  hours: Type.Array(HourSchema, { maxItems: 24 }),
+  crew: Type.Array(ShortText, { minItems: 1, maxItems: LIMITS.crew.max }),
+  rack: Type.Array(RackLotSchema, { maxItems: 60 }),
+  caulPairs: wholeBounded(LIMITS.cauls),
+  bottles: Type.Array(BottleSchema, { maxItems: 60 }),
+  /** This person's minutes over the built-in ones: 1.2 is a fifth slower. */
+  paceFactor: Type.Number({ minimum: 0.3, maximum: 4 }),
+});
+
+export type RackLot = Static<typeof RackLotSchema>;
+export type Bottle = Static<typeof BottleSchema>;
+export type ShopDocument = Static<typeof ShopDocumentSchema>;

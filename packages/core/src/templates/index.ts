@@ -1,0 +1,9 @@
+export {
+  clampsFromRack,
+  EDGE_PANEL_DEFAULTS,
+  type EdgePanelAnswers,
+  edgePanelBuild,
+  lotForceN,
+  placeEvenly,
+} from './edge-panel';
+export { STARTER_SHOP } from './starter-shop';

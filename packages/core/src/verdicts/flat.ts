@@ -1,0 +1,188 @@
+import { type Finding, finding } from '../finding';
+import { cupSagittaMm } from '../materials';
+import { STRUT_SHARE } from '../mechanics';
+import type { PlanParts } from './plan-parts';
+import { barShareOf, type Verdict, type VerdictState } from './verdict';
+
+/** Steps between neighbouring faces by how they are kept flush [judgement]. */
+const FLUSH_MM = Object.freeze({ cauls: 0.1, bars: 0.2, byHand: 0.4 });
+/** Share of a measured board bow or twist that stays in the panel after curing under cauls [judgement]. */
+const STAYS_UNDER_CAULS = 0.3;
+/** Share of clamp bow left when bars alternate above and below, by spacing: docs/models.md, finite elements. */
+const ALTERNATING_RESIDUE: readonly { readonly spacingMm: number; readonly share: number }[] = [
+  { spacingMm: 125, share: 0.01 },
+  { spacingMm: 250, share: 0.05 },
+  { spacingMm: 500, share: 0.21 },
+];
+/** A panel that breadboard ends or battens hold in use keeps this share of its free moisture cup [judgement]. */
+const STAYS_WHEN_HELD = 0.1;
+/** A verdict with less than this share of the allowance left is close. */
+const CLOSE_SHARE = 0.3;
+
+interface Part {
+  readonly code: string;
+  readonly mm: number;
+}
+
+/**
+ * Flat: how far the finished panel strays from a plane.
+ *
+ * Sum of the unfavourable ends: bow from an off-centre pull, steps between faces, cup as the moisture moves
+ * between today's and the year's extremes, and the boards' own bow and twist as read at the dry fit. A free panel
+ * past its strut load fails whatever the sum.
+ */
+export function judgeFlat(parts: PlanParts): Verdict {
+  const { build, strut, heldBy } = parts;
+  const limit = build.goals.flatMm;
+  const found = flatParts(parts);
+  const pops = heldBy.length === 0 && strut.loadShare >= STRUT_SHARE.refuse;
+  const figure = pops ? null : found.reduce((total, part) => total + part.mm, 0);
+  const largest = found.reduce((a, b) => (b.mm > a.mm ? b : a));
+  const margin = figure === null ? -1 : 1 - figure / limit;
+  const nearStrut = heldBy.length === 0 && strut.loadShare >= STRUT_SHARE.warn;
+  const state: VerdictState =
+    margin < 0 ? 'fails' : margin < CLOSE_SHARE || nearStrut ? 'close' : 'holds';
+  return {
+    aspect: 'flat',
+    state,
+    kind: 'fine-length',
+    figure,
+    against: limit,
+    sense: 'at-most',
+    barShare: barShareOf(nearStrut ? Math.min(margin, CLOSE_SHARE / 2) : margin),
+    cause: causeOf(parts, { pops, nearStrut, largest, margin }),
+    workings: [
+      finding('how-strut', 'informs', {
+        lineLoadNPerMm: parts.clampSet.totalForceN / parts.panel.lengthMm,
+        bucklingNPerMm: strut.bucklingNPerMm,
+        loadShare: strut.loadShare,
+        thicknessMm: parts.panel.thicknessMm,
+        widthMm: parts.panel.widthMm,
+        heldBy: heldBy.length === 0 ? 'nothing' : heldBy.join('+'),
+      }),
+      finding('how-flat', 'informs', Object.fromEntries(found.map(({ code, mm }) => [code, mm]))),
+    ],
+  };
+}
+
+function causeOf(
+  { strut, heldBy }: PlanParts,
+  {
+    pops,
+    nearStrut,
+    largest,
+    margin,
+  }: { readonly pops: boolean; readonly nearStrut: boolean; readonly largest: Part; readonly margin: number },
+): Finding {
+  const values = { loadShare: strut.loadShare, bucklingNPerMm: strut.bucklingNPerMm, mm: largest.mm };
+  if (pops) return finding('panel-pops', 'refuses', values);
+  if (nearStrut) return finding('panel-near-popping', 'warns', values);
+  if (margin < CLOSE_SHARE) return finding(largest.code, margin < 0 ? 'refuses' : 'warns', values);
+  // A plan that only holds because something restrains it must say so, whatever the largest part is.
+  if (strut.loadShare >= STRUT_SHARE.warn) {
+    return finding('held-from-popping', 'informs', { ...values, heldBy: heldBy.join('+') });
+  }
+  return finding(largest.code, 'informs', values);
+}
+
+function flatParts(parts: PlanParts): readonly [Part, ...Part[]] {
+  const { build, heldBy, panel } = parts;
+  const underCauls = heldBy.includes('cauls');
+  const thicknesses = panel.boards.map(({ board }) => board.thicknessMm);
+  const steps = Math.max(0, ...thicknesses.slice(1).map((t, i) => Math.abs(t - (thicknesses[i] ?? t)) / 2));
+  const flush = underCauls ? FLUSH_MM.cauls : heldBy.includes('bars') ? FLUSH_MM.bars : FLUSH_MM.byHand;
+  const stays = underCauls ? STAYS_UNDER_CAULS : 1;
+  const bowMm = clampBowMm(parts);
+  return [
+    { code: 'faces-not-flush', mm: flush + steps },
+    // A panel that pops has no bow to add: the verdict fails before the sum.
+    ...(Number.isFinite(bowMm) ? [{ code: 'bow-from-pull', mm: bowMm }] : []),
+    { code: 'moisture-cup', mm: moistureCupMm(parts) },
+    { code: 'boards-bowed', mm: Math.abs(build.dryFit.bowMm ?? 0) * stays },
+    { code: 'boards-twisted', mm: Math.abs(build.dryFit.twistMm ?? 0) * stays },
+  ];
+}
+
+/**
+ * Bow at the middle, in mm, from pulls that miss mid-thickness. Free panels bow as a strut; where bars lie on
+ * both faces, no further than their clearance; cauls press out what they can reach.
+ */
+function clampBowMm({ strut, heldBy, build, clampSet, panel }: PlanParts): number {
+  const sides = new Set(clampSet.clamps.map(({ placed }) => placed.side));
+  const spacing = clampSet.clamps.length === 0 ? 0 : panel.lengthMm / clampSet.clamps.length;
+  const oneSided = strut.bowMm ?? Number.POSITIVE_INFINITY;
+  // Alternating pulls cancel in the mean; what stays is the local share of a one-sided bow.
+  const free = sides.size === 2 ? Math.max(Math.abs(oneSided), localBowMm(build, strut.loadShare) * residueAt(spacing)) : oneSided;
+  if (heldBy.includes('cauls')) return Math.min(Math.abs(free), FLUSH_MM.cauls);
+  if (heldBy.includes('bars')) return Math.min(Math.abs(free), build.holding.barClearanceMm);
+  return Math.abs(free);
+}
+
+/** First-order bow of one-sided pulls at the same load, e·(π²/8)·N/P_cr. */
+function localBowMm({ pullOffsetMm }: PlanParts['build'], loadShare: number): number {
+  return (pullOffsetMm * Math.PI ** 2 * loadShare) / 8;
+}
+
+function residueAt(spacingMm: number): number {
+  const first = ALTERNATING_RESIDUE[0];
+  if (first === undefined || spacingMm <= first.spacingMm) return first?.share ?? 0;
+  for (let i = 1; i < ALTERNATING_RESIDUE.length; i += 1) {
+    const low = ALTERNATING_RESIDUE[i - 1];
+    const high = ALTERNATING_RESIDUE[i];
+    if (low === undefined || high === undefined || spacingMm > high.spacingMm) continue;
+    const t = (spacingMm - low.spacingMm) / (high.spacingMm - low.spacingMm);
+    return low.share + t * (high.share - low.share);
+  }
+  return 1;
+}
+
+/**
+ * Largest stray from the chord, in mm, of the panel's cross-section as each flat-sawn board cups between
+ * today's moisture and either extreme of the year. Boards with hearts alternating give a washboard; all one way
+ * adds up to an arc.
+ */
+export function moistureCupMm({
+  panel,
+  boardMcPct,
+  build,
+}: Pick<PlanParts, 'panel' | 'boardMcPct' | 'build'>): number {
+  const stays = build.holding.heldFlatLater ? STAYS_WHEN_HELD : 1;
+  const extremes = [build.mcInUse.lowPct, build.mcInUse.highPct];
+  return stays * Math.max(...extremes.map((later) => strayOf(sectionHeights(panel, boardMcPct, later))));
+}
+
+/** Heights of board edges and middles along the section, following each board's arc from the first edge. */
+function sectionHeights(panel: PlanParts['panel'], today: readonly number[], laterPct: number) {
+  const points: { x: number; z: number }[] = [{ x: 0, z: 0 }];
+  let slope = 0;
+  let z = 0;
+  panel.boards.forEach(({ board, wood, fromMm }, i) => {
+    const hollow =
+      board.cut === 'flat'
+        ? cupSagittaMm({
+            wood,
+            widthMm: board.widthMm,
+            mcFromPct: today[i] ?? laterPct,
+            mcToPct: laterPct,
+            ringRadiusMm: board.ringRadiusMm,
+          })
+        : 0;
+    // Positive: upper face hollow. The bark face is up when the heart is down.
+    const sagitta = board.heart === 'down' ? hollow : -hollow;
+    const turn = (8 * sagitta) / board.widthMm;
+    const chord = slope + turn / 2;
+    points.push({ x: fromMm + board.widthMm / 2, z: z + (chord * board.widthMm) / 2 - sagitta });
+    z += chord * board.widthMm;
+    slope += turn;
+    points.push({ x: fromMm + board.widthMm, z });
+  });
+  return points;
+}
+
+/** Height between the highest and the lowest point above the chord through the two outer edges. */
+function strayOf(points: readonly { readonly x: number; readonly z: number }[]): number {
+  const last = points.at(-1);
+  if (last === undefined || last.x === 0) return 0;
+  const heights = points.map(({ x, z }) => z - (last.z * x) / last.x);
+  return Math.max(...heights) - Math.min(...heights);
+}

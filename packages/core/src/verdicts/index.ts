@@ -1,0 +1,4 @@
+export { COMFORTABLE_MARGIN, type WindowUse } from './in-time';
+export { type Plan, planBuild } from './plan';
+export type { PlannedLine } from './plan-parts';
+export { type Aspect, ASPECTS, type FigureKind, stateRank, type Verdict, type VerdictState } from './verdict';

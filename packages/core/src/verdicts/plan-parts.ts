@@ -1,0 +1,41 @@
+import type { Adhesive, AdhesiveWindow } from '../adhesives';
+import type { ClampSet, Panel, PanelLine } from '../assembly';
+import type { PressureWord, TargetPressure } from '../clamps';
+import type { BuildDocument, Climate, ShopDocument } from '../formats';
+import type { LinePressure, StrutAnswer } from '../mechanics';
+import type { Timeline } from '../sequence';
+import type { Spread } from '../spread';
+
+/** A line with everything that the plan computes about it. */
+export interface PlannedLine {
+  readonly line: PanelLine;
+  readonly mcPct: number;
+  readonly spread: Spread;
+  readonly window: AdhesiveWindow;
+  readonly target: TargetPressure;
+  readonly crushMPa: number;
+  readonly pressure: LinePressure;
+  /** Word for the lowest pressure on the line. */
+  readonly lowestWord: PressureWord;
+  /** Dry-fit reading, + hollow, − proud; null when not read. */
+  readonly gapMm: number | null;
+  /** Pull that brings the gap down to what the glue fills; 0 without a reading. */
+  readonly closingForceN: number;
+}
+
+/** What all verdicts are worked out from; computed once for each edit. */
+export interface PlanParts {
+  readonly build: BuildDocument;
+  readonly shop: ShopDocument;
+  readonly climate: Climate;
+  readonly panel: Panel;
+  readonly adhesive: Adhesive;
+  /** Moisture content of each board today, metered or in balance with the air. */
+  readonly boardMcPct: readonly number[];
+  readonly lines: readonly PlannedLine[];
+  readonly clampSet: ClampSet;
+  readonly timeline: Timeline;
+  readonly strut: StrutAnswer;
+  /** Whether bars on both faces or cauls keep the panel from popping. */
+  readonly heldBy: readonly ('bars' | 'cauls')[];
+}

@@ -1,0 +1,191 @@
+import { adhesiveWindow, findAdhesive } from '../adhesives';
+import { clampsOnPanel, type Panel, type PanelLine, panelOf } from '../assembly';
+import { pressureWord, targetPressure } from '../clamps';
+import type { BuildDocument, Climate, ShopDocument } from '../formats';
+import { LIMITS } from '../limits';
+import { equilibriumMoisturePct } from '../materials';
+import { closingForceN, linePressure, panelStrut, spreadingRatio, type StrutBoard } from '../mechanics';
+import { panelSession } from '../sequence';
+import { findSpreadMethod, spread } from '../spread';
+import { judgeFlat } from './flat';
+import { judgeInTime, type WindowUse, windowUses } from './in-time';
+import type { PlannedLine, PlanParts } from './plan-parts';
+import { judgeSquare } from './square';
+import { judgeTight } from './tight';
+import type { Aspect, Verdict } from './verdict';
+
+/** A build thought through: its parts, its clock, its pressures and the four verdicts. */
+export interface Plan extends PlanParts {
+  readonly verdicts: Readonly<Record<Aspect, Verdict>>;
+  readonly windowUses: readonly WindowUse[];
+  readonly totals: {
+    readonly massG: number;
+    readonly volumeMl: number;
+    readonly spreadMin: number;
+    readonly onShelfMl: number;
+  };
+}
+
+/** Two-board panels spread worse than the fit: two thirds of the depth is on the safe side (docs/models.md). */
+const TWO_BOARD_DEPTH = 2 / 3;
+
+/**
+ * Computes everything there is to say about a build in a shop. Pure and fast enough to run for every keystroke
+ * and for every candidate fix.
+ * @throws InputError for ids that the catalogues do not hold.
+ */
+export function planBuild(build: BuildDocument, shop: ShopDocument): Plan {
+  const climate = build.climate ?? shop.climate;
+  const panel = panelOf(build);
+  const adhesive = findAdhesive(build.glue.adhesive, 'glue.adhesive');
+  const clampSet = clampsOnPanel(build, shop, panel);
+  const boardMcPct = panel.boards.map(({ board }) => moistureOf(board.mcPct, climate));
+  const lines = panel.lines.map((line) =>
+    planLine(line, { build, climate, panel, clampSet, adhesive, boardMcPct }),
+  );
+  const timeline = panelSession({
+    build,
+    panel,
+    clampSet,
+    spreadMin: lines.map((line) => line.spread.minutes),
+    paceFactor: shop.paceFactor,
+  });
+  const parts: PlanParts = {
+    build,
+    shop,
+    climate,
+    panel,
+    adhesive,
+    boardMcPct,
+    lines,
+    clampSet,
+    timeline,
+    strut: strutOf(build, panel, clampSet),
+    heldBy: heldBy(build, panel, clampSet),
+  };
+  return {
+    ...parts,
+    windowUses: windowUses(parts),
+    verdicts: {
+      inTime: judgeInTime(parts),
+      tight: judgeTight(parts),
+      square: judgeSquare(parts),
+      flat: judgeFlat(parts),
+    },
+    totals: {
+      massG: sumOf(lines, (line) => line.spread.massG),
+      volumeMl: sumOf(lines, (line) => line.spread.volumeMl),
+      spreadMin: sumOf(lines, (line) => line.spread.minutes),
+      onShelfMl: sumOf(
+        shop.bottles.filter((bottle) => bottle.adhesive === adhesive.id),
+        (bottle) => bottle.remainingMl,
+      ),
+    },
+  };
+}
+
+/** Moisture of a board: as metered, else in balance with the air. */
+function moistureOf(mcPct: number | null, climate: Climate): number {
+  return mcPct ?? Math.min(LIMITS.moisturePct.max, equilibriumMoisturePct(climate.tempC, climate.rhPct));
+}
+
+interface LineContext {
+  readonly build: BuildDocument;
+  readonly climate: Climate;
+  readonly panel: Panel;
+  readonly clampSet: PlanParts['clampSet'];
+  readonly adhesive: PlanParts['adhesive'];
+  readonly boardMcPct: readonly number[];
+}
+
+function planLine(line: PanelLine, context: LineContext): PlannedLine {
+  const { build, climate, panel, clampSet, adhesive, boardMcPct } = context;
+  const woods = [line.first, line.second];
+  // The wetter board decides whether the glue is refused and how slowly it sets.
+  const mcPct = Math.max(boardMcPct[line.index] ?? 0, boardMcPct[line.index + 1] ?? 0);
+  const target = targetPressure(
+    adhesive,
+    woods.map(({ wood }) => wood.sg),
+  );
+  const crushMPa = Math.min(...woods.map(({ wood }) => wood.compPerpMPa));
+  const pressure = linePressure({
+    lengthMm: line.lengthMm,
+    heightMm: line.heightMm,
+    depthMm: depthOf(line, build, panel),
+    stiffnessRatio: Math.min(...panel.boards.map(({ board, wood }) => spreadingRatio({ wood, cut: board.cut }))),
+    pulls: clampSet.clamps.map(({ placed, forceN }) => ({ xMm: placed.xMm, forceN })),
+  });
+  const gapMm = build.dryFit.gaps.find((gap) => gap.line === line.index)?.gapMm ?? null;
+  return {
+    line,
+    mcPct,
+    spread: spread({
+      areaMm2: line.areaMm2,
+      lengthMm: line.lengthMm,
+      faces: build.glue.faces,
+      adhesive,
+      method: findSpreadMethod(build.glue.method),
+    }),
+    window: adhesiveWindow(adhesive, {
+      tempC: climate.tempC,
+      rhPct: climate.rhPct,
+      faces: build.glue.faces,
+      traits: {
+        openPored: woods.some(({ traits }) => traits.openPored),
+        resinous: woods.some(({ traits }) => traits.resinous),
+        oily: woods.some(({ traits }) => traits.oily),
+      },
+      mcPct,
+    }),
+    target,
+    crushMPa,
+    pressure,
+    lowestWord: pressureWord(pressure.minMPa, target, crushMPa),
+    gapMm,
+    closingForceN:
+      gapMm === null
+        ? 0
+        : closingForceN({
+            lengthMm: line.lengthMm,
+            thicknessMm: line.heightMm,
+            boards: [strutBoard(line.first), strutBoard(line.second)],
+            gapMm,
+            remainingMm: Math.min(adhesive.gapMm, 0.1),
+          }),
+  };
+}
+
+function depthOf(line: PanelLine, build: BuildDocument, panel: Panel): number {
+  const batten = build.edge.kind === 'battens' ? build.edge.thicknessMm : 0;
+  return line.depthMm * (panel.boards.length === 2 ? TWO_BOARD_DEPTH : 1) + batten;
+}
+
+function strutBoard({ board, wood }: Panel['boards'][number]): StrutBoard {
+  return { widthMm: board.widthMm, wood, cut: board.cut };
+}
+
+function strutOf(build: BuildDocument, panel: Panel, clampSet: PlanParts['clampSet']): PlanParts['strut'] {
+  const moment = sumOf(clampSet.clamps, ({ placed, forceN }) =>
+    placed.side === 'above' ? forceN * build.pullOffsetMm : -forceN * build.pullOffsetMm,
+  );
+  return panelStrut({
+    boards: panel.boards.map(strutBoard),
+    thicknessMm: panel.thicknessMm,
+    lineLoadNPerMm: clampSet.totalForceN / panel.lengthMm,
+    offsetMm: clampSet.totalForceN > 0 ? moment / clampSet.totalForceN : 0,
+  });
+}
+
+/** Cauls must not be further apart than this to count as holding the panel [judgement]. */
+const CAUL_REACH_MM = 600;
+
+function heldBy(build: BuildDocument, panel: Panel, clampSet: PlanParts['clampSet']): PlanParts['heldBy'] {
+  const sides = new Set(clampSet.clamps.map(({ placed }) => placed.side));
+  const bars = build.holding.barsTouch && sides.size === 2;
+  const cauls = build.holding.caulPairs > 0 && panel.lengthMm / build.holding.caulPairs <= CAUL_REACH_MM;
+  return [...(bars ? (['bars'] as const) : []), ...(cauls ? (['cauls'] as const) : [])];
+}
+
+function sumOf<T>(items: readonly T[], value: (item: T) => number): number {
+  return items.reduce((total, item) => total + value(item), 0);
+}

@@ -1,0 +1,153 @@
+import { standsService } from '../adhesives';
+import { TYPICAL_FORCE_SPREAD } from '../clamps';
+import { type Finding, finding } from '../finding';
+import type { PlannedLine, PlanParts } from './plan-parts';
+import { barShareOf, type Verdict, type VerdictState } from './verdict';
+
+/** Closing a sprung line may eat this much of the pull before the stock should go back to the plane [judgement]. */
+const CLOSING_SHARE = Object.freeze({ warn: 0.15, refuse: 0.5 });
+/** A clamped block of pressure this many times the high end starves lines of families that only want contact. */
+const OVERPRESSURE_RATIO = 1.15;
+
+/** Tight: pressure everywhere along every line between what the glue wants and what the wood bears. */
+export function judgeTight(parts: PlanParts): Verdict {
+  const weakest = parts.lines.reduce((a, b) => (shareOfTarget(b) < shareOfTarget(a) ? b : a));
+  const cause = refusal(parts) ?? warning(parts, weakest) ?? pressureCause(weakest);
+  const state: VerdictState =
+    cause.severity === 'refuses' ? 'fails' : cause.severity === 'warns' ? 'close' : 'holds';
+  const margin = Math.min(marginOf(weakest), state === 'fails' ? -0.02 : 1);
+  return {
+    aspect: 'tight',
+    state,
+    kind: 'pressure',
+    figure: weakest.pressure.minMPa,
+    against: weakest.target.lowMPa,
+    sense: 'at-least',
+    barShare: barShareOf(margin),
+    cause,
+    workings: workings(parts, weakest),
+  };
+}
+
+function shareOfTarget({ pressure, target }: PlannedLine): number {
+  return pressure.minMPa / target.lowMPa;
+}
+
+/** −1 at no pressure, 0 at the low end of the target, 1 from its middle on. */
+function marginOf({ pressure: { minMPa }, target: { lowMPa, highMPa } }: PlannedLine): number {
+  return minMPa < lowMPa ? minMPa / lowMPa - 1 : (2 * (minMPa - lowMPa)) / (highMPa - lowMPa);
+}
+
+/** What forbids the plan, most fundamental first. */
+function refusal(parts: PlanParts): Finding | undefined {
+  const { build, adhesive, clampSet, lines, strut } = parts;
+  const wet = lines.flatMap(({ window }) => window.findings).find(({ code }) => code === 'wood-too-wet');
+  if (wet !== undefined) return wet;
+  if (!standsService(adhesive.service, build.service)) {
+    return finding('service-too-hard', 'refuses', { rated: adhesive.service, wanted: build.service });
+  }
+  if (clampSet.clamps.length === 0) return finding('no-clamps', 'refuses');
+  const short = clampSet.clamps.find(({ fit }) => fit === 'too-short');
+  if (short !== undefined) {
+    return finding('clamp-too-short', 'refuses', {
+      clamp: short.number,
+      opensMm: short.lot.maxOpeningMm,
+      neededMm: short.openingNeededMm,
+    });
+  }
+  const drawn = clampSet.overdrawn[0];
+  if (drawn !== undefined) {
+    return finding('not-enough-on-rack', 'refuses', { placed: drawn.placed, have: drawn.lot.count });
+  }
+  const off = clampSet.clamps.find(
+    ({ placed, lot }) =>
+      placed.xMm - lot.padWidthMm / 2 < 0 || placed.xMm + lot.padWidthMm / 2 > parts.panel.lengthMm,
+  );
+  if (off !== undefined) {
+    return finding('clamp-off-end', 'refuses', { clamp: off.number, atMm: off.placed.xMm, lengthMm: parts.panel.lengthMm });
+  }
+  const biting = clampSet.clamps.find(({ padPressureMPa, crushLimitMPa }) => padPressureMPa > crushLimitMPa);
+  if (biting !== undefined) {
+    return finding('jaw-crushes', 'refuses', {
+      clamp: biting.number,
+      padMPa: biting.padPressureMPa,
+      crushMPa: biting.crushLimitMPa,
+    });
+  }
+  const sprung = lines.find(({ closingForceN }) => closingForceN > CLOSING_SHARE.refuse * clampSet.totalForceN);
+  if (sprung !== undefined) return gapFinding('gap-back-to-plane', 'refuses', sprung, clampSet.totalForceN);
+  if (build.pullOffsetMm > parts.panel.thicknessMm / 6) {
+    return finding('pull-off-middle-third', 'refuses', {
+      offsetMm: build.pullOffsetMm,
+      kernMm: parts.panel.thicknessMm / 6,
+      openMm: strut.jointOpenMm,
+    });
+  }
+  return undefined;
+}
+
+function warning({ lines, clampSet }: PlanParts, weakest: PlannedLine): Finding | undefined {
+  if (weakest.lowestWord === 'under-pressed' || weakest.lowestWord === 'light') return undefined;
+  const sprung = lines.find(({ closingForceN }) => closingForceN > CLOSING_SHARE.warn * clampSet.totalForceN);
+  if (sprung !== undefined) return gapFinding('gap-costs-pull', 'warns', sprung, clampSet.totalForceN);
+  const heavy = lines.find(({ pressure, target }) => pressure.meanMPa > OVERPRESSURE_RATIO * target.highMPa);
+  if (heavy !== undefined) {
+    return finding('more-than-needed', 'warns', {
+      line: heavy.line.label,
+      meanMPa: heavy.pressure.meanMPa,
+      highMPa: heavy.target.highMPa,
+    });
+  }
+  return undefined;
+}
+
+function gapFinding(code: string, severity: Finding['severity'], line: PlannedLine, totalN: number): Finding {
+  return finding(code, severity, {
+    line: line.line.label,
+    gapMm: Math.abs(line.gapMm ?? 0),
+    forceN: line.closingForceN,
+    totalN,
+  });
+}
+
+function pressureCause(weakest: PlannedLine): Finding {
+  const severity = { 'under-pressed': 'refuses', light: 'warns' } as const;
+  const word = weakest.lowestWord;
+  return finding(
+    word === 'under-pressed' || word === 'light' ? `line-${word}` : 'line-pressed',
+    word === 'under-pressed' || word === 'light' ? severity[word] : 'informs',
+    {
+      line: weakest.line.label,
+      atMm: weakest.pressure.minAtMm,
+      lengthMm: weakest.line.lengthMm,
+      minMPa: weakest.pressure.minMPa,
+      lowMPa: weakest.target.lowMPa,
+    },
+  );
+}
+
+function workings({ clampSet, build }: PlanParts, weakest: PlannedLine): Finding[] {
+  return [
+    finding('how-target', 'informs', {
+      sg: Math.min(weakest.line.first.wood.sg, weakest.line.second.wood.sg),
+      lowMPa: weakest.target.lowMPa,
+      highMPa: weakest.target.highMPa,
+      adhesive: build.glue.adhesive,
+    }),
+    finding('how-mean-pressure', 'informs', {
+      totalN: clampSet.totalForceN,
+      lengthMm: weakest.line.lengthMm,
+      heightMm: weakest.line.heightMm,
+      meanMPa: weakest.pressure.meanMPa,
+      typical: clampSet.clamps.filter(({ forceSource }) => forceSource === 'typical').length,
+      spreadPct: TYPICAL_FORCE_SPREAD * 100,
+    }),
+    finding('how-lowest-pressure', 'informs', {
+      line: weakest.line.label,
+      depthMm: weakest.line.depthMm,
+      minMPa: weakest.pressure.minMPa,
+      maxMPa: weakest.pressure.maxMPa,
+      meanMPa: weakest.pressure.meanMPa,
+    }),
+  ];
+}

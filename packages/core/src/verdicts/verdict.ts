@@ -1,0 +1,41 @@
+import type { Finding } from '../finding';
+import { clamp } from '../range';
+
+/** The four things a glue-up is judged on, in order of urgency. */
+export const ASPECTS = ['inTime', 'tight', 'square', 'flat'] as const;
+/** One of `ASPECTS`. */
+export type Aspect = (typeof ASPECTS)[number];
+
+/** Good with room, good without room, or not good. */
+export type VerdictState = 'holds' | 'close' | 'fails';
+
+/** What kind of number a figure is, so that an interface can print it in the person's units. */
+export type FigureKind = 'minutes' | 'pressure' | 'fine-length';
+
+/** One of the four verdicts on a plan. */
+export interface Verdict {
+  readonly aspect: Aspect;
+  readonly state: VerdictState;
+  readonly kind: FigureKind;
+  /** Null when there is no number to give, such as the bow of a panel that would pop. */
+  readonly figure: number | null;
+  /** What the figure is measured against: the least or the most that is good enough. */
+  readonly against: number;
+  readonly sense: 'at-least' | 'at-most';
+  /** Filled share of the bar; its limit mark always stands at one half. */
+  readonly barShare: number;
+  /** The one thing that limits it. */
+  readonly cause: Finding;
+  /** Steps of the sum, to be opened by whoever wants to know how. */
+  readonly workings: readonly Finding[];
+}
+
+/** Bar position of a margin: −1 empty, 0 at the limit mark, +1 full. */
+export function barShareOf(margin: number): number {
+  return 0.5 + 0.5 * clamp(margin, -1, 1);
+}
+
+/** Order of states from worst to best, for comparing plans. */
+export function stateRank(state: VerdictState): number {
+  return { fails: 0, close: 1, holds: 2 }[state];
+}

@@ -1,0 +1,8 @@
+export {
+  type CalculationListing,
+  type Calculator,
+  createCalculator,
+  type ErrorBody,
+  errorBody,
+} from './calculator';
+export { createValidator, type Validator } from './validator';
