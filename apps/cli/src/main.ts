@@ -73,14 +73,22 @@ function parsed(args: readonly string[]) {
       options: { in: { type: 'string' }, list: { type: 'boolean' }, help: { type: 'boolean', short: 'h' } },
     });
   } catch (error) {
-    throw usageError('options', error instanceof Error ? error.message : 'Unknown option.', '--in FILE, --list, --help');
+    throw usageError(
+      'options',
+      error instanceof Error ? error.message : 'Unknown option.',
+      '--in FILE, --list, --help',
+    );
   }
 }
 
 function listCatalogue(name: string | undefined, terminal: Terminal): number {
   const catalogue = CATALOGUES[name ?? ''];
   if (catalogue === undefined) {
-    throw usageError('catalogue', `There is no catalogue "${name ?? ''}".`, Object.keys(CATALOGUES).join(', '));
+    throw usageError(
+      'catalogue',
+      `There is no catalogue "${name ?? ''}".`,
+      Object.keys(CATALOGUES).join(', '),
+    );
   }
   terminal.out(JSON.stringify(catalogue(), null, 2));
   return EXIT.ok;

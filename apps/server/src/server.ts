@@ -1,7 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { BuildDocumentSchema, findAdhesive, findClampKind, planBuild, ShopDocumentSchema, STARTER_SHOP } from '@lean-clasp/core';
+import {
+  BuildDocumentSchema,
+  findAdhesive,
+  findClampKind,
+  planBuild,
+  ShopDocumentSchema,
+  STARTER_SHOP,
+} from '@lean-clasp/core';
 import { createValidator } from '@lean-clasp/validation';
 import type { Logger } from 'pino';
 import type { ServerOptions } from './config/options';

@@ -9,16 +9,20 @@ export {
   SERVICES,
   standsService,
 } from './adhesives';
-export { boardLabel, type Panel, panelOf } from './assembly';
+export { boardLabel, type ClampOnPanel, type Panel, panelOf } from './assembly';
 export {
   type BenchScript,
   benchScript,
+  type BenchStep,
   type FuseReading,
+  gatherList,
   positionOf,
   promiseOf,
+  readinessOf,
   readFuse,
   type RunPosition,
   shortestFuse,
+  troubleOptions,
 } from './bench';
 export { type AnyCalculation, CALCULATIONS, findCalculation } from './calculations';
 export { type Bounds, boundsInWords, InputError } from './checks';
@@ -53,16 +57,31 @@ export {
   ShopDocumentSchema,
 } from './formats';
 export { type LimitName, LIMITS } from './limits';
-export { cupSagittaMm, equilibriumMoisturePct, findSpecies, listSpecies, movementMm, type Species } from './materials';
+export {
+  cupSagittaMm,
+  equilibriumMoisturePct,
+  findSpecies,
+  listSpecies,
+  movementMm,
+  type Species,
+} from './materials';
 export type { Range } from './range';
 export type { Operation, Timeline } from './sequence';
 export { findSpreadMethod, listSpreadMethods, type SpreadMethod } from './spread';
-export { clampsFromRack, EDGE_PANEL_DEFAULTS, type EdgePanelAnswers, edgePanelBuild, lotForceN, STARTER_SHOP } from './templates';
+export {
+  clampsFromRack,
+  EDGE_PANEL_DEFAULTS,
+  type EdgePanelAnswers,
+  edgePanelBuild,
+  lotForceN,
+  STARTER_SHOP,
+} from './templates';
 export {
   formatClock,
   formatLength,
   formatScaled,
   formatWait,
+  MM_PER_INCH,
   type ParsedQuantity,
   parseLength,
   parseScaled,
@@ -75,7 +94,9 @@ export {
   type Aspect,
   ASPECTS,
   COMFORTABLE_MARGIN,
+  compareGlues,
   type FigureKind,
+  type GlueOption,
   type Plan,
   planBuild,
   type PlannedLine,

@@ -48,6 +48,7 @@ export function createCalculator(validator: Validator = createValidator()): Calc
       }
       return calculation.compute(validator.check(calculation.input, input) as never);
     },
-    list: () => CALCULATIONS.map(({ name, doc, input, output, example }) => ({ name, doc, input, output, example })),
+    list: () =>
+      CALCULATIONS.map(({ name, doc, input, output, example }) => ({ name, doc, input, output, example })),
   };
 }

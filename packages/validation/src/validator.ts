@@ -29,7 +29,8 @@ function toInputError(errors: readonly ErrorObject[]): InputError {
   const error = [...errors].sort(
     (a, b) => rankOf(b) - rankOf(a) || b.instancePath.length - a.instancePath.length,
   )[0];
-  if (error === undefined) return new InputError('inconsistent', '', 'The data is not as expected.', 'see the schema');
+  if (error === undefined)
+    return new InputError('inconsistent', '', 'The data is not as expected.', 'see the schema');
   const field = fieldOf(error);
   const where = field === '' ? 'The input' : field;
   const [code, says, allowed] = describe(error);
@@ -79,7 +80,11 @@ function describe(error: ErrorObject): Description {
     case 'enum':
       return ['unknown-id', `is ${got}; that is not one of the choices.`, list(params.allowedValues)];
     case 'const':
-      return ['inconsistent', `is ${got}; it must be ${JSON.stringify(params.allowedValue)}.`, JSON.stringify(params.allowedValue)];
+      return [
+        'inconsistent',
+        `is ${got}; it must be ${JSON.stringify(params.allowedValue)}.`,
+        JSON.stringify(params.allowedValue),
+      ];
     case 'anyOf':
       return ['inconsistent', `is ${got}; none of the accepted forms fits.`, choicesOf(error)];
     default:
@@ -100,7 +105,9 @@ function rangeOf({ parentSchema }: ErrorObject): string {
   const { minimum, maximum, exclusiveMinimum } = (parentSchema ?? {}) as Record<string, number | undefined>;
   const low = minimum ?? exclusiveMinimum;
   if (low !== undefined && maximum !== undefined) {
-    return exclusiveMinimum === undefined ? `from ${low} to ${maximum}` : `above ${low} and at most ${maximum}`;
+    return exclusiveMinimum === undefined
+      ? `from ${low} to ${maximum}`
+      : `above ${low} and at most ${maximum}`;
   }
   return low === undefined ? `at most ${maximum}` : `at least ${low}`;
 }

@@ -21,7 +21,10 @@ export const DEFAULT_PORT = 4620;
  * `LEAN_CLASP_HOST`), then defaults: the user's data directory, port 4620, loopback only.
  * @throws InputError for an unknown option or a port that is not one.
  */
-export function readOptions(args: readonly string[], env: Readonly<Record<string, string | undefined>>): ServerOptions {
+export function readOptions(
+  args: readonly string[],
+  env: Readonly<Record<string, string | undefined>>,
+): ServerOptions {
   const { values } = parse(args);
   const portText = values.port ?? env.LEAN_CLASP_PORT;
   return {
@@ -57,7 +60,12 @@ function parse(args: readonly string[]) {
 function portOf(text: string): number {
   const port = Number(text);
   if (!Number.isInteger(port) || port < 0 || port > 65535) {
-    throw new InputError('out-of-range', 'port', `The port is ${text}; it must be a whole number from 0 to 65535.`, '0 to 65535');
+    throw new InputError(
+      'out-of-range',
+      'port',
+      `The port is ${text}; it must be a whole number from 0 to 65535.`,
+      '0 to 65535',
+    );
   }
   return port;
 }

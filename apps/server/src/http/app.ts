@@ -68,7 +68,12 @@ export function createApp(deps: AppDeps): Express {
     }),
     compression(),
   );
-  app.use('/api', requireOwnOrigin, express.json({ limit: BODY_LIMIT, strict: true }), apiRoutes(deps));
+  app.use(
+    '/api',
+    requireOwnOrigin,
+    express.json({ limit: BODY_LIMIT, strict: false, type: () => true }),
+    apiRoutes(deps),
+  );
   if (deps.webRoot !== undefined && existsSync(deps.webRoot)) serveWeb(app, deps.webRoot);
   app.use(notFound);
   app.use(answerErrors);

@@ -26,7 +26,10 @@ const NewBuildSchema = Type.Object(
         project: Type.String({ maxLength: 200 }),
         species: Type.String(),
         boards: Type.Integer({ minimum: 2, maximum: MOST_BOARDS }),
-        widthMm: millimetres({ min: 2 * LIMITS.boardWidthMm.min, max: MOST_BOARDS * LIMITS.boardWidthMm.max }),
+        widthMm: millimetres({
+          min: 2 * LIMITS.boardWidthMm.min,
+          max: MOST_BOARDS * LIMITS.boardWidthMm.max,
+        }),
         lengthMm: millimetres(LIMITS.boardLengthMm),
         thicknessMm: millimetres(LIMITS.boardThicknessMm),
         service: Type.Unsafe<EdgePanelAnswers['service']>({ type: 'string', enum: [...SERVICES] }),

@@ -8,7 +8,10 @@ import { HttpError, httpError } from './errors';
 const PatchSchema = Type.Array(
   Type.Object(
     {
-      op: Type.Unsafe<Operation['op']>({ type: 'string', enum: ['add', 'remove', 'replace', 'move', 'copy', 'test'] }),
+      op: Type.Unsafe<Operation['op']>({
+        type: 'string',
+        enum: ['add', 'remove', 'replace', 'move', 'copy', 'test'],
+      }),
       path: Type.String({ maxLength: 500 }),
       from: Type.Optional(Type.String({ maxLength: 500 })),
       value: Type.Optional(Type.Unknown()),
@@ -33,7 +36,12 @@ const EditSchema = Type.Object(
 
 /** What is asked of whoever looks for a document that is not there. */
 function missing(what: string): HttpError {
-  return httpError(404, 'not-found', `There is no such ${what}; it may have been removed.`, `the id of a ${what}`);
+  return httpError(
+    404,
+    'not-found',
+    `There is no such ${what}; it may have been removed.`,
+    `the id of a ${what}`,
+  );
 }
 
 /** GET, PATCH and history of documents under `/:id`. */
@@ -75,7 +83,13 @@ export function documentRoutes<Body>(what: string, store: DocumentStore<Body>, v
           document: outcome.document,
         });
       case 'patch-does-not-fit':
-        throw httpError(422, 'patch-does-not-fit', `The edit does not fit this ${what}.`, 'a patch made from its latest revision', 'patch');
+        throw httpError(
+          422,
+          'patch-does-not-fit',
+          `The edit does not fit this ${what}.`,
+          'a patch made from its latest revision',
+          'patch',
+        );
     }
   });
 

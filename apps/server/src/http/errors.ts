@@ -13,13 +13,24 @@ export class HttpError extends Error {
 }
 
 /** Shorthand for an HttpError without payload. */
-export function httpError(status: number, code: string, message: string, allowed: string, field = ''): HttpError {
+export function httpError(
+  status: number,
+  code: string,
+  message: string,
+  allowed: string,
+  field = '',
+): HttpError {
   return new HttpError(status, { error: { code, field, message, allowed } });
 }
 
 /** Answers paths that nobody else did. */
 export const notFound: RequestHandler = () => {
-  throw httpError(404, 'not-found', 'There is nothing at this address.', 'GET /api/health lists what runs here');
+  throw httpError(
+    404,
+    'not-found',
+    'There is nothing at this address.',
+    'GET /api/health lists what runs here',
+  );
 };
 
 /** Body parser complaints, by the type that the parser sets on its errors. */
@@ -28,7 +39,8 @@ const PARSER_ANSWERS: Readonly<Record<string, () => HttpError>> = {
   'entity.too.large': () =>
     httpError(413, 'too-large', 'The body is larger than this server takes.', 'at most 1 MB'),
   'charset.unsupported': () => httpError(400, 'not-json', 'The body is not UTF-8.', 'JSON in UTF-8'),
-  'encoding.unsupported': () => httpError(415, 'encoding', 'The body is packed in an unknown way.', 'plain or gzip'),
+  'encoding.unsupported': () =>
+    httpError(415, 'encoding', 'The body is packed in an unknown way.', 'plain or gzip'),
 };
 
 function asHttpError(error: unknown): HttpError | undefined {

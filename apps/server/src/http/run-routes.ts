@@ -21,7 +21,13 @@ export function runRoutes(runs: RunStore, validator: Validator): Router {
   router.put('/:id', async (request, response) => {
     const run = validator.check(RunDocumentSchema, request.body);
     if (run.id !== request.params.id) {
-      throw httpError(422, 'inconsistent', 'The run in the body has another id than the address.', request.params.id, 'id');
+      throw httpError(
+        422,
+        'inconsistent',
+        'The run in the body has another id than the address.',
+        request.params.id,
+        'id',
+      );
     }
     await runs.put(run);
     response.json(run);

@@ -12,7 +12,12 @@ export const requireOwnOrigin: RequestHandler = (request, _response, next) => {
     next();
     return;
   }
-  throw httpError(403, 'other-origin', 'Another site may not change anything here.', 'requests from this app itself');
+  throw httpError(
+    403,
+    'other-origin',
+    'Another site may not change anything here.',
+    'requests from this app itself',
+  );
 };
 
 function hostOf(origin: string): string | undefined {

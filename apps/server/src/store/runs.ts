@@ -20,7 +20,12 @@ export function runStore(db: Database, now: () => number): RunStore {
       return row === undefined ? undefined : parse(row);
     },
     put: async (run) => {
-      const row = { build_id: run.buildId, body: JSON.stringify(run), started_at_ms: run.startedAtMs, updated_at_ms: now() };
+      const row = {
+        build_id: run.buildId,
+        body: JSON.stringify(run),
+        started_at_ms: run.startedAtMs,
+        updated_at_ms: now(),
+      };
       await db
         .insertInto('runs')
         .values({ id: run.id, ...row })

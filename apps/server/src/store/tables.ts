@@ -1,4 +1,3 @@
-
 /** A build or the shop, as one JSON document with the number of edits behind it. */
 interface DocumentsTable {
   id: string;
@@ -36,4 +35,3 @@ export interface Tables {
   document_edits: DocumentEditsTable;
   runs: RunsTable;
 }
-

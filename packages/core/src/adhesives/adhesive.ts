@@ -12,7 +12,8 @@ export type Chemistry = 'water-borne' | 'reactive-resin';
 
 /** Pressure a family wants on a long-grain line: by the density of the wood, or the same for all. */
 export type PressureWanted =
-  { readonly kind: 'by-density' } | { readonly kind: 'fixed'; readonly lowMPa: number; readonly highMPa: number };
+  | { readonly kind: 'by-density' }
+  | { readonly kind: 'fixed'; readonly lowMPa: number; readonly highMPa: number };
 
 /** Dangers that must be said where the step is. */
 export type Hazard = 'skin-sensitiser' | 'hot-cup' | 'dust-when-sanded' | 'hot-pot';

@@ -1,6 +1,7 @@
 import type { Adhesive } from './adhesive';
 
-const LABEL = 'typical of makers’ published technical sheets for this generic family [label]; the label in hand wins';
+const LABEL =
+  'typical of makers’ published technical sheets for this generic family [label]; the label in hand wins';
 
 /**
  * Generic adhesive families at 20 °C, 50 % RH, 9 % MC. No maker is meant: each figure is a range into which

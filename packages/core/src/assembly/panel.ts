@@ -64,7 +64,9 @@ export function panelOf(build: BuildDocument): Panel {
     fromMm += board.widthMm;
   });
   const widthMm = fromMm;
-  const lines = boards.slice(1).map((second, index) => lineBetween(boards[index] as PanelBoard, second, index, widthMm));
+  const lines = boards
+    .slice(1)
+    .map((second, index) => lineBetween(boards[index] as PanelBoard, second, index, widthMm));
   const volumes = boards.map(({ board }) => board.widthMm * board.thicknessMm * board.lengthMm);
   return {
     boards,

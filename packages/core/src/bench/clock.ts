@@ -21,7 +21,11 @@ export interface FuseReading {
 }
 
 /** Replays the events of a run. The first step begins when the run does. */
-export function positionOf(script: BenchScript, startedAtMs: number, events: readonly RunEvent[]): RunPosition {
+export function positionOf(
+  script: BenchScript,
+  startedAtMs: number,
+  events: readonly RunEvent[],
+): RunPosition {
   const begun: (number | undefined)[] = Array.from({ length: script.steps.length + 1 }, () => undefined);
   begun[0] = startedAtMs;
   let step = 0;
@@ -61,7 +65,8 @@ export function shortestFuse(readings: readonly FuseReading[]): FuseReading | un
   return readings
     .filter((reading) => reading.leftMin !== null)
     .reduce<FuseReading | undefined>(
-      (least, reading) => (least === undefined || (reading.leftMin ?? 0) < (least.leftMin ?? 0) ? reading : least),
+      (least, reading) =>
+        least === undefined || (reading.leftMin ?? 0) < (least.leftMin ?? 0) ? reading : least,
       undefined,
     );
 }

@@ -41,7 +41,9 @@ export interface BenchScript {
  * glue is refused has no fuses and should not be run.
  */
 export function benchScript(plan: Plan): BenchScript {
-  const operations = [...plan.timeline.operations].sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin);
+  const operations = [...plan.timeline.operations].sort(
+    (a, b) => a.startMin - b.startMin || a.endMin - b.endMin,
+  );
   const steps = operations.map((operation, index): BenchStep => {
     const clamp = plan.clampSet.clamps.find(({ number }) => number === operation.item);
     return {
@@ -91,7 +93,10 @@ function instructionFor(
         board: planned?.line.second.label ?? '',
       });
     case 'caul':
-      return finding('do-caul', 'informs', { pair: operation.item ?? 0, pairs: plan.build.holding.caulPairs });
+      return finding('do-caul', 'informs', {
+        pair: operation.item ?? 0,
+        pairs: plan.build.holding.caulPairs,
+      });
     case 'set-clamp':
     case 'tighten':
       return finding(operation.kind === 'tighten' ? 'do-tighten' : 'do-set-clamp', 'informs', {

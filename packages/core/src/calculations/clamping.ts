@@ -31,7 +31,13 @@ export const clampNeed = calculation({
     padAreaMm2: Type.Number(),
     used: UsedSchema,
   }),
-  example: { species: ['hard-maple'], adhesive: 'pva-interior', lengthMm: 1000, heightMm: 20, clampKind: 't-bar' },
+  example: {
+    species: ['hard-maple'],
+    adhesive: 'pva-interior',
+    lengthMm: 1000,
+    heightMm: 20,
+    clampKind: 't-bar',
+  },
   compute: ({ species, adhesive, lengthMm, heightMm, clampKind, clampForceN }) => {
     const woods = species.map((wood, i) => resolveSpecies(wood, `species.${i}`).properties);
     const kind = findClampKind(clampKind ?? USUAL_KIND);
@@ -44,7 +50,13 @@ export const clampNeed = calculation({
         'a kind with a force, or clampForceN',
       );
     }
-    const need = computeNeed({ woods, adhesive: findAdhesive(adhesive), lengthMm, heightMm, clampForceN: forceN });
+    const need = computeNeed({
+      woods,
+      adhesive: findAdhesive(adhesive),
+      lengthMm,
+      heightMm,
+      clampForceN: forceN,
+    });
     return {
       targetMPa: { low: need.target.lowMPa, high: need.target.highMPa },
       forceN: { low: need.forceLowN, high: need.forceHighN },

@@ -4,7 +4,14 @@ import { adhesiveWindow, spread } from './glue';
 import { cup, emc, movement } from './wood';
 
 /** Every calculation, in the order in which they are listed. */
-export const CALCULATIONS: readonly AnyCalculation[] = [emc, movement, cup, adhesiveWindow, spread, clampNeed];
+export const CALCULATIONS: readonly AnyCalculation[] = [
+  emc,
+  movement,
+  cup,
+  adhesiveWindow,
+  spread,
+  clampNeed,
+];
 
 const byName: ReadonlyMap<string, AnyCalculation> = new Map(CALCULATIONS.map((entry) => [entry.name, entry]));
 

@@ -18,7 +18,13 @@ export interface ClampKind {
   readonly spansPanels: boolean;
 }
 
-function kind(id: string, name: string, forceN: number, pad: readonly [number, number], spans = false): ClampKind {
+function kind(
+  id: string,
+  name: string,
+  forceN: number,
+  pad: readonly [number, number],
+  spans = false,
+): ClampKind {
   return { id, name, forceN, pressureMPa: null, padWidthMm: pad[0], padHeightMm: pad[1], spansPanels: spans };
 }
 

@@ -32,7 +32,8 @@ export function targetPressure(adhesive: Adhesive, specificGravities: readonly n
   }
   const softest = Math.min(...specificGravities);
   const band = BY_DENSITY.find(({ upToSg }) => softest <= upToSg);
-  if (band === undefined) throw new InputError('not-a-number', 'sg', 'sg must be a number.', 'a positive number');
+  if (band === undefined)
+    throw new InputError('not-a-number', 'sg', 'sg must be a number.', 'a positive number');
   return band.target;
 }
 

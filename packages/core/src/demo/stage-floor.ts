@@ -84,11 +84,18 @@ const PAST_RUNS: readonly PastRun[] = [
 ];
 
 /** Two made-up glue-ups that came before, dated back from `nowMs`. */
-export function pastRuns(build: BuildDocument, buildId: string, shop: ShopDocument, nowMs: number): RunDocument[] {
+export function pastRuns(
+  build: BuildDocument,
+  buildId: string,
+  shop: ShopDocument,
+  nowMs: number,
+): RunDocument[] {
   return PAST_RUNS.map(({ id, daysAgo, climate, pace, record }) => {
     const plan = planBuild({ ...build, climate: { ...climate } }, shop);
     const startedAtMs = nowMs - daysAgo * DAY_MS;
-    const operations = [...plan.timeline.operations].sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin);
+    const operations = [...plan.timeline.operations].sort(
+      (a, b) => a.startMin - b.startMin || a.endMin - b.endMin,
+    );
     const clampedAtMs = Math.round(startedAtMs + plan.timeline.handsOnMin * pace * MINUTE_MS);
     return {
       format: 'lean-clasp/run',

@@ -42,13 +42,18 @@ export const CANDIDATE_SOURCES: readonly Source[] = [
 
 function moreClamps({ build, panel }: Plan, shop: ShopDocument): readonly Candidate[] {
   const usedLot = build.clamps.at(-1)?.rackId;
-  const lots = longEnoughLots(build, shop).sort((a, b) => Number(b.id === usedLot) - Number(a.id === usedLot));
+  const lots = longEnoughLots(build, shop).sort(
+    (a, b) => Number(b.id === usedLot) - Number(a.id === usedLot),
+  );
   return lots.slice(0, 3).flatMap((lot) => {
     const placed = build.clamps.filter((clamp) => clamp.rackId === lot.id).length;
     const spare = Math.min(MOST_ADDED, lot.count - placed);
     return Array.from({ length: Math.max(0, spare) }, (_, i): Candidate => {
       const added = i + 1;
-      const kinds = [...build.clamps.map((clamp) => clamp.rackId), ...Array.from({ length: added }, () => lot.id)];
+      const kinds = [
+        ...build.clamps.map((clamp) => clamp.rackId),
+        ...Array.from({ length: added }, () => lot.id),
+      ];
       return {
         change: finding('add-clamps', 'informs', { count: added, kind: findClampKind(lot.kind).id }),
         build: { ...build, clamps: respaced(build.clamps, kinds, panel.lengthMm) },
@@ -59,7 +64,11 @@ function moreClamps({ build, panel }: Plan, shop: ShopDocument): readonly Candid
 }
 
 /** The same lots in the same order, evenly along the panel; surplus positions get fresh ids. */
-function respaced(clamps: readonly PlacedClamp[], rackIds: readonly string[], lengthMm: number): PlacedClamp[] {
+function respaced(
+  clamps: readonly PlacedClamp[],
+  rackIds: readonly string[],
+  lengthMm: number,
+): PlacedClamp[] {
   const taken = new Set(clamps.map(({ id }) => id));
   return evenPositions(rackIds.length, lengthMm).map((xMm, i) => {
     const existing = clamps[i];
@@ -118,7 +127,9 @@ function otherGlue({ build }: Plan, shop: ShopDocument): readonly Candidate[] {
   return listAdhesives()
     .filter(({ id, service }) => id !== build.glue.adhesive && standsService(service, build.service))
     .map((adhesive) => {
-      const onShelf = shop.bottles.some((bottle) => bottle.adhesive === adhesive.id && bottle.remainingMl > 0);
+      const onShelf = shop.bottles.some(
+        (bottle) => bottle.adhesive === adhesive.id && bottle.remainingMl > 0,
+      );
       return {
         change: finding('use-glue', 'informs', { adhesive: adhesive.id, onShelf: onShelf ? 'yes' : 'no' }),
         build: { ...build, glue: { ...build.glue, adhesive: adhesive.id } },
@@ -208,7 +219,9 @@ function easePull({ build, lines }: Plan): readonly Candidate[] {
   if (meanMPa <= heaviest.target.highMPa) return [];
   const wanted = (heaviest.target.lowMPa + heaviest.target.highMPa) / 2;
   const pullPct = Math.max(1, Math.round((build.pullPct * wanted) / meanMPa));
-  return [{ change: finding('ease-pull', 'informs', { pullPct }), build: { ...build, pullPct }, effort: 0.4 }];
+  return [
+    { change: finding('ease-pull', 'informs', { pullPct }), build: { ...build, pullPct }, effort: 0.4 },
+  ];
 }
 
 function squareEnds({ build, verdicts }: Plan): readonly Candidate[] {
@@ -223,7 +236,11 @@ function squareEnds({ build, verdicts }: Plan): readonly Candidate[] {
   const outMm = verdicts.square.figure ?? 0;
   if (outMm > 0) {
     const trimMm = Math.min(LIMITS.trimMm.max, build.trimMm + Math.ceil(outMm / 5) * 5);
-    found.push({ change: finding('leave-long', 'informs', { trimMm }), build: { ...build, trimMm }, effort: 1 });
+    found.push({
+      change: finding('leave-long', 'informs', { trimMm }),
+      build: { ...build, trimMm },
+      effort: 1,
+    });
   }
   return found;
 }

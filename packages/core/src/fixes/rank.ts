@@ -38,7 +38,10 @@ export function findFixes(plan: Plan, shop: ShopDocument): Fixes {
     candidate,
     plan: planBuild(candidate.build, shop),
   }));
-  return wanting.reduce<Fixes>((fixes, aspect) => ({ ...fixes, [aspect]: bestFor(aspect, plan, tried) }), none);
+  return wanting.reduce<Fixes>(
+    (fixes, aspect) => ({ ...fixes, [aspect]: bestFor(aspect, plan, tried) }),
+    none,
+  );
 }
 
 function wantsFix({ state, barShare }: Verdict): boolean {

@@ -28,6 +28,8 @@ interface Row {
   readonly estimated: readonly string[];
 }
 
+// One wood a line, as in the printed tables.
+// prettier-ignore
 const ROWS: readonly Row[] = [
   { id: 'hard-maple', name: 'Hard maple', kind: 'hardwood', bendingModulusGPa: 12.6, ratios: [0.132, 0.065, 0.111, 0.063], poisson: [0.424, 0.476], compPerpMPa: 10.1, sg: 0.63, shearMPa: 16.1, change: [0.00165, 0.00353], traits: [], estimated: [] },
   { id: 'soft-maple', name: 'Soft maple', kind: 'hardwood', bendingModulusGPa: 11.3, ratios: [0.14, 0.067, 0.133, 0.074], poisson: [0.434, 0.509], compPerpMPa: 6.9, sg: 0.54, shearMPa: 12.8, change: [0.00137, 0.00289], traits: [], estimated: [] },

@@ -113,7 +113,12 @@ function endDeficits(line: LineUnderClamps, meanMPa: number): readonly [number, 
   return [at(overhangs[0] ?? 0), at(overhangs[1] ?? 0)];
 }
 
-function endLoss([first, last]: readonly [number, number], x: number, length: number, halfWidth: number): number {
+function endLoss(
+  [first, last]: readonly [number, number],
+  x: number,
+  length: number,
+  halfWidth: number,
+): number {
   return first * Math.exp(-x / halfWidth) + last * Math.exp(-(length - x) / halfWidth);
 }
 

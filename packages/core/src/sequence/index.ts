@@ -1,2 +1,8 @@
 export { PACE } from './pace';
-export { type LineTimes, type Operation, panelSession, type SessionJob, type Timeline } from './panel-session';
+export {
+  type LineTimes,
+  type Operation,
+  panelSession,
+  type SessionJob,
+  type Timeline,
+} from './panel-session';

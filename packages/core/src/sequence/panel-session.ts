@@ -68,14 +68,20 @@ export function panelSession(job: SessionJob): Timeline {
   const ends = new Map<string, number>();
   const operations: Operation[] = tasks.map((task) => {
     const ready = task.notBefore(ends);
-    const hand = free.reduce((best, time, i) => (Math.max(time, ready) < Math.max(free[best] ?? 0, ready) ? i : best), 0);
+    const hand = free.reduce(
+      (best, time, i) => (Math.max(time, ready) < Math.max(free[best] ?? 0, ready) ? i : best),
+      0,
+    );
     const startMin = Math.max(free[hand] ?? 0, ready);
     const endMin = startMin + task.minutes;
     free[hand] = endMin;
     ends.set(task.key, endMin);
     return { kind: task.kind, lines: task.lines, item: task.item, hand, startMin, endMin };
   });
-  const pressedAtMin = Math.max(0, ...operations.filter(({ kind }) => kind !== 'check').map(({ endMin }) => endMin));
+  const pressedAtMin = Math.max(
+    0,
+    ...operations.filter(({ kind }) => kind !== 'check').map(({ endMin }) => endMin),
+  );
   return {
     operations,
     lines: job.panel.lines.map(({ index }) => ({
@@ -131,7 +137,9 @@ function clampTasks({ build, panel, clampSet, paceFactor }: SessionJob): Task[] 
     (ends: ReadonlyMap<string, number>) =>
       Math.max(
         closed(ends),
-        ...[...ends].filter(([key]) => kinds.some((kind) => key.startsWith(`${kind}-`))).map(([, end]) => end),
+        ...[...ends]
+          .filter(([key]) => kinds.some((kind) => key.startsWith(`${kind}-`)))
+          .map(([, end]) => end),
       );
   const centreOut = [...clampSet.clamps].sort((a, b) => a.tightenAs - b.tightenAs);
   const setMin = build.holding.preSet ? PACE.setPreSetClampMin : PACE.setClampMin;

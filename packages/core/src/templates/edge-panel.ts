@@ -1,7 +1,14 @@
 import { findAdhesive, type Service } from '../adhesives';
 import { within } from '../checks';
 import { clampNeed, evenPositions, findClampKind, openingNeededMm } from '../clamps';
-import { type BuildDocument, MOST_BOARDS, MOST_CLAMPS, type PlacedClamp, type RackLot, type ShopDocument } from '../formats';
+import {
+  type BuildDocument,
+  MOST_BOARDS,
+  MOST_CLAMPS,
+  type PlacedClamp,
+  type RackLot,
+  type ShopDocument,
+} from '../formats';
 import { LIMITS } from '../limits';
 import { resolveSpecies } from '../materials';
 
@@ -58,7 +65,11 @@ const CAUL_SPACING_MM = 500;
  * @param makeId supplies document-local ids.
  * @throws InputError for sizes outside the limits or an unknown species.
  */
-export function edgePanelBuild(answers: EdgePanelAnswers, shop: ShopDocument, makeId: () => string): BuildDocument {
+export function edgePanelBuild(
+  answers: EdgePanelAnswers,
+  shop: ShopDocument,
+  makeId: () => string,
+): BuildDocument {
   const count = within(answers.boards, 'boards', { min: 2, max: MOST_BOARDS, unit: 'boards' });
   const lengthMm = within(answers.lengthMm, 'lengthMm', LIMITS.boardLengthMm);
   const thicknessMm = within(answers.thicknessMm, 'thicknessMm', LIMITS.boardThicknessMm);
@@ -113,7 +124,11 @@ export function edgePanelBuild(answers: EdgePanelAnswers, shop: ShopDocument, ma
  * Clamps for a panel from one lot of the rack: the lot that meets the recommended count with clamps long enough,
  * weakest sufficient first; failing that, whichever gives most force. Spread evenly, alternately above and below.
  */
-export function clampsFromRack(build: BuildDocument, shop: ShopDocument, makeId: () => string): PlacedClamp[] {
+export function clampsFromRack(
+  build: BuildDocument,
+  shop: ShopDocument,
+  makeId: () => string,
+): PlacedClamp[] {
   const padding = build.edge.kind === 'bare' ? 0 : build.edge.thicknessMm;
   const widthMm = build.boards.reduce((sum, board) => sum + board.widthMm, 0);
   const needed = openingNeededMm(widthMm, padding);
@@ -132,7 +147,12 @@ export function clampsFromRack(build: BuildDocument, shop: ShopDocument, makeId:
 }
 
 /** Clamps of one lot, evenly along the panel, alternately above and below. */
-export function placeEvenly(rackId: string, count: number, lengthMm: number, makeId: () => string): PlacedClamp[] {
+export function placeEvenly(
+  rackId: string,
+  count: number,
+  lengthMm: number,
+  makeId: () => string,
+): PlacedClamp[] {
   return evenPositions(count, lengthMm).map((xMm, index) => ({
     id: makeId(),
     rackId,

@@ -1,10 +1,4 @@
 export { formatClock, formatWait } from './duration';
 export { MM_PER_INCH, formatInches, formatLength, parseLength, type UnitSystem } from './length';
 export type { ParsedQuantity } from './parsed';
-export {
-  formatScaled,
-  parseScaled,
-  scaledNumber,
-  scaledUnit,
-  type ScaledQuantity,
-} from './scaled';
+export { formatScaled, parseScaled, scaledNumber, scaledUnit, type ScaledQuantity } from './scaled';

@@ -40,8 +40,7 @@ export function judgeFlat(parts: PlanParts): Verdict {
   const largest = found.reduce((a, b) => (b.mm > a.mm ? b : a));
   const margin = figure === null ? -1 : 1 - figure / limit;
   const nearStrut = heldBy.length === 0 && strut.loadShare >= STRUT_SHARE.warn;
-  const state: VerdictState =
-    margin < 0 ? 'fails' : margin < CLOSE_SHARE || nearStrut ? 'close' : 'holds';
+  const state: VerdictState = margin < 0 ? 'fails' : margin < CLOSE_SHARE || nearStrut ? 'close' : 'holds';
   return {
     aspect: 'flat',
     state,
@@ -112,7 +111,10 @@ function clampBowMm({ strut, heldBy, build, clampSet, panel }: PlanParts): numbe
   const spacing = clampSet.clamps.length === 0 ? 0 : panel.lengthMm / clampSet.clamps.length;
   const oneSided = strut.bowMm ?? Number.POSITIVE_INFINITY;
   // Alternating pulls cancel in the mean; what stays is the local share of a one-sided bow.
-  const free = sides.size === 2 ? Math.max(Math.abs(oneSided), localBowMm(build, strut.loadShare) * residueAt(spacing)) : oneSided;
+  const free =
+    sides.size === 2
+      ? Math.max(Math.abs(oneSided), localBowMm(build, strut.loadShare) * residueAt(spacing))
+      : oneSided;
   if (heldBy.includes('cauls')) return Math.min(Math.abs(free), FLUSH_MM.cauls);
   if (heldBy.includes('bars')) return Math.min(Math.abs(free), build.holding.barClearanceMm);
   return Math.abs(free);

@@ -21,7 +21,12 @@ export const COMFORTABLE_MARGIN = 0.2;
 export function windowUses({ lines, timeline }: Pick<PlanParts, 'lines' | 'timeline'>): WindowUse[] {
   return lines.flatMap(({ line, window }) => {
     const times = timeline.lines[line.index];
-    if (times === undefined || window.openMin === null || window.closedMin === null || window.totalMin === null) {
+    if (
+      times === undefined ||
+      window.openMin === null ||
+      window.closedMin === null ||
+      window.totalMin === null
+    ) {
       return [];
     }
     const use = (name: WindowUse['window'], usedMin: number, windowMin: number): WindowUse => ({
@@ -42,11 +47,14 @@ export function windowUses({ lines, timeline }: Pick<PlanParts, 'lines' | 'timel
 
 /** In time: every line closed and under full pressure inside the unfavourable end of its windows. */
 export function judgeInTime(parts: PlanParts): Verdict {
-  const refusal = parts.lines.flatMap(({ window }) => window.findings).find(({ code }) => code === 'too-cold');
+  const refusal = parts.lines
+    .flatMap(({ window }) => window.findings)
+    .find(({ code }) => code === 'too-cold');
   if (refusal !== undefined) return verdict('fails', null, 0, -1, refusal, []);
   const uses = windowUses(parts);
   const worst = uses.reduce((a, b) => (b.margin < a.margin ? b : a));
-  const state: VerdictState = worst.margin < 0 ? 'fails' : worst.margin < COMFORTABLE_MARGIN ? 'close' : 'holds';
+  const state: VerdictState =
+    worst.margin < 0 ? 'fails' : worst.margin < COMFORTABLE_MARGIN ? 'close' : 'holds';
   const values = {
     line: worst.label,
     window: worst.window,
@@ -59,7 +67,11 @@ export function judgeInTime(parts: PlanParts): Verdict {
     spareMin,
     worst.windowMin,
     worst.margin / (2 * COMFORTABLE_MARGIN),
-    finding(worst.margin < 0 ? 'window-missed' : 'tightest-window', worst.margin < 0 ? 'refuses' : 'informs', values),
+    finding(
+      worst.margin < 0 ? 'window-missed' : 'tightest-window',
+      worst.margin < 0 ? 'refuses' : 'informs',
+      values,
+    ),
     workings(parts, worst),
   );
 }

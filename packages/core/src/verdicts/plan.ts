@@ -112,7 +112,9 @@ function planLine(line: PanelLine, context: LineContext): PlannedLine {
     lengthMm: line.lengthMm,
     heightMm: line.heightMm,
     depthMm: depthOf(line, build, panel),
-    stiffnessRatio: Math.min(...panel.boards.map(({ board, wood }) => spreadingRatio({ wood, cut: board.cut }))),
+    stiffnessRatio: Math.min(
+      ...panel.boards.map(({ board, wood }) => spreadingRatio({ wood, cut: board.cut })),
+    ),
     pulls: clampSet.clamps.map(({ placed, forceN }) => ({ xMm: placed.xMm, forceN })),
   });
   const gapMm = build.dryFit.gaps.find((gap) => gap.line === line.index)?.gapMm ?? null;

@@ -56,7 +56,9 @@ export function judgeSquare(parts: PlanParts): Verdict {
 function squareParts({ build, panel }: PlanParts): readonly [Part, ...Part[]] {
   const { endStops } = build.holding;
   const furtherLines = Math.max(0, panel.lines.length - 1);
-  const creep = endStops ? END_CREEP_MM.withStops : END_CREEP_MM.free + END_CREEP_MM.perFurtherLine * furtherLines;
+  const creep = endStops
+    ? END_CREEP_MM.withStops
+    : END_CREEP_MM.free + END_CREEP_MM.perFurtherLine * furtherLines;
   const lengths = panel.boards.map(({ board }) => board.lengthMm);
   return [
     { code: endStops ? 'ends-stopped' : 'ends-free', mm: creep },

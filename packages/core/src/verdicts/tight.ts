@@ -64,7 +64,11 @@ function refusal(parts: PlanParts): Finding | undefined {
       placed.xMm - lot.padWidthMm / 2 < 0 || placed.xMm + lot.padWidthMm / 2 > parts.panel.lengthMm,
   );
   if (off !== undefined) {
-    return finding('clamp-off-end', 'refuses', { clamp: off.number, atMm: off.placed.xMm, lengthMm: parts.panel.lengthMm });
+    return finding('clamp-off-end', 'refuses', {
+      clamp: off.number,
+      atMm: off.placed.xMm,
+      lengthMm: parts.panel.lengthMm,
+    });
   }
   const biting = clampSet.clamps.find(({ padPressureMPa, crushLimitMPa }) => padPressureMPa > crushLimitMPa);
   if (biting !== undefined) {
@@ -74,7 +78,9 @@ function refusal(parts: PlanParts): Finding | undefined {
       crushMPa: biting.crushLimitMPa,
     });
   }
-  const sprung = lines.find(({ closingForceN }) => closingForceN > CLOSING_SHARE.refuse * clampSet.totalForceN);
+  const sprung = lines.find(
+    ({ closingForceN }) => closingForceN > CLOSING_SHARE.refuse * clampSet.totalForceN,
+  );
   if (sprung !== undefined) return gapFinding('gap-back-to-plane', 'refuses', sprung, clampSet.totalForceN);
   if (build.pullOffsetMm > parts.panel.thicknessMm / 6) {
     return finding('pull-off-middle-third', 'refuses', {

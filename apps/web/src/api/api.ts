@@ -1,0 +1,49 @@
+import type { BuildDocument, EdgePanelAnswers, RunDocument } from '@lean-clasp/core';
+import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+
+/** A build in the list. */
+export interface StoredBuild {
+  readonly id: string;
+  readonly revision: number;
+  readonly body: BuildDocument;
+  readonly updatedAtMs: number;
+}
+
+/** A calculation as the server lists it. */
+export interface CalculationListing {
+  readonly name: string;
+  readonly doc: string;
+  readonly input: {
+    readonly properties: Readonly<Record<string, unknown>>;
+    readonly required?: readonly string[];
+  };
+  readonly example: Readonly<Record<string, unknown>>;
+}
+
+/** Server data that is not edited through documents. */
+export const api = createApi({
+  reducerPath: 'api',
+  baseQuery: fetchBaseQuery({ baseUrl: new URL('/api', location.origin).href }),
+  tagTypes: ['Builds', 'Runs'],
+  endpoints: (builder) => ({
+    builds: builder.query<StoredBuild[], void>({ query: () => '/builds', providesTags: ['Builds'] }),
+    createBuild: builder.mutation<StoredBuild, EdgePanelAnswers>({
+      query: (answers) => ({ url: '/builds', method: 'POST', body: { template: 'edge-panel', answers } }),
+      invalidatesTags: ['Builds'],
+    }),
+    removeBuild: builder.mutation<void, string>({
+      query: (id) => ({ url: `/builds/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Builds'],
+    }),
+    runs: builder.query<RunDocument[], void>({ query: () => '/runs', providesTags: ['Runs'] }),
+    calculations: builder.query<CalculationListing[], void>({ query: () => '/calc' }),
+  }),
+});
+
+export const {
+  useBuildsQuery,
+  useCreateBuildMutation,
+  useRemoveBuildMutation,
+  useRunsQuery,
+  useCalculationsQuery,
+} = api;

@@ -1,0 +1,48 @@
+/** The server's one error shape. */
+export interface ApiErrorBody {
+  readonly error: {
+    readonly code: string;
+    readonly field: string;
+    readonly message: string;
+    readonly allowed: string;
+  };
+}
+
+/** An answer other than success. A server that cannot be reached throws a TypeError instead. */
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    readonly body: ApiErrorBody,
+  ) {
+    super(`${body.error.message} Allowed: ${body.error.allowed}.`);
+  }
+}
+
+/** How to ask. */
+interface Ask {
+  readonly method?: 'GET' | 'POST' | 'PATCH' | 'PUT' | 'DELETE';
+  readonly body?: unknown;
+}
+
+/** Fetches JSON from our own server. */
+export async function requestJson<T>(path: string, { method = 'GET', body }: Ask = {}): Promise<T> {
+  const response = await fetch(path, {
+    method,
+    ...(body === undefined
+      ? {}
+      : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+  });
+  if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
+  const answer: unknown = await response.json().catch(() => null);
+  throw new ApiError(response.status, isErrorBody(answer) ? answer : plainError(response.status));
+}
+
+function isErrorBody(answer: unknown): answer is ApiErrorBody {
+  return typeof answer === 'object' && answer !== null && 'error' in answer;
+}
+
+function plainError(status: number): ApiErrorBody {
+  return {
+    error: { code: 'no-answer', field: '', message: `The server answered ${status}.`, allowed: 'try again' },
+  };
+}

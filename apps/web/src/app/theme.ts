@@ -1,0 +1,76 @@
+import '@fontsource-variable/atkinson-hyperlegible-mono';
+import '@fontsource-variable/atkinson-hyperlegible-next';
+import { createTheme, type Theme } from '@mui/material/styles';
+import { DAY, LAMP, type Tokens } from './tokens';
+
+declare module '@mui/material/styles' {
+  interface Palette {
+    readonly tokens: Tokens;
+  }
+  interface PaletteOptions {
+    readonly tokens?: Tokens;
+  }
+}
+
+const TEXT_FACE = "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif";
+/** Tables of figures. */
+export const FIGURE_FACE = "'Atkinson Hyperlegible Mono Variable', ui-monospace, monospace";
+
+/** Smallest side of anything a finger must hit. */
+export const TOUCH_PX = 44;
+
+/** Builds the MUI theme for day or lamp. */
+export function themeFor(mode: 'day' | 'lamp'): Theme {
+  const t = mode === 'day' ? DAY : LAMP;
+  return createTheme({
+    palette: {
+      mode: mode === 'day' ? 'light' : 'dark',
+      tokens: t,
+      primary: { main: t.action, contrastText: mode === 'day' ? '#ffffff' : '#0c1716' },
+      secondary: { main: t.glue, contrastText: '#12201f' },
+      error: { main: t.fails },
+      warning: { main: t.close },
+      success: { main: t.holds },
+      background: { default: t.paper, paper: t.sheet },
+      text: { primary: t.ink, secondary: t.soft },
+      divider: t.rule,
+    },
+    shape: { borderRadius: 3 },
+    typography: {
+      fontFamily: TEXT_FACE,
+      fontSize: 15,
+      h1: { fontSize: '1.375rem', fontWeight: 700, lineHeight: 1.25 },
+      h2: { fontSize: '1.125rem', fontWeight: 700, lineHeight: 1.3 },
+      h3: { fontSize: '1rem', fontWeight: 700, lineHeight: 1.35 },
+      body1: { fontSize: '1rem', lineHeight: 1.45 },
+      body2: { fontSize: '0.9375rem', lineHeight: 1.4 },
+      caption: { fontSize: '0.875rem', lineHeight: 1.35 },
+      button: { textTransform: 'none', fontWeight: 600, fontSize: '0.9375rem' },
+    },
+    components: {
+      MuiCssBaseline: {
+        styleOverrides: {
+          body: { fontVariantNumeric: 'tabular-nums' },
+          '@media print': { body: { background: '#fff' } },
+        },
+      },
+      MuiPaper: { defaultProps: { elevation: 0 } },
+      MuiButton: {
+        defaultProps: { disableElevation: true },
+        styleOverrides: { root: { minHeight: TOUCH_PX } },
+      },
+      MuiIconButton: { styleOverrides: { root: { minWidth: TOUCH_PX, minHeight: TOUCH_PX } } },
+      MuiToggleButton: { styleOverrides: { root: { minHeight: TOUCH_PX } } },
+      MuiMenuItem: { styleOverrides: { root: { minHeight: TOUCH_PX } } },
+      MuiInputBase: { styleOverrides: { root: { fontSize: '1rem', minHeight: TOUCH_PX } } },
+      MuiFormHelperText: { styleOverrides: { root: { fontSize: '0.875rem' } } },
+      MuiInputLabel: { styleOverrides: { root: { fontSize: '1rem' } } },
+      MuiButtonBase: {
+        styleOverrides: {
+          root: { '&.Mui-focusVisible': { outline: `3px solid ${t.glue}`, outlineOffset: 2 } },
+        },
+      },
+      MuiTooltip: { styleOverrides: { tooltip: { fontSize: '0.875rem' } } },
+    },
+  });
+}

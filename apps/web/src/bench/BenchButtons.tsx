@@ -1,0 +1,58 @@
+import VolumeOffIcon from '@mui/icons-material/VolumeOff';
+import VolumeUpIcon from '@mui/icons-material/VolumeUp';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+
+const big = { minHeight: 96, fontSize: '1.625rem' } as const;
+
+/** Buttons for a knuckle: back, one huge next, trouble; and the sound. */
+export function BenchButtons({
+  onBack,
+  onNext,
+  onTrouble,
+  canGoBack,
+  last,
+  sounding,
+  onToggleSound,
+}: {
+  readonly onBack: () => void;
+  readonly onNext: () => void;
+  readonly onTrouble: () => void;
+  readonly canGoBack: boolean;
+  readonly last: boolean;
+  readonly sounding: boolean;
+  readonly onToggleSound: () => void;
+}) {
+  return (
+    <Box sx={{ display: 'flex', gap: 1.5, p: 2, flexShrink: 0 }}>
+      <Button
+        variant="outlined"
+        color="inherit"
+        disabled={!canGoBack}
+        onClick={onBack}
+        sx={{ ...big, flex: 1 }}
+      >
+        Back
+      </Button>
+      <Button
+        variant="contained"
+        color="secondary"
+        onClick={onNext}
+        sx={{ ...big, flex: 4, fontSize: '2.25rem' }}
+      >
+        {last ? 'Done – clamped' : 'Done – next'}
+      </Button>
+      <Button variant="outlined" color="error" onClick={onTrouble} sx={{ ...big, flex: 1.2, borderWidth: 2 }}>
+        Trouble
+      </Button>
+      <Button
+        color="inherit"
+        aria-label={sounding ? 'Sound and voice are on. Turn off.' : 'Sound and voice are off. Turn on.'}
+        onClick={onToggleSound}
+        sx={{ ...big, minWidth: 72 }}
+      >
+        {sounding ? <VolumeUpIcon fontSize="large" /> : <VolumeOffIcon fontSize="large" />}
+      </Button>
+    </Box>
+  );
+}

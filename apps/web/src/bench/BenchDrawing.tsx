@@ -1,0 +1,22 @@
+import type { BenchStep } from '@lean-clasp/core';
+import Box from '@mui/material/Box';
+import { PanelDrawing } from '../drawing/PanelDrawing';
+import { useSize } from '../drawing/use-size';
+import type { BenchKit } from './bench-kit';
+
+/** The panel with only what is touched now fully inked. */
+export function BenchDrawing({ kit, step }: { readonly kit: BenchKit; readonly step: BenchStep }) {
+  const [ref, size] = useSize({ width: 700, height: 300 });
+  return (
+    <Box ref={ref} sx={{ flex: 1, minHeight: 160, overflow: 'hidden' }} aria-hidden>
+      <Box sx={{ pointerEvents: 'none' }} inert>
+        <PanelDrawing
+          marks={kit.marks}
+          title={kit.title}
+          size={size}
+          extras={{ dressing: 'plain', focus: { lines: step.lines, clamp: step.clamp } }}
+        />
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,72 @@
+import { type BenchStep, formatClock, type FuseReading } from '@lean-clasp/core';
+import Box from '@mui/material/Box';
+import { FIGURE_FACE } from '../app/theme';
+import { useFormat } from '../quantities/use-format';
+import { instructionWords } from '../words/causes';
+
+/** What comes next, and every fuse that burns. */
+export function BurningList({
+  readings,
+  upcoming,
+}: {
+  readonly readings: readonly FuseReading[];
+  readonly upcoming: readonly BenchStep[];
+}) {
+  const f = useFormat();
+  const burning = readings.filter(({ leftMin }) => leftMin !== null);
+  return (
+    <Box
+      component="section"
+      aria-label="Next and burning"
+      sx={{
+        width: { md: 400 },
+        flexShrink: 0,
+        p: 3,
+        borderLeft: { md: 2 },
+        borderColor: { md: 'divider' },
+        fontSize: '1.25rem',
+        display: 'flex',
+        flexDirection: { xs: 'row', md: 'column' },
+        gap: 3,
+        overflow: 'auto',
+      }}
+    >
+      <Box sx={{ flex: { xs: 1, md: 'none' } }}>
+        <Heading>then</Heading>
+        {upcoming.length === 0 && <Box>that is all</Box>}
+        {upcoming.map((step) => (
+          <Box key={step.index} sx={{ py: 1, borderBottom: 1, borderColor: 'divider' }}>
+            {instructionWords(step.instruction, f)}
+          </Box>
+        ))}
+      </Box>
+      <Box sx={{ flex: { xs: 1, md: 'none' } }}>
+        <Heading>burning</Heading>
+        {burning.length === 0 && <Box>nothing</Box>}
+        {burning.map(({ fuse, leftMin, burnt }) => (
+          <Box
+            key={fuse.line}
+            sx={{ display: 'flex', alignItems: 'center', gap: 1.5, fontFamily: FIGURE_FACE, py: 0.25 }}
+          >
+            <Box sx={{ width: 52 }}>{fuse.label}</Box>
+            <Box
+              aria-hidden
+              sx={(theme) => ({ flex: 1, height: 12, bgcolor: theme.palette.tokens.barGround })}
+            >
+              <Box sx={{ height: '100%', width: `${(1 - burnt) * 100}%`, bgcolor: 'secondary.main' }} />
+            </Box>
+            <Box sx={{ width: 68, textAlign: 'right' }}>{formatClock(leftMin ?? 0)}</Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function Heading({ children }: { readonly children: string }) {
+  return (
+    <Box component="h2" sx={{ m: 0, mb: 0.5, fontSize: '1.25rem', color: 'text.secondary' }}>
+      {children}
+    </Box>
+  );
+}

@@ -1,0 +1,84 @@
+import { formatClock, type FuseReading } from '@lean-clasp/core';
+import Box from '@mui/material/Box';
+
+/** The fuse with the least time left, large enough to be read from two metres. */
+export function ShortestFuse({
+  reading,
+  lateMin,
+  elapsedMin,
+}: {
+  readonly reading: FuseReading | undefined;
+  /** Minutes behind the plan; negative when ahead. */
+  readonly lateMin: number;
+  readonly elapsedMin: number;
+}) {
+  const left = reading?.leftMin ?? null;
+  const out = left !== null && left <= 0;
+  return (
+    <Box
+      component="section"
+      aria-label="Shortest fuse"
+      sx={{ px: 3, pt: 1.5, pb: 2, borderBottom: 2, borderColor: 'divider', flexShrink: 0 }}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'center', columnGap: 4, flexWrap: 'wrap' }}>
+        <Box
+          role="timer"
+          aria-label={left === null ? 'No fuse burning' : `${formatClock(left)} left`}
+          sx={(theme) => ({
+            fontSize: { xs: '5rem', md: '6.5rem' },
+            fontWeight: 800,
+            lineHeight: 1,
+            color: out ? theme.palette.tokens.fails : theme.palette.tokens.glueText,
+          })}
+        >
+          {left === null ? formatClock(elapsedMin) : formatClock(left)}
+        </Box>
+        <Box sx={{ fontSize: '1.5rem' }}>
+          <Box>{fuseWords(reading)}</Box>
+          <Box sx={{ fontSize: '1.25rem', color: 'text.secondary' }}>{paceWords(lateMin)}</Box>
+        </Box>
+      </Box>
+      <FuseBar burnt={reading?.burnt ?? 0} out={out} />
+    </Box>
+  );
+}
+
+function fuseWords(reading: FuseReading | undefined) {
+  if (reading?.leftMin == null) return <>since the start; no line is burning</>;
+  const { state, fuse, leftMin } = reading;
+  const what = state === 'open' ? 'must be closed' : 'must be under full pressure';
+  return leftMin <= 0 ? (
+    <>
+      over: line <strong>{fuse.label}</strong> {what}
+    </>
+  ) : (
+    <>
+      until line <strong>{fuse.label}</strong> {what}
+    </>
+  );
+}
+
+/** Half a minute either way is on plan. */
+const ON_PLAN_MIN = 0.5;
+
+function paceWords(lateMin: number): string {
+  if (Math.abs(lateMin) < ON_PLAN_MIN) return 'on plan';
+  return lateMin > 0 ? `running ${formatClock(lateMin)} late` : `${formatClock(-lateMin)} ahead of plan`;
+}
+
+function FuseBar({ burnt, out }: { readonly burnt: number; readonly out: boolean }) {
+  return (
+    <Box
+      aria-hidden
+      sx={(theme) => ({ mt: 1.5, height: 18, bgcolor: theme.palette.tokens.barGround, position: 'relative' })}
+    >
+      <Box
+        sx={(theme) => ({
+          height: '100%',
+          width: `${(1 - burnt) * 100}%`,
+          bgcolor: out ? theme.palette.tokens.fails : theme.palette.tokens.glue,
+        })}
+      />
+    </Box>
+  );
+}

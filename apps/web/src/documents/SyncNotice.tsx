@@ -1,0 +1,68 @@
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import Snackbar from '@mui/material/Snackbar';
+import { useState } from 'react';
+import { useAppDispatch } from '../app/store';
+import type { OpenDocument } from './documents-slice';
+import { putMineOnTop, takeTheirs } from './sync';
+
+/** Tells when edits are not on the server yet, and asks when they clash with somebody else's. */
+export function SyncNotice({ document }: { readonly document: OpenDocument }) {
+  const dispatch = useAppDispatch();
+  const [unfit, setUnfit] = useState(0);
+  const { id, sync, pending } = document;
+  const count = `${pending.length} ${pending.length === 1 ? 'edit' : 'edits'}`;
+  return (
+    <>
+      {sync.kind === 'conflict' && (
+        <Alert
+          severity="warning"
+          variant="outlined"
+          action={
+            <>
+              <Button
+                color="inherit"
+                onClick={() => {
+                  dispatch(putMineOnTop(id)).then(setUnfit, () => undefined);
+                }}
+              >
+                Put mine on top
+              </Button>
+              <Button color="inherit" onClick={() => void dispatch(takeTheirs(id))}>
+                Take the other
+              </Button>
+            </>
+          }
+        >
+          This was changed in another window meanwhile. Your {count} made here{' '}
+          {pending.length === 1 ? 'is' : 'are'} kept: put them on top of the other version, or drop them.
+        </Alert>
+      )}
+      {sync.kind === 'offline' && (
+        <Alert severity="info" variant="outlined">
+          The server does not answer. Your {count} {pending.length === 1 ? 'is' : 'are'} kept in this browser
+          and will go in by {pending.length === 1 ? 'itself' : 'themselves'}.
+        </Alert>
+      )}
+      {sync.kind === 'refused' && (
+        <Alert
+          severity="error"
+          variant="outlined"
+          action={
+            <Button color="inherit" onClick={() => void dispatch(takeTheirs(id))}>
+              Go back to the last good state
+            </Button>
+          }
+        >
+          {sync.message}
+        </Alert>
+      )}
+      <Snackbar
+        open={unfit > 0}
+        autoHideDuration={8000}
+        onClose={() => setUnfit(0)}
+        message={`${unfit} of those edits no longer ${unfit === 1 ? 'fits' : 'fit'} what the other window left.`}
+      />
+    </>
+  );
+}

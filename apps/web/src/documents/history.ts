@@ -1,0 +1,63 @@
+import type { Operation } from 'rfc6902';
+
+/** One step of change, forward and back. */
+export interface Edit {
+  readonly kind: 'edit' | 'undo' | 'redo';
+  readonly label: string;
+  /** Neighbouring edits of one group are taken back together. */
+  readonly group: string;
+  readonly patch: readonly Operation[];
+  readonly inverse: readonly Operation[];
+}
+
+/** What can be taken back and what can be done again, newest last. */
+export interface Stacks {
+  readonly undo: readonly Edit[];
+  readonly redo: readonly Edit[];
+}
+
+/** Nothing done yet. */
+export const EMPTY_STACKS: Stacks = { undo: [], redo: [] };
+
+/** Stacks after one more logged step. */
+export function pushed({ undo, redo }: Stacks, step: Edit): Stacks {
+  switch (step.kind) {
+    case 'edit':
+      return { undo: [...undo, step], redo: [] };
+    case 'undo':
+      return { undo: undo.slice(0, -1), redo: [...redo, ...undo.slice(-1)] };
+    case 'redo':
+      return { undo: [...undo, ...redo.slice(-1)], redo: redo.slice(0, -1) };
+  }
+}
+
+/** Stacks after a whole log, so that undo goes all the way back even after a reload. */
+export function stacksOf(log: readonly Edit[]): Stacks {
+  return log.reduce(pushed, EMPTY_STACKS);
+}
+
+/** Steps that take the newest group back, in order; empty when there is nothing to take back. */
+export function undoSteps({ undo }: Stacks): Edit[] {
+  const group = undo.at(-1)?.group;
+  const start = undo.findLastIndex((edit) => edit.group !== group) + 1;
+  return undo
+    .slice(start)
+    .reverse()
+    .map(({ label, group: of, patch, inverse }) => ({
+      kind: 'undo',
+      label,
+      group: of,
+      patch: inverse,
+      inverse: patch,
+    }));
+}
+
+/** Steps that do the last undone group again, in order. */
+export function redoSteps({ redo }: Stacks): Edit[] {
+  const group = redo.at(-1)?.group;
+  const start = redo.findLastIndex((edit) => edit.group !== group) + 1;
+  return redo
+    .slice(start)
+    .reverse()
+    .map(({ label, group: of, patch, inverse }) => ({ kind: 'redo', label, group: of, patch, inverse }));
+}

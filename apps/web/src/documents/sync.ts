@@ -1,0 +1,187 @@
+import { nanoid } from '@reduxjs/toolkit';
+import { createPatch } from 'rfc6902';
+import { ApiError, requestJson } from '../api/request';
+import type { AppDispatch, AppThunk, RootState } from '../app/store';
+import {
+  acknowledged,
+  type Body,
+  edited,
+  type OpenDocument,
+  opened,
+  type ServerDocument,
+  syncChanged,
+} from './documents-slice';
+import { type Edit, redoSteps, undoSteps } from './history';
+import { keepPending, keptPending } from './pending-storage';
+
+/** Keystrokes in one field closer than this are one step of undo. */
+const GROUP_WITHIN_MS = 1500;
+/** Wait before an unreachable server is tried again. */
+const RETRY_MS = 2500;
+
+const documentPath = ({ collection, id }: Pick<OpenDocument, 'collection' | 'id'>) =>
+  `/api/${collection}/${id}`;
+
+/** Loads a document and its edit log, then offers what an earlier visit could not send. */
+export function openDocument(collection: OpenDocument['collection'], id: string): AppThunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    if (getState().documents.open[id] !== undefined) return;
+    const path = documentPath({ collection, id });
+    const [document, log] = await Promise.all([
+      requestJson<ServerDocument>(path),
+      requestJson<Edit[]>(`${path}/edits`),
+    ]);
+    const kept = keptPending(id);
+    dispatch(opened({ collection, document, log }));
+    if (kept === null) return;
+    for (const edit of kept.edits) dispatch(edited({ id, edit }));
+    if (kept.revision === document.revision) void dispatch(flush(id));
+    else dispatch(syncChanged({ id, sync: { kind: 'conflict', theirs: document } }));
+  };
+}
+
+interface LastEdit {
+  readonly id: string;
+  readonly label: string;
+  readonly group: string;
+  readonly atMs: number;
+}
+
+/** Remembers the last edit to decide whether the next one belongs to it. */
+function grouping() {
+  let last: LastEdit | undefined;
+  return (id: string, label: string, nowMs: number): string => {
+    const same =
+      last !== undefined && last.id === id && last.label === label && nowMs - last.atMs < GROUP_WITHIN_MS;
+    const group = same && last !== undefined ? last.group : nanoid();
+    last = { id, label, group, atMs: nowMs };
+    return group;
+  };
+}
+
+const groupOf = grouping();
+
+/** Edits a document by a pure function of its body. Does nothing when nothing changes. */
+export function editDocument<B extends Body>(id: string, label: string, change: (body: B) => B): AppThunk {
+  return (dispatch, getState) => {
+    const before = getState().documents.open[id]?.body as B | undefined;
+    if (before === undefined) return;
+    const after = change(before);
+    const patch = createPatch(before, after);
+    if (patch.length === 0) return;
+    dispatch(
+      commit(id, [
+        {
+          kind: 'edit',
+          label,
+          group: groupOf(id, label, Date.now()),
+          patch,
+          inverse: createPatch(after, before),
+        },
+      ]),
+    );
+  };
+}
+
+/** Takes the newest step back. */
+export function undo(id: string): AppThunk {
+  return (dispatch, getState) => {
+    const document = getState().documents.open[id];
+    if (document !== undefined) dispatch(commit(id, undoSteps(document.stacks)));
+  };
+}
+
+/** Does the last undone step again. */
+export function redo(id: string): AppThunk {
+  return (dispatch, getState) => {
+    const document = getState().documents.open[id];
+    if (document !== undefined) dispatch(commit(id, redoSteps(document.stacks)));
+  };
+}
+
+function commit(id: string, steps: readonly Edit[]): AppThunk {
+  return (dispatch, getState) => {
+    for (const edit of steps) dispatch(edited({ id, edit }));
+    keep(id, getState);
+    void dispatch(flush(id));
+  };
+}
+
+function keep(id: string, getState: () => RootState): void {
+  const document = getState().documents.open[id];
+  if (document !== undefined) keepPending(id, { revision: document.revision, edits: document.pending });
+}
+
+/** Documents whose queue is being sent right now. */
+const sending = new Set<string>();
+
+/** Sends pending edits one after another until none is left or something stands in the way. */
+export function flush(id: string): AppThunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    if (sending.has(id)) return;
+    sending.add(id);
+    try {
+      for (;;) {
+        const document = getState().documents.open[id];
+        const edit = document?.pending[0];
+        if (document === undefined || edit === undefined || document.sync.kind === 'conflict') return;
+        const taken = await requestJson<ServerDocument>(documentPath(document), {
+          method: 'PATCH',
+          body: { baseRevision: document.revision, ...edit },
+        });
+        dispatch(acknowledged({ id, revision: taken.revision }));
+        keep(id, getState);
+      }
+    } catch (error) {
+      dispatch(sendFailed(id, error));
+    } finally {
+      sending.delete(id);
+    }
+  };
+}
+
+function sendFailed(id: string, error: unknown): AppThunk {
+  return (dispatch) => {
+    if (!(error instanceof ApiError)) {
+      dispatch(syncChanged({ id, sync: { kind: 'offline' } }));
+      setTimeout(() => void dispatch(flush(id)), RETRY_MS);
+    } else if (error.status === 409) {
+      const { document } = error.body as unknown as { document: ServerDocument };
+      dispatch(syncChanged({ id, sync: { kind: 'conflict', theirs: document } }));
+    } else {
+      dispatch(syncChanged({ id, sync: { kind: 'refused', message: error.message } }));
+    }
+  };
+}
+
+/** Resolves a conflict by putting the pending edits on top of what the server holds; how many did not fit. */
+export function putMineOnTop(id: string): AppThunk<Promise<number>> {
+  return async (dispatch, getState) => {
+    const mine = getState().documents.open[id]?.pending ?? [];
+    await reload(id, dispatch, getState);
+    for (const edit of mine) dispatch(edited({ id, edit }));
+    const unfit = mine.length - (getState().documents.open[id]?.pending.length ?? 0);
+    keep(id, getState);
+    void dispatch(flush(id));
+    return unfit;
+  };
+}
+
+/** Drops the pending edits and shows what the server holds. */
+export function takeTheirs(id: string): AppThunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    await reload(id, dispatch, getState);
+    keep(id, getState);
+  };
+}
+
+async function reload(id: string, dispatch: AppDispatch, getState: () => RootState): Promise<void> {
+  const open = getState().documents.open[id];
+  if (open === undefined) return;
+  const path = documentPath(open);
+  const [document, log] = await Promise.all([
+    requestJson<ServerDocument>(path),
+    requestJson<Edit[]>(`${path}/edits`),
+  ]);
+  dispatch(opened({ collection: open.collection, document, log }));
+}

@@ -1,0 +1,209 @@
+import type { ClampMark, PanelMarks } from '@lean-clasp/core';
+import { useTheme } from '@mui/material/styles';
+import { type KeyboardEvent, type PointerEvent, useState } from 'react';
+import { useFormat } from '../quantities/use-format';
+import type { DrawingExtras } from './PanelDrawing';
+import { Pickable } from './Pickable';
+import { isSelected, useSelection } from './selection';
+import type { Sheet } from './sheet';
+
+/** A clamp that a fix proposes. */
+export interface GhostClamp {
+  readonly xMm: number;
+  readonly side: 'above' | 'below';
+}
+
+/** Class that the pan gesture leaves alone, because it drags a clamp. */
+export const CLAMP_HANDLE_CLASS = 'clamp-handle';
+
+/** Positions snap to this while dragging, and by this with the arrow keys. */
+const STEP_MM = 5;
+const FINE_STEP_MM = 1;
+/** Pixels above the first edge at which numbers stand, and their radius. */
+const HEAD_PX = 34;
+const HEAD_RADIUS = 14;
+
+/** Clamps across the panel: solid above, dashed below, numbered from the first end. */
+export function ClampShapes({
+  marks,
+  sheet,
+  extras,
+}: {
+  readonly marks: PanelMarks;
+  readonly sheet: Sheet;
+  readonly extras: DrawingExtras;
+}) {
+  return (
+    <>
+      {marks.clamps.map((clamp) => (
+        <ClampShape
+          key={clamp.id}
+          clamp={clamp}
+          marks={marks}
+          sheet={sheet}
+          extras={extras}
+          dim={extras.focus !== undefined && extras.focus.clamp !== clamp.number}
+        />
+      ))}
+      {extras.ghosts?.map((ghost) => (
+        <GhostShape key={ghost.xMm} ghost={ghost} marks={marks} sheet={sheet} />
+      ))}
+    </>
+  );
+}
+
+function ClampShape({
+  clamp,
+  marks,
+  sheet,
+  extras,
+  dim,
+}: {
+  readonly clamp: ClampMark;
+  readonly marks: PanelMarks;
+  readonly sheet: Sheet;
+  readonly extras: DrawingExtras;
+  readonly dim: boolean;
+}) {
+  const { tokens } = useTheme().palette;
+  const { length } = useFormat();
+  const { selected } = useSelection();
+  const [dragMm, setDragMm] = useState<number | null>(null);
+  const { onMoveClamp, onRemoveClamp } = extras;
+  const chosen = isSelected(selected, 'clamp', clamp.id);
+  const above = clamp.side === 'above';
+  const colour = clamp.faulty ? tokens.fails : tokens.action;
+  const jaw = Math.max(10, clamp.padWidthMm * sheet.scale);
+  const top = sheet.y(-marks.edgeMm);
+  const bottom = sheet.y(marks.widthMm + marks.edgeMm);
+
+  const along = (event: PointerEvent<SVGGElement>): number => {
+    const matrix = event.currentTarget.ownerSVGElement?.getScreenCTM();
+    const px = matrix == null ? event.clientX : (event.clientX - matrix.e) / matrix.a;
+    const mm = Math.round((px - sheet.left) / sheet.scale / STEP_MM) * STEP_MM;
+    return Math.min(marks.lengthMm, Math.max(0, mm));
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === 'Delete' && onRemoveClamp !== undefined) onRemoveClamp(clamp.id);
+    const direction = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
+    if (direction === 0 || onMoveClamp === undefined) return;
+    event.preventDefault();
+    const step = event.shiftKey ? FINE_STEP_MM : STEP_MM;
+    onMoveClamp(clamp.id, Math.min(marks.lengthMm, Math.max(0, clamp.xMm + direction * step)));
+  };
+
+  return (
+    <Pickable
+      what={{ kind: 'clamp', id: clamp.id }}
+      label={`Clamp ${clamp.number}, ${clamp.side}, at ${length(clamp.xMm)}${clamp.faulty ? ', does not do' : ''}`}
+      opacity={dim ? 0.25 : 1}
+      transform={`translate(${sheet.x(dragMm ?? clamp.xMm)} 0)`}
+      style={{ touchAction: onMoveClamp === undefined ? undefined : 'none' }}
+      onKeyDown={onKeyDown}
+      onPointerDown={(event) => {
+        if (onMoveClamp === undefined) return;
+        event.currentTarget.setPointerCapture(event.pointerId);
+        setDragMm(clamp.xMm);
+      }}
+      onPointerMove={(event) => {
+        if (dragMm !== null) setDragMm(along(event));
+      }}
+      onPointerUp={() => {
+        if (dragMm !== null && dragMm !== clamp.xMm) onMoveClamp?.(clamp.id, dragMm);
+        setDragMm(null);
+      }}
+      onPointerCancel={() => setDragMm(null)}
+    >
+      <g className={CLAMP_HANDLE_CLASS} stroke={colour} fill={colour}>
+        <rect
+          className={CLAMP_HANDLE_CLASS}
+          x={-Math.max(12, jaw / 2)}
+          y={top - HEAD_PX - HEAD_RADIUS}
+          width={Math.max(24, jaw)}
+          height={bottom - top + HEAD_PX + HEAD_RADIUS + 26}
+          fill="transparent"
+          stroke="none"
+        />
+        <line
+          className={CLAMP_HANDLE_CLASS}
+          y1={top}
+          y2={bottom + 20}
+          strokeWidth={chosen ? 8 : 5}
+          strokeDasharray={above ? undefined : '9 7'}
+          opacity={above ? 1 : 0.75}
+        />
+        {[top - 9, bottom].map((y) => (
+          <rect key={y} className={CLAMP_HANDLE_CLASS} x={-jaw / 2} y={y} width={jaw} height={9} />
+        ))}
+        <line
+          className={CLAMP_HANDLE_CLASS}
+          x1={-12}
+          x2={12}
+          y1={bottom + 22}
+          y2={bottom + 22}
+          strokeWidth={5}
+        />
+        <circle
+          className={CLAMP_HANDLE_CLASS}
+          cy={top - HEAD_PX}
+          r={HEAD_RADIUS}
+          fill={above ? colour : tokens.sheet}
+          strokeWidth={chosen ? 4 : 2}
+        />
+        <text
+          className={CLAMP_HANDLE_CLASS}
+          y={top - HEAD_PX + 5}
+          textAnchor="middle"
+          fontSize={15}
+          fontWeight={700}
+          stroke="none"
+          fill={above ? tokens.sheet : colour}
+        >
+          {clamp.number}
+        </text>
+      </g>
+      {dragMm !== null && (
+        <text y={bottom + 42} textAnchor="middle" fontSize={14} fill={tokens.ink}>
+          {length(dragMm)}
+        </text>
+      )}
+    </Pickable>
+  );
+}
+
+function GhostShape({
+  ghost,
+  marks,
+  sheet,
+}: {
+  readonly ghost: GhostClamp;
+  readonly marks: PanelMarks;
+  readonly sheet: Sheet;
+}) {
+  const { tokens } = useTheme().palette;
+  const top = sheet.y(-marks.edgeMm);
+  const bottom = sheet.y(marks.widthMm + marks.edgeMm);
+  return (
+    <g
+      transform={`translate(${sheet.x(ghost.xMm)} 0)`}
+      stroke={tokens.glueText}
+      fill="none"
+      strokeWidth={3}
+      strokeDasharray="2 6"
+      aria-hidden
+    >
+      <line y1={top} y2={bottom + 20} />
+      <circle cy={top - HEAD_PX} r={HEAD_RADIUS} />
+      <text
+        y={top - HEAD_PX + 5}
+        textAnchor="middle"
+        fontSize={15}
+        fontWeight={700}
+        fill={tokens.glueText}
+        stroke="none"
+      >
+        +
+      </text>
+    </g>
+  );
+}

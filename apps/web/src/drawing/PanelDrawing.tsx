@@ -1,0 +1,136 @@
+import type { PanelMarks } from '@lean-clasp/core';
+import { useTheme } from '@mui/material/styles';
+import { FIGURE_FACE } from '../app/theme';
+import { useFormat } from '../quantities/use-format';
+import { BoardShapes } from './BoardShapes';
+import { ClampShapes, type GhostClamp } from './ClampShapes';
+import { LineShapes } from './LineShapes';
+import { rulerTicks, type Sheet, sheetFor } from './sheet';
+import type { Size } from './use-size';
+
+/** What a step wants to see on the panel. */
+export type Dressing = 'plain' | 'gaps' | 'glue' | 'order' | 'pressure';
+
+/** What the drawing shows on top of the panel itself. */
+export interface DrawingExtras {
+  readonly dressing: Dressing;
+  /** Text beside a line at the right edge, by line index: gap, grams, order. */
+  readonly lineNotes?: readonly (string | null)[];
+  readonly ghosts?: readonly GhostClamp[];
+  /** When given, only these are inked fully: bench mode shows what is touched now. */
+  readonly focus?: { readonly lines: readonly number[]; readonly clamp: number | null };
+  readonly onMoveClamp?: ((id: string, xMm: number) => void) | undefined;
+  readonly onRemoveClamp?: ((id: string) => void) | undefined;
+}
+
+/** Plan view of an edge-glued panel, to scale. */
+export function PanelDrawing({
+  marks,
+  title,
+  size,
+  extras,
+}: {
+  readonly marks: PanelMarks;
+  readonly title: string;
+  readonly size: Size;
+  readonly extras: DrawingExtras;
+}) {
+  const sheet = sheetFor(marks, size);
+  const showClamps =
+    extras.dressing === 'pressure' || extras.dressing === 'order' || extras.focus !== undefined;
+  return (
+    <svg
+      width={size.width}
+      height={sheet.height}
+      viewBox={`0 0 ${size.width} ${sheet.height}`}
+      role="group"
+      aria-label={`${title}, drawn to scale`}
+      style={{ display: 'block', touchAction: 'manipulation' }}
+    >
+      <Ruler marks={marks} sheet={sheet} />
+      <Edges marks={marks} sheet={sheet} />
+      <BoardShapes marks={marks} sheet={sheet} focus={extras.focus} />
+      <LineShapes marks={marks} sheet={sheet} extras={extras} />
+      <TrimLines marks={marks} sheet={sheet} />
+      {showClamps && <Cauls marks={marks} sheet={sheet} />}
+      {showClamps && <ClampShapes marks={marks} sheet={sheet} extras={extras} />}
+    </svg>
+  );
+}
+
+interface Part {
+  readonly marks: PanelMarks;
+  readonly sheet: Sheet;
+}
+
+function Ruler({ marks, sheet }: Part) {
+  const { tokens } = useTheme().palette;
+  const { system } = useFormat();
+  const y = 26;
+  return (
+    <g stroke={tokens.soft} fill={tokens.soft} fontSize={14} fontFamily={FIGURE_FACE} aria-hidden>
+      <line x1={sheet.x(0)} x2={sheet.x(marks.lengthMm)} y1={y} y2={y} />
+      {rulerTicks(marks.lengthMm, sheet.scale, system).map(({ mm, label }) => (
+        <g key={mm} transform={`translate(${sheet.x(mm)} ${y})`}>
+          <line y2={label === null ? 5 : 9} />
+          {label !== null && (
+            <text y={-6} textAnchor="middle" stroke="none">
+              {label}
+            </text>
+          )}
+        </g>
+      ))}
+    </g>
+  );
+}
+
+function Edges({ marks, sheet }: Part) {
+  const { tokens } = useTheme().palette;
+  if (marks.edgeMm === 0) return null;
+  const height = marks.edgeMm * sheet.scale;
+  const along =
+    marks.edgeKind === 'battens'
+      ? [{ x: 0, width: marks.lengthMm }]
+      : marks.clamps.map(({ xMm, padWidthMm }) => ({ x: xMm - padWidthMm / 2, width: padWidthMm }));
+  return (
+    <g fill={tokens.actionTint} stroke={tokens.action} aria-hidden>
+      {along.flatMap(({ x, width }) =>
+        [-marks.edgeMm, marks.widthMm].map((y) => (
+          <rect key={`${x} ${y}`} x={sheet.x(x)} y={sheet.y(y)} width={width * sheet.scale} height={height} />
+        )),
+      )}
+    </g>
+  );
+}
+
+/** Width at which cauls are drawn. */
+const CAUL_MM = 40;
+
+function Cauls({ marks, sheet }: Part) {
+  const { tokens } = useTheme().palette;
+  return (
+    <g fill="none" stroke={tokens.soft} strokeDasharray="2 3" aria-hidden>
+      {marks.caulsAtMm.map((x) => (
+        <rect
+          key={x}
+          x={sheet.x(x - CAUL_MM / 2)}
+          y={sheet.y(0) - 4}
+          width={CAUL_MM * sheet.scale}
+          height={marks.widthMm * sheet.scale + 8}
+        />
+      ))}
+    </g>
+  );
+}
+
+function TrimLines({ marks, sheet }: Part) {
+  const { tokens } = useTheme().palette;
+  if (marks.trimMm === 0) return null;
+  return (
+    <g stroke={tokens.fails} strokeDasharray="6 4" aria-hidden>
+      {[marks.trimMm, marks.lengthMm - marks.trimMm].map((x) => (
+        <line key={x} x1={sheet.x(x)} x2={sheet.x(x)} y1={sheet.y(0)} y2={sheet.y(marks.widthMm)} />
+      ))}
+    </g>
+  );
+}

@@ -1,0 +1,67 @@
+import { MM_PER_INCH, type PanelMarks, type UnitSystem } from '@lean-clasp/core';
+import type { Size } from './use-size';
+
+/** How millimetres of a panel land on pixels of the sheet. */
+export interface Sheet {
+  readonly scale: number;
+  /** Pixel of x = 0 and of the first clamped edge. */
+  readonly left: number;
+  readonly top: number;
+  readonly width: number;
+  readonly height: number;
+  readonly x: (mm: number) => number;
+  readonly y: (mm: number) => number;
+}
+
+/** Room around the panel for labels, ruler, clamp heads and handles, in pixels. */
+export const ROOM = Object.freeze({ left: 74, right: 84, top: 92, bottom: 44 });
+
+/** Fits a panel into an area, keeping its proportions. */
+export function sheetFor({ lengthMm, widthMm, edgeMm }: PanelMarks, { width, height }: Size): Sheet {
+  const spanMm = widthMm + 2 * edgeMm;
+  const freeWidth = Math.max(80, width - ROOM.left - ROOM.right);
+  const freeHeight = Math.max(60, height - ROOM.top - ROOM.bottom);
+  const scale = Math.min(freeWidth / lengthMm, freeHeight / spanMm);
+  const left = ROOM.left + (freeWidth - lengthMm * scale) / 2;
+  const top = ROOM.top + edgeMm * scale;
+  return {
+    scale,
+    left,
+    top,
+    width,
+    height: ROOM.top + spanMm * scale + ROOM.bottom,
+    x: (mm) => left + mm * scale,
+    y: (mm) => top + mm * scale,
+  };
+}
+
+/** Ticks of a ruler: positions in mm, with a label on the major ones. */
+export interface Tick {
+  readonly mm: number;
+  readonly label: string | null;
+}
+
+const METRIC_STEPS_MM = [10, 20, 50, 100, 200, 500, 1000];
+const INCH_STEPS = [1, 2, 3, 6, 12, 24, 48];
+/** Closest that two labels may stand, in pixels. */
+const LEAST_LABEL_GAP = 84;
+/** Minor ticks to a major one. */
+const MINOR = 5;
+
+/** Ruler ticks over a length, as dense as they can be read. */
+export function rulerTicks(lengthMm: number, scale: number, system: UnitSystem): Tick[] {
+  const steps = system === 'metric' ? METRIC_STEPS_MM : INCH_STEPS.map((inches) => inches * MM_PER_INCH);
+  const major = steps.find((step) => step * scale >= LEAST_LABEL_GAP) ?? steps.at(-1) ?? lengthMm;
+  const minor = system === 'metric' ? major / MINOR : major / (major > 12 * MM_PER_INCH ? 4 : 6);
+  const count = Math.floor(lengthMm / minor + 1e-9);
+  const perMajor = Math.round(major / minor);
+  return Array.from({ length: count + 1 }, (_, i) => ({
+    mm: i * minor,
+    label:
+      i % perMajor === 0
+        ? system === 'metric'
+          ? String(Math.round(i * minor))
+          : `${Math.round((i * minor) / MM_PER_INCH)}″`
+        : null,
+  }));
+}

@@ -1,0 +1,164 @@
+import CalculateIcon from '@mui/icons-material/CalculateOutlined';
+import HandymanIcon from '@mui/icons-material/HandymanOutlined';
+import LightModeIcon from '@mui/icons-material/LightModeOutlined';
+import MenuBookIcon from '@mui/icons-material/MenuBookOutlined';
+import NightlightIcon from '@mui/icons-material/NightlightOutlined';
+import ScheduleIcon from '@mui/icons-material/ScheduleOutlined';
+import StraightenIcon from '@mui/icons-material/StraightenOutlined';
+import TableRowsIcon from '@mui/icons-material/TableRowsOutlined';
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import type { ComponentType, ReactNode } from 'react';
+import { NavLink, Outlet, useNavigation } from 'react-router';
+import { preferred } from '../app/preferences';
+import { useAppDispatch, useAppSelector } from '../app/store';
+import { ShortcutHelp } from './ShortcutHelp';
+
+const RAIL_PX = 84;
+
+interface Place {
+  readonly to: string;
+  readonly name: string;
+  readonly Icon: ComponentType;
+}
+
+const PLACES: readonly Place[] = [
+  { to: '/', name: 'Today', Icon: ScheduleIcon },
+  { to: '/builds', name: 'Builds', Icon: TableRowsIcon },
+  { to: '/shop', name: 'Shop', Icon: HandymanIcon },
+  { to: '/logbook', name: 'Logbook', Icon: MenuBookIcon },
+  { to: '/sums', name: 'Sums', Icon: CalculateIcon },
+];
+
+const railItem = {
+  display: 'flex',
+  flexDirection: 'column',
+  alignItems: 'center',
+  justifyContent: 'center',
+  gap: 0.5,
+  minHeight: 64,
+  width: '100%',
+  fontSize: '0.875rem',
+  fontFamily: 'inherit',
+  textDecoration: 'none',
+  borderLeft: '4px solid transparent',
+  pr: '4px',
+} as const;
+
+/** The five places along the left edge around whichever screen is open. */
+export function Frame() {
+  const moving = useNavigation().state !== 'idle';
+  return (
+    <Box sx={{ display: 'flex', height: '100dvh', overflow: 'hidden' }}>
+      <Box
+        component="a"
+        href="#content"
+        sx={{
+          position: 'absolute',
+          left: -9999,
+          '&:focus': { left: 8, top: 8, zIndex: 10, bgcolor: 'background.paper', p: 1 },
+        }}
+      >
+        Skip to the content
+      </Box>
+      <Rail />
+      <Box
+        component="main"
+        id="content"
+        tabIndex={-1}
+        aria-busy={moving}
+        sx={{ flex: 1, minWidth: 0, overflow: 'auto', outline: 'none', bgcolor: 'background.default' }}
+      >
+        <Outlet />
+      </Box>
+      <ShortcutHelp />
+    </Box>
+  );
+}
+
+function Rail() {
+  return (
+    <Box
+      component="header"
+      className="no-print"
+      sx={(theme) => ({
+        width: RAIL_PX,
+        flexShrink: 0,
+        display: 'flex',
+        flexDirection: 'column',
+        bgcolor: theme.palette.tokens.rail,
+        color: theme.palette.tokens.railText,
+      })}
+    >
+      <Box
+        aria-hidden
+        sx={{ color: 'secondary.main', fontWeight: 800, fontSize: '1.25rem', textAlign: 'center', py: 1.5 }}
+      >
+        LC
+      </Box>
+      <Box component="nav" aria-label="Places" sx={{ flex: 1 }}>
+        {PLACES.map(({ to, name, Icon }) => (
+          <ButtonBase
+            key={to}
+            component={NavLink}
+            to={to}
+            end={to === '/'}
+            sx={{
+              ...railItem,
+              '&.active': {
+                borderLeftColor: 'secondary.main',
+                bgcolor: 'rgb(255 255 255 / 0.09)',
+                fontWeight: 700,
+              },
+            }}
+          >
+            <Icon />
+            {name}
+          </ButtonBase>
+        ))}
+      </Box>
+      <Preferences />
+    </Box>
+  );
+}
+
+function Preferences() {
+  const dispatch = useAppDispatch();
+  const { units, theme } = useAppSelector((state) => state.preferences);
+  const metric = units === 'metric';
+  const day = theme === 'day';
+  return (
+    <>
+      <RailButton
+        label={`Units: ${metric ? 'millimetres' : 'inches'}. Change.`}
+        onClick={() => dispatch(preferred({ units: metric ? 'imperial' : 'metric' }))}
+      >
+        <StraightenIcon />
+        {metric ? 'mm' : 'inches'}
+      </RailButton>
+      <RailButton
+        label={`Theme: ${day ? 'day' : 'lamp'}. Change.`}
+        onClick={() => dispatch(preferred({ theme: day ? 'lamp' : 'day' }))}
+      >
+        {day ? <LightModeIcon /> : <NightlightIcon />}
+        {day ? 'day' : 'lamp'}
+      </RailButton>
+    </>
+  );
+}
+
+function RailButton({
+  label,
+  onClick,
+  children,
+}: {
+  readonly label: string;
+  readonly onClick: () => void;
+  readonly children: ReactNode;
+}) {
+  return (
+    <ButtonBase aria-label={label} onClick={onClick} sx={railItem}>
+      {children}
+    </ButtonBase>
+  );
+}

@@ -1,0 +1,58 @@
+import { formatClock, type RunDocument } from '@lean-clasp/core';
+import Box from '@mui/material/Box';
+import { useTheme } from '@mui/material/styles';
+import dayjs from 'dayjs';
+import { Bar, BarChart, CartesianGrid, Legend, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
+import { handsOnMinutes } from './run-figures';
+
+/** Hands-on minutes of the newest finished glue-ups, planned beside taken, oldest first. */
+export function PaceChart({ runs }: { readonly runs: readonly RunDocument[] }) {
+  const { tokens } = useTheme().palette;
+  const bars = runs
+    .filter((run) => handsOnMinutes(run) !== null)
+    .slice(0, SHOWN)
+    .reverse()
+    .map((run) => ({
+      when: dayjs(run.startedAtMs).format('D MMM'),
+      planned: run.promise.handsOnMin,
+      taken: handsOnMinutes(run),
+      gave: run.promise.windowMin,
+    }));
+  if (bars.length === 0) return null;
+  return (
+    <Box sx={{ height: 260, maxWidth: 760 }} role="img" aria-label={barsInWords(bars)}>
+      <ResponsiveContainer width="100%" height="100%">
+        <BarChart data={bars} margin={{ left: 4, right: 8, top: 8 }}>
+          <CartesianGrid stroke={tokens.rule} vertical={false} />
+          <XAxis dataKey="when" stroke={tokens.ink} fontSize={14} />
+          <YAxis
+            stroke={tokens.ink}
+            fontSize={14}
+            width={64}
+            label={{ value: 'minutes', angle: -90, position: 'insideLeft', fill: tokens.soft }}
+          />
+          <Tooltip
+            formatter={(value) => formatClock(Number(value))}
+            contentStyle={{ background: tokens.sheet, border: `1px solid ${tokens.rule}`, color: tokens.ink }}
+          />
+          <Legend />
+          <Bar dataKey="planned" name="planned" fill={tokens.action} isAnimationActive={false} />
+          <Bar dataKey="taken" name="taken" fill={tokens.glue} isAnimationActive={false} />
+          <Bar dataKey="gave" name="the glue gave" fill={tokens.soft} isAnimationActive={false} />
+        </BarChart>
+      </ResponsiveContainer>
+    </Box>
+  );
+}
+
+/** Most glue-ups on the chart. */
+const SHOWN = 12;
+
+function barsInWords(bars: readonly { when: string; planned: number; taken: number | null }[]): string {
+  return `Hands-on time: ${bars
+    .map(
+      ({ when, planned, taken }) =>
+        `${when} planned ${formatClock(planned)}, took ${formatClock(taken ?? 0)}`,
+    )
+    .join('; ')}`;
+}

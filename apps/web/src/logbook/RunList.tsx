@@ -1,0 +1,73 @@
+import { findAdhesive, formatClock, type RunDocument } from '@lean-clasp/core';
+import Link from '@mui/material/Link';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import { Link as RouterLink } from 'react-router';
+import { instantWords } from '../bench/release';
+import { useNow } from '../bench/use-now';
+import { useFormat } from '../quantities/use-format';
+import { handsOnMinutes } from './run-figures';
+
+const STATE_WORDS: Readonly<Record<RunDocument['state'], string>> = {
+  running: 'running',
+  clamped: 'clamped',
+  abandoned: 'given up',
+};
+
+/** Glue-ups, newest first, each leading to its record. */
+export function RunList({
+  runs,
+  wide = false,
+}: {
+  readonly runs: readonly RunDocument[];
+  readonly wide?: boolean;
+}) {
+  const now = useNow(false);
+  const f = useFormat();
+  return (
+    <Table size="small">
+      <TableHead>
+        <TableRow>
+          <TableCell>begun</TableCell>
+          {wide && <TableCell>build</TableCell>}
+          {wide && <TableCell>glue</TableCell>}
+          <TableCell align="right">planned</TableCell>
+          <TableCell align="right">took</TableCell>
+          {wide && <TableCell align="right">off flat</TableCell>}
+          <TableCell>came out</TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
+        {runs.map((run) => {
+          const minutes = handsOnMinutes(run);
+          return (
+            <TableRow key={run.id}>
+              <TableCell>
+                <Link
+                  component={RouterLink}
+                  to={run.state === 'running' ? `/bench/${run.id}` : `/logbook/${run.id}`}
+                  sx={{ display: 'inline-block', py: 1.25 }}
+                >
+                  {instantWords(run.startedAtMs, now)}
+                </Link>
+              </TableCell>
+              {wide && <TableCell>{run.buildName}</TableCell>}
+              {wide && <TableCell>{findAdhesive(run.promise.adhesive).name}</TableCell>}
+              <TableCell align="right">{formatClock(run.promise.handsOnMin)}</TableCell>
+              <TableCell align="right">{minutes === null ? '—' : formatClock(minutes)}</TableCell>
+              {wide && (
+                <TableCell align="right">
+                  {run.record.flatnessMm === null ? '—' : f.fine(run.record.flatnessMm)}
+                </TableCell>
+              )}
+              <TableCell>{run.record.squeezeOut ?? STATE_WORDS[run.state]}</TableCell>
+            </TableRow>
+          );
+        })}
+      </TableBody>
+    </Table>
+  );
+}

@@ -1,0 +1,11 @@
+import type { RunDocument } from '@lean-clasp/core';
+
+const MS_PER_MIN = 60_000;
+
+/** Minutes from the first bead to the last step done; null while running or given up. */
+export function handsOnMinutes({
+  startedAtMs,
+  clampedAtMs,
+}: Pick<RunDocument, 'startedAtMs' | 'clampedAtMs'>): number | null {
+  return clampedAtMs === null ? null : (clampedAtMs - startedAtMs) / MS_PER_MIN;
+}

@@ -1,0 +1,41 @@
+import { formatLength, formatScaled, scaledNumber, scaledUnit, type UnitSystem } from '@lean-clasp/core';
+import { useMemo } from 'react';
+import { useAppSelector } from '../app/store';
+
+/** Prints core values in the person's own units. */
+export interface Format {
+  readonly system: UnitSystem;
+  /** Sizes measured with a tape. */
+  readonly length: (mm: number) => string;
+  /** Amounts measured with feelers. */
+  readonly fine: (mm: number) => string;
+  readonly pressure: (mpa: number) => string;
+  readonly pressureNumber: (mpa: number) => string;
+  readonly pressureUnit: string;
+  readonly force: (n: number) => string;
+  readonly temperature: (c: number) => string;
+  readonly volume: (ml: number) => string;
+  readonly mass: (g: number) => string;
+}
+
+/** Makes the printers for a unit system. */
+export function formatFor(system: UnitSystem): Format {
+  return {
+    system,
+    length: (mm) => formatLength(mm, system),
+    fine: (mm) => formatLength(mm, system, true),
+    pressure: (mpa) => formatScaled(mpa, 'pressure', system),
+    pressureNumber: (mpa) => scaledNumber(mpa, 'pressure', system),
+    pressureUnit: scaledUnit('pressure', system),
+    force: (n) => formatScaled(n, 'force', system),
+    temperature: (c) => formatScaled(c, 'temperature', system),
+    volume: (ml) => formatScaled(ml, 'volume', system),
+    mass: (g) => formatScaled(g, 'mass', system),
+  };
+}
+
+/** The printers for whatever units the person has chosen. */
+export function useFormat(): Format {
+  const system = useAppSelector((state) => state.preferences.units);
+  return useMemo(() => formatFor(system), [system]);
+}

@@ -1,0 +1,147 @@
+import { findClampKind, LIMITS, listClampKinds, type RackLot, type ShopDocument } from '@lean-clasp/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { Section } from '../frame/Page';
+import { Choice } from '../parts/Choice';
+import { FieldRow } from '../parts/FieldRow';
+import { LengthField, NumberField, ScaledField } from '../quantities/fields';
+import { useFormat } from '../quantities/use-format';
+import { makeId } from '../workspace/edits';
+import { changed, useEditShop } from './use-edit-shop';
+
+const PANEL_KINDS = listClampKinds()
+  .filter(({ spansPanels }) => spansPanels)
+  .map(({ id, name }) => ({ value: id, name }));
+
+const NEW_LOT: Omit<RackLot, 'id'> = {
+  kind: 'parallel-jaw',
+  count: 2,
+  maxOpeningMm: 600,
+  forceN: null,
+  padWidthMm: 45,
+  padHeightMm: 95,
+};
+
+/** Clamps by lots of equals, and pairs of cauls. */
+export function RackSection({ shop }: { readonly shop: ShopDocument }) {
+  const edit = useEditShop();
+  return (
+    <Section
+      title="Clamps and cauls"
+      aside={
+        <Button
+          onClick={() =>
+            edit('Clamps added', (before) => ({
+              ...before,
+              rack: [...before.rack, { ...NEW_LOT, id: makeId() }],
+            }))
+          }
+        >
+          Add clamps
+        </Button>
+      }
+    >
+      {shop.rack.length === 0 && (
+        <Typography sx={{ mb: 2 }}>
+          The rack is empty: no plan can place a clamp. Add what hangs on your wall.
+        </Typography>
+      )}
+      {shop.rack.map((lot) => (
+        <LotFields key={lot.id} lot={lot} />
+      ))}
+      <NumberField
+        label="Pairs of cauls"
+        whole
+        value={shop.caulPairs}
+        bounds={LIMITS.cauls}
+        onChange={(caulPairs) => caulPairs !== null && edit('Cauls', (before) => ({ ...before, caulPairs }))}
+        width={140}
+      />
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5, maxWidth: 760 }}>
+        Your own pull: press a bathroom scale between the jaws with a lever of known ratio, pull as hard as
+        you do at the bench, and type the reading in. Without it a figure typical of the kind is used, ± 30 %
+        [judgement].
+      </Typography>
+    </Section>
+  );
+}
+
+function LotFields({ lot }: { readonly lot: RackLot }) {
+  const edit = useEditShop();
+  const f = useFormat();
+  const kind = findClampKind(lot.kind);
+  const set = (label: string, change: Partial<RackLot>) =>
+    edit(`${label}, ${kind.name}`, (before) => ({ ...before, rack: changed(before.rack, lot.id, change) }));
+  return (
+    <Box
+      sx={{ borderBottom: 1, borderColor: 'divider', mb: 2 }}
+      role="group"
+      aria-label={`Lot of ${kind.name}s`}
+    >
+      <FieldRow>
+        <Choice
+          label="Kind"
+          value={lot.kind}
+          options={PANEL_KINDS}
+          onChange={(id) => {
+            const { padWidthMm, padHeightMm } = findClampKind(id);
+            set('Kind', { kind: id, padWidthMm, padHeightMm });
+          }}
+          width={210}
+        />
+        <NumberField
+          label="How many"
+          whole
+          value={lot.count}
+          bounds={LIMITS.clampCount}
+          onChange={(count) => count !== null && set('How many', { count })}
+          width={110}
+        />
+        <LengthField
+          label="Opens to"
+          value={lot.maxOpeningMm}
+          bounds={LIMITS.clampOpeningMm}
+          onChange={(maxOpeningMm) => maxOpeningMm !== null && set('Opens to', { maxOpeningMm })}
+          width={130}
+        />
+        <ScaledField
+          label="Pull, measured"
+          quantity="force"
+          optional
+          value={lot.forceN}
+          bounds={LIMITS.clampForceN}
+          hint={kind.forceN === null ? '' : `empty: ${f.force(kind.forceN)}, typical`}
+          onChange={(forceN) => set('Pull', { forceN })}
+          width={170}
+        />
+        <LengthField
+          label="Jaw width"
+          value={lot.padWidthMm}
+          bounds={LIMITS.padSideMm}
+          onChange={(padWidthMm) => padWidthMm !== null && set('Jaw width', { padWidthMm })}
+          width={116}
+        />
+        <LengthField
+          label="Jaw height"
+          value={lot.padHeightMm}
+          bounds={LIMITS.padSideMm}
+          onChange={(padHeightMm) => padHeightMm !== null && set('Jaw height', { padHeightMm })}
+          width={116}
+        />
+        <Button
+          color="error"
+          aria-label={`Remove the lot of ${kind.name}s`}
+          onClick={() =>
+            edit('Clamps removed', (before) => ({
+              ...before,
+              rack: before.rack.filter(({ id }) => id !== lot.id),
+            }))
+          }
+        >
+          Remove
+        </Button>
+      </FieldRow>
+    </Box>
+  );
+}

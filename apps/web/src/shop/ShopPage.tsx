@@ -1,0 +1,34 @@
+import type { ShopDocument } from '@lean-clasp/core';
+import Typography from '@mui/material/Typography';
+import { SyncNotice } from '../documents/SyncNotice';
+import { useDocument } from '../documents/use-document';
+import { Loading } from '../frame/Loading';
+import { Page } from '../frame/Page';
+import { AirSection } from './AirSection';
+import { PeopleSection } from './PeopleSection';
+import { RackSection } from './RackSection';
+import { ShelfSection } from './ShelfSection';
+import { SHOP_ID } from './shop-id';
+
+/** The shop: what it has and how it is. Every plan reads it. */
+export function ShopPage() {
+  const state = useDocument('shops', SHOP_ID);
+  if (state.kind === 'opening') return <Loading what="Opening the shop" />;
+  if (state.kind === 'failed') {
+    return (
+      <Page title="Shop">
+        <Typography color="error">{state.message}</Typography>
+      </Page>
+    );
+  }
+  const shop = state.document.body as ShopDocument;
+  return (
+    <Page title={shop.name} intro="Clamps, glue, air and hands. Every plan reads this; every edit is kept.">
+      <SyncNotice document={state.document} />
+      <RackSection shop={shop} />
+      <ShelfSection shop={shop} />
+      <AirSection shop={shop} />
+      <PeopleSection shop={shop} />
+    </Page>
+  );
+}

@@ -1,0 +1,86 @@
+import type { Bounds } from '@lean-clasp/core';
+import { Choice } from '../parts/Choice';
+import { LengthField, NumberField, ScaledField } from '../quantities/fields';
+import {
+  ADHESIVE_OPTIONS,
+  CLAMP_OPTIONS,
+  CUT_OPTIONS,
+  METHOD_OPTIONS,
+  SPECIES_OPTIONS,
+} from '../words/catalogue';
+import { labelOf } from './labels';
+
+const CHOICES: Readonly<Record<string, readonly { readonly value: string; readonly name: string }[]>> = {
+  species: SPECIES_OPTIONS,
+  adhesive: ADHESIVE_OPTIONS,
+  clampKind: CLAMP_OPTIONS,
+  method: METHOD_OPTIONS,
+  cut: CUT_OPTIONS,
+  faces: [
+    { value: '1', name: 'one' },
+    { value: '2', name: 'both' },
+  ],
+};
+
+/** Where a schema says nothing, a field takes any number that fits on a page. */
+const ANY: Bounds = { min: -1e6, max: 1e6, unit: '' };
+
+/** One input of a sum, by its name and schema: a choice from a catalogue, or a quantity in the person's unit. */
+export function SumField({
+  field,
+  schema,
+  optional,
+  value,
+  onChange,
+}: {
+  readonly field: string;
+  readonly schema: unknown;
+  readonly optional: boolean;
+  readonly value: unknown;
+  readonly onChange: (value: unknown) => void;
+}) {
+  const label = labelOf(field);
+  const choices = CHOICES[field];
+  if (choices !== undefined) {
+    const many = Array.isArray(value);
+    return (
+      <Choice
+        label={label}
+        value={String(many ? value[0] : (value ?? ''))}
+        options={optional ? [{ value: '', name: 'not said' }, ...choices] : choices}
+        onChange={(text) =>
+          onChange(many ? [text] : field === 'faces' ? Number(text) : text === '' ? undefined : text)
+        }
+        width={230}
+      />
+    );
+  }
+  const common = {
+    label,
+    value: typeof value === 'number' ? value : null,
+    bounds: boundsOf(schema),
+    onChange,
+    optional,
+    width: 180,
+  };
+  if (/Mm$/.test(field)) return <LengthField {...common} />;
+  if (field === 'tempC') return <ScaledField {...common} quantity="temperature" />;
+  if (/N$/.test(field)) return <ScaledField {...common} quantity="force" />;
+  if (field === 'areaMm2') {
+    return (
+      <NumberField
+        {...common}
+        unit="cm²"
+        value={common.value === null ? null : common.value / 100}
+        bounds={{ min: common.bounds.min / 100, max: common.bounds.max / 100, unit: 'cm²' }}
+        onChange={(cm2) => onChange(cm2 === null ? null : cm2 * 100)}
+      />
+    );
+  }
+  return <NumberField {...common} unit={/Pct$/.test(field) ? '%' : ''} whole={field === 'hands'} />;
+}
+
+function boundsOf(schema: unknown): Bounds {
+  const { minimum, maximum } = (schema ?? {}) as { minimum?: number; maximum?: number };
+  return { min: minimum ?? ANY.min, max: maximum ?? ANY.max, unit: '' };
+}

@@ -1,0 +1,52 @@
+/** Names of the sums in the shop's words. */
+export const SUM_TITLES: Readonly<Record<string, string>> = {
+  emc: 'Moisture in this air',
+  movement: 'Seasonal movement',
+  cup: 'Cup of a board',
+  'adhesive-window': 'Working time of a glue',
+  spread: 'Glue and spreading time',
+  'clamp-need': 'How many clamps',
+};
+
+const FIELD_LABELS: Readonly<Record<string, string>> = {
+  tempC: 'Temperature',
+  rhPct: 'Humidity',
+  emcPct: 'Wood settles at',
+  species: 'Species',
+  widthMm: 'Width',
+  cut: 'Cut',
+  mcFromPct: 'Moisture now',
+  mcToPct: 'Moisture later',
+  changeMm: 'Change of width',
+  ringRadiusMm: 'Ring radius',
+  sagittaMm: 'Cup (+ bark face hollow)',
+  adhesive: 'Glue',
+  faces: 'Wetted faces',
+  mcPct: 'Moisture of the wood',
+  areaMm2: 'Area',
+  lengthMm: 'Length',
+  heightMm: 'Height of the line',
+  method: 'Spread with',
+  hands: 'Pairs of hands',
+  clampKind: 'Kind of clamp',
+  clampForceN: 'Pull of one clamp',
+  openMin: 'Open time',
+  closedMin: 'Closed assembly time',
+  totalMin: 'In all, to full pressure',
+  clampMin: 'In clamps',
+  machineMin: 'Before it meets a plane',
+  fullCureMin: 'Full strength after',
+  refused: 'Refused',
+  volumeMl: 'Glue',
+  massG: 'Mass of glue',
+  minutes: 'Spreading takes',
+  batches: 'Cups',
+  targetMPa: 'Pressure wanted',
+  forceN: 'Force in all',
+  clamps: 'Clamps',
+  maxSpacingMm: 'Greatest spacing',
+  padAreaMm2: 'Pad to each clamp, at least',
+};
+
+/** A field's name in words; one that nobody worded shows itself. */
+export const labelOf = (field: string): string => FIELD_LABELS[field] ?? field;

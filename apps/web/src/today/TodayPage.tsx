@@ -1,0 +1,162 @@
+import { equilibriumMoisturePct, type RunDocument, type ShopDocument } from '@lean-clasp/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import { Link as RouterLink } from 'react-router';
+import { useBuildsQuery, useRunsQuery } from '../api/api';
+import { instantWords, releaseOf } from '../bench/release';
+import { useNow } from '../bench/use-now';
+import { useDocument } from '../documents/use-document';
+import { Page, Section } from '../frame/Page';
+import { useFormat } from '../quantities/use-format';
+import { SHOP_ID } from '../shop/shop-id';
+
+/** Glue-ups older than this are no longer waiting for anything. */
+const RECENT_DAYS = 3;
+
+/** Today: what is in clamps, what the air is like, what was worked on last. */
+export function TodayPage() {
+  const now = useNow(true);
+  return (
+    <Page title="Today" intro={dayjs(now).format('dddd, D MMMM YYYY')}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '3fr 2fr' }, columnGap: 5 }}>
+        <Box>
+          <InClamps now={now} />
+          <LatestBuilds />
+        </Box>
+        <Air />
+      </Box>
+    </Page>
+  );
+}
+
+function InClamps({ now }: { readonly now: number }) {
+  const { data: runs } = useRunsQuery();
+  const recent = (runs ?? []).filter(
+    (run) => run.state !== 'abandoned' && dayjs(now).diff(run.startedAtMs, 'day') < RECENT_DAYS,
+  );
+  return (
+    <Section title="In clamps">
+      {runs !== undefined && recent.length === 0 && (
+        <Typography>
+          Nothing is in clamps. After a glue-up, this says when each clamp may come off and when the wood may
+          meet a plane.
+        </Typography>
+      )}
+      {recent.map((run) => (
+        <RunLine key={run.id} run={run} now={now} />
+      ))}
+    </Section>
+  );
+}
+
+function RunLine({ run, now }: { readonly run: RunDocument; readonly now: number }) {
+  const { clampsOffMs, machineMs } = releaseOf(run);
+  const words =
+    run.state === 'running'
+      ? 'running now'
+      : clampsOffMs !== null && now < clampsOffMs
+        ? `clamps off ${instantWords(clampsOffMs, now)}`
+        : machineMs !== null && now < machineMs
+          ? `clamps may come off; plane it from ${instantWords(machineMs, now)}`
+          : 'cured enough to work';
+  return (
+    <Box
+      sx={{
+        display: 'flex',
+        gap: 2,
+        alignItems: 'baseline',
+        minHeight: 44,
+        borderBottom: 1,
+        borderColor: 'divider',
+      }}
+    >
+      <Link
+        component={RouterLink}
+        to={run.state === 'running' ? `/bench/${run.id}` : `/logbook/${run.id}`}
+        sx={{ fontWeight: 700, py: 1.25 }}
+      >
+        {run.buildName}
+      </Link>
+      <span>{words}</span>
+    </Box>
+  );
+}
+
+function LatestBuilds() {
+  const { data: builds } = useBuildsQuery();
+  return (
+    <Section
+      title="Worked on last"
+      aside={
+        <Button component={RouterLink} to="/builds/new" variant="contained">
+          New build
+        </Button>
+      }
+    >
+      {builds?.length === 0 && <Typography>No build yet. A panel takes eight answers to set up.</Typography>}
+      {builds?.slice(0, 5).map(({ id, body }) => (
+        <Box
+          key={id}
+          sx={{
+            display: 'flex',
+            gap: 2,
+            alignItems: 'baseline',
+            minHeight: 44,
+            borderBottom: 1,
+            borderColor: 'divider',
+          }}
+        >
+          <Link component={RouterLink} to={`/builds/${id}/fit`} sx={{ fontWeight: 700, py: 1.25 }}>
+            {body.name}
+          </Link>
+          <Box component="span" sx={{ color: 'text.secondary' }}>
+            {body.project}
+          </Box>
+        </Box>
+      ))}
+    </Section>
+  );
+}
+
+function Air() {
+  const state = useDocument('shops', SHOP_ID);
+  const f = useFormat();
+  if (state.kind !== 'open') {
+    return state.kind === 'failed' ? <Typography color="error">{state.message}</Typography> : null;
+  }
+  const { climate, hours } = state.document.body as ShopDocument;
+  return (
+    <Section
+      title="Air in the shop"
+      aside={
+        <Button component={RouterLink} to="/shop">
+          Change
+        </Button>
+      }
+    >
+      <Typography sx={{ fontSize: '1.75rem', fontWeight: 700 }}>
+        {f.temperature(climate.tempC)}, {Math.round(climate.rhPct)} %
+      </Typography>
+      <Typography sx={{ mb: 2 }}>
+        Wood left here settles at {equilibriumMoisturePct(climate.tempC, climate.rhPct).toFixed(1)} %
+        moisture. Typed in by hand under Shop.
+      </Typography>
+      {hours.length > 0 && (
+        <>
+          <Typography variant="h3">Through the day, as a rule</Typography>
+          {hours.map((hour) => (
+            <Box key={hour.hour} sx={{ display: 'flex', gap: 2 }}>
+              <Box sx={{ width: 60 }}>{String(hour.hour).padStart(2, '0')}:00</Box>
+              <Box>
+                {f.temperature(hour.tempC)}, {hour.rhPct} %
+              </Box>
+            </Box>
+          ))}
+        </>
+      )}
+    </Section>
+  );
+}

@@ -1,0 +1,74 @@
+import { type Fix } from '@lean-clasp/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useAppDispatch } from '../app/store';
+import { editDocument } from '../documents/sync';
+import { useSelection } from '../drawing/selection';
+import { useFormat } from '../quantities/use-format';
+import { useOpenBuild } from '../workspace/open-build';
+import { changeWords } from '../words/causes';
+import { figureWords } from './figures';
+import { StateMark } from './state-mark';
+
+/** Proposed edits with their computed effect; one press applies, one key takes it back. */
+export function FixList({
+  fixes,
+  onApplied,
+}: {
+  readonly fixes: readonly Fix[];
+  readonly onApplied?: (() => void) | undefined;
+}) {
+  return (
+    <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0, display: 'grid', gap: 1 }}>
+      {fixes.map((fix) => (
+        <FixItem key={fix.change.code + JSON.stringify(fix.change.values)} fix={fix} onApplied={onApplied} />
+      ))}
+    </Box>
+  );
+}
+
+function FixItem({ fix, onApplied }: { readonly fix: Fix; readonly onApplied?: (() => void) | undefined }) {
+  const f = useFormat();
+  const dispatch = useAppDispatch();
+  const { id } = useOpenBuild();
+  const { showGhost } = useSelection();
+  const words = changeWords(fix.change, f);
+  return (
+    <Box
+      component="li"
+      onMouseEnter={() => showGhost(fix)}
+      onMouseLeave={() => showGhost(null)}
+      onFocus={() => showGhost(fix)}
+      onBlur={() => showGhost(null)}
+      sx={(theme) => ({
+        display: 'flex',
+        alignItems: 'center',
+        gap: 2,
+        p: 1,
+        pl: 1.5,
+        bgcolor: theme.palette.tokens.actionTint,
+        borderLeft: `4px solid ${theme.palette.tokens.action}`,
+      })}
+    >
+      <Box sx={{ flex: 1 }}>
+        <Typography sx={{ fontWeight: 600 }}>{words}</Typography>
+        <Typography variant="body2">
+          {figureWords(fix.before, fix.before.figure, f)} → {figureWords(fix.after, fix.after.figure, f)}{' '}
+          <StateMark state={fix.after.state} />
+        </Typography>
+      </Box>
+      <Button
+        variant="contained"
+        aria-label={`Do it: ${words}`}
+        onClick={() => {
+          showGhost(null);
+          dispatch(editDocument(id, words, () => fix.build));
+          onApplied?.();
+        }}
+      >
+        Do it
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,117 @@
+import { type Aspect, ASPECTS, type Verdict } from '@lean-clasp/core';
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import { useTheme } from '@mui/material/styles';
+import { useState } from 'react';
+import { usePlan } from '../planner/plan-context';
+import { useFormat } from '../quantities/use-format';
+import { causeWords } from '../words/causes';
+import { againstWords, ASPECT_NAMES, figureWords } from './figures';
+import { StateMark, stateColour, stateWord } from './state-mark';
+import { VerdictDetail } from './VerdictDetail';
+
+/** The four verdicts along the bottom edge; each opens to its fixes and to how its figure was got. */
+export function VerdictStrip({ onApplied }: { readonly onApplied?: () => void }) {
+  const { plan } = usePlan();
+  const [open, setOpen] = useState<Aspect | null>(null);
+  if (plan === null) return <Box sx={{ minHeight: 96, borderTop: 2, borderColor: 'text.primary' }} />;
+  return (
+    <Box component="section" aria-label="Verdicts" className="no-print" sx={{ flexShrink: 0 }}>
+      {open !== null && (
+        <VerdictDetail verdict={plan.verdicts[open]} onClose={() => setOpen(null)} onApplied={onApplied} />
+      )}
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: { xs: 'repeat(2, minmax(0, 1fr))', md: 'repeat(4, minmax(0, 1fr))' },
+          borderTop: 2,
+          borderColor: 'text.primary',
+          bgcolor: 'background.paper',
+        }}
+      >
+        {ASPECTS.map((aspect) => (
+          <VerdictCell
+            key={aspect}
+            verdict={plan.verdicts[aspect]}
+            open={open === aspect}
+            onToggle={() => setOpen(open === aspect ? null : aspect)}
+          />
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function VerdictCell({
+  verdict,
+  open,
+  onToggle,
+}: {
+  readonly verdict: Verdict;
+  readonly open: boolean;
+  readonly onToggle: () => void;
+}) {
+  const f = useFormat();
+  const name = ASPECT_NAMES[verdict.aspect];
+  const figure = figureWords(verdict, verdict.figure, f);
+  const against = againstWords(verdict, f);
+  const cause = causeWords(verdict.cause, f);
+  return (
+    <ButtonBase
+      onClick={onToggle}
+      aria-expanded={open}
+      aria-label={`${name} ${stateWord(verdict.state)}: ${figure} ${against}; ${cause}. Fixes and how.`}
+      data-verdict={verdict.aspect}
+      data-state={verdict.state}
+      sx={{
+        display: 'block',
+        textAlign: 'left',
+        px: 2,
+        py: 1,
+        minHeight: 96,
+        borderRight: 1,
+        borderBottom: { xs: 1, md: 0 },
+        borderColor: 'divider',
+        bgcolor: open ? 'action.hover' : undefined,
+      }}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+        <StateMark state={verdict.state} />
+        <Box component="span" sx={{ fontWeight: 700, flex: 1 }}>
+          {name}
+        </Box>
+        <Bar verdict={verdict} />
+      </Box>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }}>
+        <Box component="span" sx={{ fontSize: '1.5rem', fontWeight: 700, lineHeight: 1.3 }}>
+          {figure}
+        </Box>
+        <Box component="span" sx={{ fontSize: '0.9375rem', color: 'text.secondary' }}>
+          {against}
+        </Box>
+      </Box>
+      <Box sx={{ fontSize: '0.9375rem', color: 'text.secondary', lineHeight: 1.3 }}>{cause}</Box>
+    </ButtonBase>
+  );
+}
+
+const BAR = { width: 104, height: 10 };
+
+/** From nothing to comfortable, with the limit marked in the middle. */
+function Bar({ verdict: { barShare, state } }: { readonly verdict: Verdict }) {
+  const { tokens } = useTheme().palette;
+  return (
+    <svg width={BAR.width} height={BAR.height + 6} aria-hidden>
+      <rect y={3} {...BAR} fill={tokens.barGround} />
+      <rect y={3} width={BAR.width * barShare} height={BAR.height} fill={stateColour(state, tokens)} />
+      <line
+        x1={BAR.width / 2}
+        x2={BAR.width / 2}
+        y1={0}
+        y2={BAR.height + 6}
+        stroke={tokens.ink}
+        strokeWidth={2}
+      />
+    </svg>
+  );
+}

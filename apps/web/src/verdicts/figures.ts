@@ -1,0 +1,38 @@
+import { type Aspect, formatClock, type Verdict } from '@lean-clasp/core';
+import type { Format } from '../quantities/use-format';
+
+/** Names of the four verdicts. */
+export const ASPECT_NAMES: Readonly<Record<Aspect, string>> = {
+  inTime: 'In time',
+  tight: 'Tight',
+  square: 'Square',
+  flat: 'Flat',
+};
+
+/** A figure in the person's units; a dash where there is none to give. */
+export function figureWords({ kind }: Pick<Verdict, 'kind'>, value: number | null, f: Format): string {
+  if (value === null) return '—';
+  switch (kind) {
+    case 'minutes':
+      return formatClock(value);
+    case 'pressure':
+      return f.pressure(value);
+    case 'fine-length':
+      return f.fine(value);
+  }
+}
+
+/** What the figure is measured against, in a few words. */
+export function againstWords(verdict: Verdict, f: Format): string {
+  const limit = figureWords(verdict, verdict.against, f);
+  switch (verdict.aspect) {
+    case 'inTime':
+      return verdict.figure === null ? 'refused' : `spare of ${limit}`;
+    case 'tight':
+      return `lowest, wants ${limit}`;
+    case 'square':
+      return `over the width, of ${limit}`;
+    case 'flat':
+      return verdict.figure === null ? 'would pop' : `off flat, of ${limit}`;
+  }
+}

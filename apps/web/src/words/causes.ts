@@ -1,0 +1,143 @@
+import { findAdhesive, findClampKind, type Finding, formatClock } from '@lean-clasp/core';
+import type { Format } from '../quantities/use-format';
+import { type Say, sayFrom } from './values';
+
+const WINDOW_WORDS: Readonly<Record<string, string>> = {
+  open: 'open time',
+  closed: 'closed assembly time',
+  total: 'assembly time',
+};
+
+const SERVICE_WORDS: Readonly<Record<string, string>> = {
+  dry: 'dry rooms',
+  damp: 'damp rooms',
+  exterior: 'weather',
+  wet: 'water',
+};
+
+const HELD_WORDS: Readonly<Record<string, string>> = {
+  bars: 'bars on both faces',
+  cauls: 'cauls',
+  'bars+cauls': 'bars on both faces and cauls',
+};
+
+const percent = (share: number) => `${Math.round(share * 100)} %`;
+
+/** Sentences for what limits a verdict. */
+const CAUSES: Readonly<Record<string, Say>> = {
+  'too-cold': ({ n }, f) =>
+    `${f.temperature(n('tempC'))} is below ${f.temperature(n('minTempC'))}: this glue forms no sound line`,
+  'near-cold-limit': ({ n }, f) =>
+    `${f.temperature(n('tempC'))} is close to the coldest it stands, ${f.temperature(n('minTempC'))}`,
+  'window-missed': ({ s, n }) =>
+    `${s('line')} takes ${formatClock(n('usedMin'))} of ${formatClock(n('windowMin'))} ${WINDOW_WORDS[s('window')] ?? ''}`,
+  'tightest-window': ({ s, n }) =>
+    `${s('line')} uses ${formatClock(n('usedMin'))} of ${formatClock(n('windowMin'))} ${WINDOW_WORDS[s('window')] ?? ''}`,
+  'wood-too-wet': ({ n }) =>
+    `wood at ${n('mcPct').toFixed(1)} % moisture, this glue wants no more than ${n('maxPct')} %`,
+  'wood-very-dry': ({ n }) =>
+    `wood at ${n('mcPct').toFixed(1)} % moisture drinks the film; ${n('minPct')} % is the least`,
+  'oily-wood': () => 'oily wood: wipe or plane it within hours of gluing',
+  'resinous-wood': () => 'resinous wood: glue freshly planed faces',
+  'service-too-hard': ({ s }) =>
+    `made for ${SERVICE_WORDS[s('rated')] ?? s('rated')}, the piece has to stand ${SERVICE_WORDS[s('wanted')] ?? s('wanted')}`,
+  'no-clamps': () => 'no clamps placed yet',
+  'clamp-too-short': ({ n }, f) =>
+    `clamp ${n('clamp')} opens ${f.length(n('opensMm'))}, the work needs ${f.length(n('neededMm'))}`,
+  'not-enough-on-rack': ({ n }) => `${n('placed')} placed of a kind of which the rack holds ${n('have')}`,
+  'clamp-off-end': ({ n }, f) =>
+    `clamp ${n('clamp')} at ${f.length(n('atMm'))} hangs off the end of the panel`,
+  'jaw-crushes': ({ n }, f) =>
+    `the jaw of clamp ${n('clamp')} bites at ${f.pressure(n('padMPa'))}, the wood bears ${f.pressure(n('crushMPa'))}`,
+  'gap-back-to-plane': ({ s, n }, f) =>
+    `${s('line')} is open ${f.fine(n('gapMm'))}; closing it eats ${f.force(n('forceN'))}: back to the plane`,
+  'gap-costs-pull': ({ s, n }, f) =>
+    `${s('line')} is open ${f.fine(n('gapMm'))}; closing it takes ${f.force(n('forceN'))} of ${f.force(n('totalN'))}`,
+  'pull-off-middle-third': ({ n }, f) =>
+    `pull ${f.fine(n('offsetMm'))} off mid-thickness; past ${f.fine(n('kernMm'))} the far face opens`,
+  'more-than-needed': ({ s, n }, f) =>
+    `${s('line')} gets ${f.pressure(n('meanMPa'))}, more than ${f.pressure(n('highMPa'))} only squeezes glue out`,
+  'line-under-pressed': ({ s, n }, f) => `${s('line')} at ${f.length(n('atMm'))}: under-pressed`,
+  'line-light': ({ s, n }, f) => `${s('line')} at ${f.length(n('atMm'))}: light`,
+  'line-pressed': ({ s, n }, f) => `least on ${s('line')}, at ${f.length(n('atMm'))}`,
+  'ends-trimmed-later': ({ n }, f) =>
+    `up to ${f.fine(n('rawMm'))} sawn off with the ${f.length(n('trimMm'))} left long`,
+  'ends-stopped': () => 'ends held by a stop',
+  'ends-free': () => 'boards can creep past each other: no end stop',
+  'lengths-differ': () => 'boards differ in length',
+  'diagonals-differ': () => 'dry-fit diagonals differ',
+  'panel-pops': ({ n }) =>
+    `nothing holds it: it would pop out of plane at ${percent(1 / n('loadShare'))} of this pull`,
+  'panel-near-popping': ({ n }) =>
+    `nothing holds it, and the pull is ${percent(n('loadShare'))} of what pops it`,
+  'held-from-popping': ({ n, s }) =>
+    `free, it would pop (${n('loadShare').toFixed(1)} × its limit); held by ${HELD_WORDS[s('heldBy')] ?? s('heldBy')}`,
+  'bow-from-pull': () => 'bow from a pull off mid-thickness',
+  'faces-not-flush': () => 'steps between neighbouring faces',
+  'moisture-cup': () => 'cup as the moisture changes through the year',
+  'boards-bowed': () => 'bow read at the dry fit',
+  'boards-twisted': () => 'twist read at the dry fit',
+};
+
+/** What a proposed edit does. */
+const CHANGES: Readonly<Record<string, Say>> = {
+  'add-clamps': ({ n, s }) =>
+    `${n('count') === 1 ? 'One more' : `${n('count')} more`} ${clampName(s('kind'), n('count'))}`,
+  'use-clamps': ({ n, s }, f) =>
+    `${n('count')} ${clampName(s('kind'), n('count'))} instead, ${f.force(n('forceN'))} each`,
+  'space-evenly': () => 'Space the clamps evenly',
+  'use-glue': ({ s }) =>
+    `${findAdhesive(s('adhesive')).name}${s('onShelf') === 'yes' ? '' : ' (not on the shelf)'}`,
+  'one-more-pair': ({ n }) => `One more pair of hands, ${n('crew')} in all`,
+  'wet-both-faces': () => 'Wet both faces',
+  'wet-one-face': () => 'Wet one face only',
+  'other-hour': ({ n }, f) => `Glue up at ${n('hour')}:00 (${f.temperature(n('tempC'))}, ${n('rhPct')} %)`,
+  'bars-both-faces': () => 'Bars touching both faces, in turn',
+  'add-cauls': ({ n }) => `${n('pairs')} pairs of cauls across`,
+  'use-blocks': ({ n }, f) => `Blocks of ${f.length(n('thicknessMm'))} under the jaws`,
+  'use-battens': ({ n }, f) => `Battens of ${f.length(n('thicknessMm'))} along both edges`,
+  'ease-pull': ({ n }) => `Pull the clamps to ${n('pullPct')} % only`,
+  'end-stops': () => 'Push the ends against a stop',
+  'leave-long': ({ n }, f) => `Leave ${f.length(n('trimMm'))} at each end to saw off`,
+  'centre-pull': ({ n }, f) => `Pack the bars: pull within ${f.fine(n('offsetMm'))} of mid-thickness`,
+  'preset-clamps': () => 'Open and lay out the clamps beforehand',
+  'alternate-hearts': () => 'Turn the boards heart up and down in turn',
+  'hold-in-use': () => 'Hold it flat in use: breadboard ends or battens',
+};
+
+/** What to do at the bench. */
+const INSTRUCTIONS: Readonly<Record<string, Say>> = {
+  'do-spread': ({ s }) => `Spread ${s('line')}`,
+  'do-close': ({ s }) => `Close ${s('line')}`,
+  'do-caul': ({ n }) => `Cauls, pair ${n('pair')}`,
+  'do-set-clamp': ({ n }) => `Clamp ${n('clamp')} on`,
+  'do-tighten': ({ n }) => `Clamp ${n('clamp')} to full pull`,
+  'do-check': () => 'Check while it moves',
+};
+
+/** The detail under an instruction. */
+const DETAILS: Readonly<Record<string, Say>> = {
+  'do-spread': ({ s, n }, f) =>
+    `${n('faces') === 2 ? 'both edges' : `edge of board ${s('board')}`}, about ${f.mass(n('massG'))}, full film to both ends`,
+  'do-close': ({ s }) => `bring board ${s('board')} down, rub along, ends flush`,
+  'do-caul': ({ n }) => `film under them, snug only – pair ${n('pair')} of ${n('pairs')}`,
+  'do-set-clamp': ({ s, n }, f) =>
+    `${s('side')}, at ${f.length(n('atMm'))}, light; pull through mid-thickness`,
+  'do-tighten': ({ s, n }, f) => `${s('side')}, at ${f.length(n('atMm'))}, to ${f.force(n('forceN'))}`,
+  'do-check': ({ n }, f) => `even squeeze-out, straightedge across (${f.fine(n('flatMm'))}), ends in line`,
+};
+
+/** A kind of clamp, in the plural where there are several. */
+export function clampName(kind: string, count: number): string {
+  const { name } = findClampKind(kind);
+  return count === 1 ? name : `${name}s`;
+}
+
+/** The limiting cause of a verdict, or any finding, in plain words. */
+export const causeWords = (finding: Finding, f: Format) => sayFrom(CAUSES, finding, f);
+/** A proposed edit in plain words. */
+export const changeWords = (finding: Finding, f: Format) => sayFrom(CHANGES, finding, f);
+/** A bench step in a few words, for reading at two metres and for speaking. */
+export const instructionWords = (finding: Finding, f: Format) => sayFrom(INSTRUCTIONS, finding, f);
+/** The detail of a bench step. */
+export const detailWords = (finding: Finding, f: Format) => sayFrom(DETAILS, finding, f);

@@ -1,0 +1,123 @@
+import { type Finding, formatClock } from '@lean-clasp/core';
+import type { Format } from '../quantities/use-format';
+import { type Values, valuesOf } from './values';
+
+/** How a figure was got: the rule in words, the numbers put into it, where it comes from and how far it holds. */
+export interface Working {
+  readonly title: string;
+  readonly rule: string;
+  readonly inputs: readonly (readonly [name: string, value: string])[];
+  readonly source: string;
+}
+
+type Explain = (values: Values, f: Format, finding: Finding) => Working;
+
+const two = (value: number) => value.toFixed(2);
+
+const PART_NAMES: Readonly<Record<string, string>> = {
+  'bow-from-pull': 'bow from a pull off mid-thickness',
+  'faces-not-flush': 'steps between faces',
+  'moisture-cup': 'cup through the year',
+  'boards-bowed': 'bow read at the dry fit, after curing',
+  'boards-twisted': 'twist read at the dry fit, after curing',
+  'ends-stopped': 'creep against a stop',
+  'ends-free': 'creep without a stop',
+  'lengths-differ': 'difference in board length',
+  'diagonals-differ': 'from the dry-fit diagonals',
+};
+
+function parts(finding: Finding, f: Format): [string, string][] {
+  return Object.entries(finding.values).flatMap(([code, mm]) => {
+    const name = PART_NAMES[code];
+    return name === undefined ? [] : [[name, f.fine(Number(mm))]];
+  });
+}
+
+const EXPLANATIONS: Readonly<Record<string, Explain>> = {
+  'how-window': ({ n, s }, f) => ({
+    title: `Window: ${s('window')} time at the unfavourable end, ${formatClock(n('windowMin'))}`,
+    rule: 'Open time = label time × film^0.7 × √(reference drying ÷ today’s drying) × absorption, kept between 0.4 and 2.2 times the label. Closed time does not evaporate: only temperature, moisture and absorption move it, 0.7 to 1.3 times. Resins: half the time for every 10 °C warmer.',
+    inputs: [
+      ['label open time', `${n('openRefLowMin')}–${n('openRefHighMin')} min`],
+      ['label total time', `${n('totalRefLowMin')}–${n('totalRefHighMin')} min`],
+      ['air', `${f.temperature(n('tempC'))}, ${n('rhPct')} %`],
+      ['wood moisture', `${n('mcPct').toFixed(1)} %`],
+      ['open factor', two(n('openFactor'))],
+      ['closed factor', two(n('closedFactor'))],
+    ],
+    source:
+      'Label times: typical published sheets of the family; your bottle’s label wins. Climate: judgement, shape from physics.',
+  }),
+  'how-time-used': ({ n, s }) => ({
+    title: `Work on ${s('line')}: ${formatClock(n('usedMin'))}`,
+    rule: 'Spreading, placing, cauls, clamps and the second pass, laid end to end for each pair of hands; the line burns from its first bead until the last clamp is at full pull.',
+    inputs: [
+      ['pairs of hands', String(n('crew'))],
+      ['clamps', String(n('clamps'))],
+      ['spreading one line', formatClock(n('spreadMin'))],
+      ['your pace', `× ${two(n('paceFactor'))}`],
+      ['whole session', formatClock(n('handsOnMin'))],
+    ],
+    source:
+      'Minutes for each move: judgement for one practised person. The logbook shows how near they were.',
+  }),
+  'how-target': ({ n }, f) => ({
+    title: `Pressure wanted: ${f.pressure(n('lowMPa'))} to ${f.pressure(n('highMPa'))}`,
+    rule: 'Water-borne glue wants a thin line, and dense wood gives less: up to specific gravity 0.42 0.7–1.0 MPa, up to 0.58 0.9–1.2, above 1.2–1.7. Where woods differ the softer sets it. Resins want contact only.',
+    inputs: [['specific gravity of the softer wood', two(n('sg'))]],
+    source: 'Density-matched shop practice; see docs/models.md.',
+  }),
+  'how-mean-pressure': ({ n }, f) => ({
+    title: `Mean pressure: ${f.pressure(n('meanMPa'))}`,
+    rule: 'Sum of the clamp forces ÷ (length of the line × its height). Every line carries the whole force.',
+    inputs: [
+      ['all clamps', f.force(n('totalN'))],
+      ['line', `${f.length(n('lengthMm'))} × ${f.length(n('heightMm'))}`],
+      ['clamps with a typical force', `${n('typical')} (± ${n('spreadPct')} %)`],
+    ],
+    source: 'Statics. Typical forces by kind are judgement; measure your own and enter them under Shop.',
+  }),
+  'how-lowest-pressure': ({ n, s }, f) => ({
+    title: `Lowest on ${s('line')}: ${f.pressure(n('minMPa'))}`,
+    rule: 'Each clamp’s push spreads through the wood as a bell whose width grows with the distance from jaw to line; the bells add up, and free ends get less than gaps between clamps.',
+    inputs: [
+      ['jaw to line, nearer edge', f.length(n('depthMm'))],
+      ['mean', f.pressure(n('meanMPa'))],
+      ['highest', f.pressure(n('maxMPa'))],
+    ],
+    source:
+      'Closed form fitted to fine-mesh finite elements; ± 8 % of the mean for three boards or more. See docs/models.md.',
+  }),
+  'how-square': ({ n, s }, f, finding) => ({
+    title: `Ends out of square: ${f.fine(n('figureMm'))} over the width`,
+    rule: 'Creep of the boards + difference in length + what the dry-fit diagonals say ((d₁² − d₂²) ÷ 4·length), less what is left long and sawn off.',
+    inputs: [
+      ...parts(finding, f),
+      ['left long at each end', f.length(n('trimMm'))],
+      ['diagonals read', s('diagonalsRead')],
+    ],
+    source: 'Geometry; creep with and without stops is judgement.',
+  }),
+  'how-strut': ({ n, s }, f) => ({
+    title: `Load across the panel: ${two(n('loadShare'))} of what pops it`,
+    rule: 'A flat panel pressed edge to edge is a strut across the grain: it pops at π² × cross-grain stiffness × thickness³ ÷ (12 × width²) unless bars touch both faces or cauls hold it.',
+    inputs: [
+      ['pull per length', `${two(n('lineLoadNPerMm'))} N/mm`],
+      ['pops at', `${two(n('bucklingNPerMm'))} N/mm`],
+      ['thickness, width', `${f.length(n('thicknessMm'))}, ${f.length(n('widthMm'))}`],
+      ['held by', s('heldBy')],
+    ],
+    source: 'Euler strut, pinned edges (the worst case).',
+  }),
+  'how-flat': (_values, f, finding) => ({
+    title: 'Out of flat, part by part',
+    rule: 'The unfavourable ends of every part added up.',
+    inputs: parts(finding, f),
+    source: 'Cup: stress-free map of the rings. Steps and what stays after curing: judgement.',
+  }),
+};
+
+/** Opens a working up; undefined for a code that nobody has explained. */
+export function workingOf(finding: Finding, f: Format): Working | undefined {
+  return EXPLANATIONS[finding.code]?.(valuesOf(finding), f, finding);
+}

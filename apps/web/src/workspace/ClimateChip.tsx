@@ -1,0 +1,81 @@
+import Button from '@mui/material/Button';
+import Popover from '@mui/material/Popover';
+import Box from '@mui/material/Box';
+import { equilibriumMoisturePct, LIMITS } from '@lean-clasp/core';
+import { useState } from 'react';
+import { FIGURE_FACE } from '../app/theme';
+import { FieldRow } from '../parts/FieldRow';
+import { Tick } from '../parts/Tick';
+import { NumberField, ScaledField } from '../quantities/fields';
+import { useFormat } from '../quantities/use-format';
+import { useOpenBuild } from './open-build';
+
+/** Look of the figures in the header. */
+export const chipStyle = {
+  fontFamily: FIGURE_FACE,
+  color: 'text.primary',
+  borderColor: 'divider',
+  fontWeight: 500,
+};
+
+/** The air of this glue-up: the shop's, or one set for this build alone. */
+export function ClimateChip() {
+  const { build, shop, edit } = useOpenBuild();
+  const f = useFormat();
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null);
+  const climate = build.climate ?? shop.climate;
+  const emc = equilibriumMoisturePct(climate.tempC, climate.rhPct);
+  const set = (change: Partial<typeof climate>) =>
+    edit('Air', (before) => ({ ...before, climate: { ...(before.climate ?? shop.climate), ...change } }));
+  return (
+    <>
+      <Button
+        variant="outlined"
+        sx={chipStyle}
+        onClick={(event) => setAnchor(event.currentTarget)}
+        aria-haspopup="dialog"
+      >
+        {f.temperature(climate.tempC)} · {Math.round(climate.rhPct)} % · wood {emc.toFixed(1)} %
+      </Button>
+      <Popover
+        open={anchor !== null}
+        anchorEl={anchor}
+        onClose={() => setAnchor(null)}
+        anchorOrigin={{ vertical: 'bottom', horizontal: 'left' }}
+        slotProps={{ paper: { role: 'dialog', 'aria-label': 'Air', variant: 'outlined' } }}
+      >
+        <Box sx={{ p: 2, width: 340 }}>
+          <Tick
+            label="Same air as the shop"
+            checked={build.climate === null}
+            onChange={(same) =>
+              edit('Air', (before) => ({ ...before, climate: same ? null : { ...shop.climate } }))
+            }
+          />
+          <FieldRow>
+            <ScaledField
+              label="Temperature"
+              quantity="temperature"
+              value={climate.tempC}
+              bounds={LIMITS.tempC}
+              onChange={(tempC) => tempC !== null && set({ tempC })}
+              width={140}
+            />
+            <NumberField
+              label="Humidity"
+              unit="%"
+              value={climate.rhPct}
+              bounds={LIMITS.relativeHumidityPct}
+              onChange={(rhPct) => rhPct !== null && set({ rhPct })}
+              width={140}
+            />
+          </FieldRow>
+          <Box sx={{ fontSize: '0.9375rem', color: 'text.secondary' }}>
+            Wood left in this air settles at {emc.toFixed(1)} % moisture. Air, wood and glue are taken at one
+            temperature.
+          </Box>
+        </Box>
+      </Popover>
+    </>
+  );
+}

@@ -1,0 +1,87 @@
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import { Link, useNavigate } from 'react-router';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { usePlan } from '../planner/plan-context';
+import { useOpenBuild } from './open-build';
+import { STEPS, type StepId } from './steps-list';
+
+/** The seven steps, with the bead of glue laid up to the one on show. */
+export function StepNav({ step }: { readonly step: StepId }) {
+  const { id } = useOpenBuild();
+  const navigate = useNavigate();
+  const troubles = useTroubles();
+  const current = STEPS.findIndex((each) => each.id === step);
+  useHotkeys(
+    STEPS.map((_, index) => `alt+${index + 1}`).join(','),
+    (event) => {
+      const target = STEPS[Number(event.code.replace('Digit', '')) - 1];
+      if (target !== undefined) void navigate(`/builds/${id}/${target.id}`);
+    },
+    { enableOnFormTags: true, preventDefault: true },
+    [id, navigate],
+  );
+  return (
+    <Box
+      component="nav"
+      aria-label="Steps"
+      className="no-print"
+      sx={{
+        display: 'flex',
+        flexShrink: 0,
+        px: 1,
+        overflowX: 'auto',
+        bgcolor: 'background.paper',
+        borderBottom: 1,
+        borderColor: 'divider',
+      }}
+    >
+      {STEPS.map((each, index) => (
+        <ButtonBase
+          key={each.id}
+          component={Link}
+          to={`/builds/${id}/${each.id}`}
+          aria-current={each.id === step ? 'step' : undefined}
+          sx={{
+            minHeight: 46,
+            px: 1.75,
+            fontSize: '1rem',
+            fontWeight: index <= current ? 600 : 400,
+            color: index <= current ? 'text.primary' : 'text.secondary',
+            whiteSpace: 'nowrap',
+            borderBottom: index === current ? 6 : 4,
+            borderColor: index <= current ? 'secondary.main' : 'transparent',
+          }}
+        >
+          {each.name}
+          {(troubles[each.id] ?? 0) > 0 && (
+            <Box component="span" sx={{ color: 'error.main', fontWeight: 700, ml: 0.75 }}>
+              <span aria-hidden>▲</span>
+              <Box component="span" sx={visuallyHidden}>
+                {' '}
+                has a verdict that fails
+              </Box>
+            </Box>
+          )}
+        </ButtonBase>
+      ))}
+    </Box>
+  );
+}
+
+const visuallyHidden = {
+  position: 'absolute',
+  width: 1,
+  height: 1,
+  overflow: 'hidden',
+  clipPath: 'inset(50%)',
+  whiteSpace: 'nowrap',
+} as const;
+
+/** Steps at which a failing verdict is put right. */
+function useTroubles(): Partial<Record<StepId, number>> {
+  const { plan } = usePlan();
+  if (plan === null) return {};
+  const fails = (aspect: keyof typeof plan.verdicts) => (plan.verdicts[aspect].state === 'fails' ? 1 : 0);
+  return { fit: fails('square'), order: fails('inTime'), squeeze: fails('tight') + fails('flat') };
+}

@@ -1,0 +1,92 @@
+import { benchScript, readinessOf } from '@lean-clasp/core';
+import Alert from '@mui/material/Alert';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { Link, useNavigate } from 'react-router';
+import { useRunsQuery } from '../../api/api';
+import { useAppDispatch } from '../../app/store';
+import { benchKit } from '../../bench/bench-kit';
+import { beginRun } from '../../bench/run-sync';
+import { Loading } from '../../frame/Loading';
+import { Section } from '../../frame/Page';
+import { Caution } from '../../parts/Caution';
+import { usePlan } from '../../planner/plan-context';
+import { useFormat } from '../../quantities/use-format';
+import { CLAMP_CAUTION, hazardWords } from '../../words/catalogue';
+import { causeWords, detailWords, instructionWords } from '../../words/causes';
+import { useOpenBuild } from '../open-build';
+import Box from '@mui/material/Box';
+
+/** Glue up: the last look before the clock starts, and the steps as they will be read out. */
+export function GlueUpStep() {
+  const { id } = useOpenBuild();
+  const { plan } = usePlan();
+  const { data: runs } = useRunsQuery();
+  const dispatch = useAppDispatch();
+  const navigate = useNavigate();
+  const f = useFormat();
+  if (plan === null) return <Loading />;
+  const script = benchScript(plan);
+  const { forbids, warns } = readinessOf(plan);
+  const running = runs?.find((run) => run.buildId === id && run.state === 'running');
+  const start = () => {
+    const runId = dispatch(beginRun(id, plan, benchKit(plan), Date.now()));
+    void navigate(`/bench/${runId}`);
+  };
+  return (
+    <>
+      {running !== undefined && (
+        <Alert
+          severity="info"
+          variant="outlined"
+          sx={{ mb: 2 }}
+          action={
+            <Button component={Link} to={`/bench/${running.id}`} color="inherit">
+              Go on
+            </Button>
+          }
+        >
+          A glue-up of this build is running.
+        </Alert>
+      )}
+      {forbids.length > 0 && (
+        <Alert severity="error" variant="outlined" sx={{ mb: 2 }}>
+          Not to be started like this: {forbids.map((finding) => causeWords(finding, f)).join('; ')}. Open the
+          verdict below for what would help.
+        </Alert>
+      )}
+      {forbids.length === 0 && warns.length > 0 && (
+        <Alert severity="warning" variant="outlined" sx={{ mb: 2 }}>
+          The plan does not hold: {warns.map((finding) => causeWords(finding, f)).join('; ')}. You can start
+          all the same; the log will show it.
+        </Alert>
+      )}
+      <Button
+        variant="contained"
+        color="secondary"
+        size="large"
+        fullWidth
+        disabled={forbids.length > 0}
+        onClick={start}
+        sx={{ minHeight: 72, fontSize: '1.25rem' }}
+      >
+        Start the clock: first bead
+      </Button>
+      <Caution>
+        {hazardWords(plan.adhesive.hazards)} {CLAMP_CAUTION}
+      </Caution>
+      <Section title={`${script.steps.length} steps`}>
+        <Box component="ol" sx={{ pl: 4, m: 0 }}>
+          {script.steps.map((step) => (
+            <Box component="li" key={step.index} sx={{ py: 0.5 }}>
+              <strong>{instructionWords(step.instruction, f)}</strong>
+              <Typography variant="body2" color="text.secondary">
+                {detailWords(step.instruction, f)}
+              </Typography>
+            </Box>
+          ))}
+        </Box>
+      </Section>
+    </>
+  );
+}

@@ -1,0 +1,38 @@
+import { strutWords } from '../../words/strut';
+import Typography from '@mui/material/Typography';
+import { Section } from '../../frame/Page';
+import { Loading } from '../../frame/Loading';
+import { Caution } from '../../parts/Caution';
+import { usePlan } from '../../planner/plan-context';
+import { FixList } from '../../verdicts/FixList';
+import { CLAMP_CAUTION } from '../../words/catalogue';
+import { ClampTable } from './squeeze/ClampTable';
+import { HowHeld } from './squeeze/HowHeld';
+
+/** Squeeze: clamps on the drawing, what they give along every line, and what holds the panel flat. */
+export function SqueezeStep() {
+  const { plan, fixes } = usePlan();
+  if (plan === null) return <Loading />;
+  const helping = [...(fixes?.tight ?? []), ...(fixes?.flat ?? [])];
+  const order = [...plan.clampSet.clamps]
+    .sort((a, b) => a.tightenAs - b.tightenAs)
+    .map(({ number }) => number);
+  return (
+    <>
+      <ClampTable plan={plan} />
+      {order.length > 0 && (
+        <Typography sx={{ mb: 2 }}>
+          Tighten from the centre outward: <strong>{order.join(' · ')}</strong>, light first, then full.
+        </Typography>
+      )}
+      {helping.length > 0 && (
+        <Section title="What would help">
+          <FixList fixes={helping} />
+        </Section>
+      )}
+      <HowHeld />
+      <Typography variant="body2">{strutWords(plan)}</Typography>
+      <Caution>{CLAMP_CAUTION}</Caution>
+    </>
+  );
+}

@@ -1,0 +1,119 @@
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import DragIndicatorIcon from '@mui/icons-material/DragIndicator';
+import { type Board, boardLabel, findSpecies, MOST_BOARDS } from '@lean-clasp/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import IconButton from '@mui/material/IconButton';
+import { FIGURE_FACE } from '../../../app/theme';
+import { isSelected, useSelection } from '../../../drawing/selection';
+import { Section } from '../../../frame/Page';
+import { useFormat } from '../../../quantities/use-format';
+import { addBoard, reorderBoards } from '../../edits';
+import { useOpenBuild } from '../../open-build';
+import { BoardFields } from './BoardFields';
+
+/** Boards from one clamped edge to the other; dragged, or moved by keyboard, into another order. */
+export function BoardList() {
+  const { build, edit } = useOpenBuild();
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const ids = build.boards.map(({ id }) => id);
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    if (over === null || over.id === active.id) return;
+    edit('Order of boards', reorderBoards(ids.indexOf(String(active.id)), ids.indexOf(String(over.id))));
+  };
+  return (
+    <Section
+      title="Boards"
+      aside={
+        <Button disabled={build.boards.length >= MOST_BOARDS} onClick={() => edit('Board added', addBoard)}>
+          Add a board
+        </Button>
+      }
+    >
+      <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+        <SortableContext items={ids} strategy={verticalListSortingStrategy}>
+          <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+            {build.boards.map((board, index) => (
+              <BoardRow key={board.id} board={board} label={boardLabel(index)} />
+            ))}
+          </Box>
+        </SortableContext>
+      </DndContext>
+    </Section>
+  );
+}
+
+function BoardRow({ board, label }: { readonly board: Board; readonly label: string }) {
+  const f = useFormat();
+  const { selected, select } = useSelection();
+  const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: board.id });
+  const open = isSelected(selected, 'board', board.id);
+  return (
+    <Box
+      component="li"
+      ref={setNodeRef}
+      style={{ transform: CSS.Transform.toString(transform), transition }}
+      sx={{ borderBottom: 1, borderColor: 'divider', bgcolor: 'background.paper' }}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'center' }}>
+        <IconButton
+          aria-label={`Move board ${label}`}
+          {...attributes}
+          {...listeners}
+          sx={{ touchAction: 'none' }}
+        >
+          <DragIndicatorIcon />
+        </IconButton>
+        <ButtonBase
+          aria-expanded={open}
+          aria-label={`Board ${label}: change`}
+          onClick={() => select(open ? null : { kind: 'board', id: board.id })}
+          sx={{
+            flex: 1,
+            minHeight: 48,
+            justifyContent: 'flex-start',
+            gap: 1.5,
+            fontSize: '1rem',
+            fontWeight: open ? 700 : 400,
+          }}
+        >
+          <Box component="span" sx={{ width: 22, fontFamily: FIGURE_FACE, fontWeight: 700 }}>
+            {label}
+          </Box>
+          <Box component="span" sx={{ flex: 1, textAlign: 'left' }}>
+            {findSpecies(board.species)?.name ?? board.species}
+          </Box>
+          <Box component="span" sx={{ fontFamily: FIGURE_FACE, fontSize: '0.9375rem' }}>
+            {f.length(board.widthMm)}
+          </Box>
+          <Box
+            component="span"
+            sx={{ width: 92, color: 'text.secondary', fontSize: '0.9375rem', textAlign: 'right' }}
+          >
+            heart {board.heart}
+          </Box>
+        </ButtonBase>
+      </Box>
+      {open && <BoardFields board={board} label={label} />}
+    </Box>
+  );
+}

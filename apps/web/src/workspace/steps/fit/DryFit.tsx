@@ -1,0 +1,86 @@
+import { boardLabel, type BuildDocument, LIMITS } from '@lean-clasp/core';
+import Typography from '@mui/material/Typography';
+import { FieldRow } from '../../../parts/FieldRow';
+import { usePlan } from '../../../planner/plan-context';
+import { LengthField } from '../../../quantities/fields';
+import { useFormat } from '../../../quantities/use-format';
+import { readGap } from '../../edits';
+import { useOpenBuild } from '../../open-build';
+
+type Reading = Exclude<keyof BuildDocument['dryFit'], 'gaps'>;
+
+/** Feeler readings along the lines, diagonals, bow and twist, with what they mean in words. */
+export function DryFit() {
+  const { build, edit } = useOpenBuild();
+  const reading = (label: string, key: Reading, bounds: keyof typeof LIMITS, fine: boolean, hint: string) => (
+    <LengthField
+      label={label}
+      optional
+      fine={fine}
+      value={build.dryFit[key]}
+      bounds={LIMITS[bounds]}
+      hint={hint}
+      onChange={(value) =>
+        edit(label, (before) => ({ ...before, dryFit: { ...before.dryFit, [key]: value } }))
+      }
+      width={184}
+    />
+  );
+  return (
+    <>
+      <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
+        Put it together without glue and read each line with a feeler: + open in the middle, − open at the
+        ends.
+      </Typography>
+      <FieldRow>
+        {build.boards.slice(1).map((board, line) => (
+          <LengthField
+            key={board.id}
+            label={`Gap ${boardLabel(line)}–${boardLabel(line + 1)}`}
+            optional
+            fine
+            value={build.dryFit.gaps.find((gap) => gap.line === line)?.gapMm ?? null}
+            bounds={LIMITS.gapMm}
+            onChange={(gapMm) =>
+              edit(`Gap ${boardLabel(line)}–${boardLabel(line + 1)}`, readGap(line, gapMm))
+            }
+            width={116}
+          />
+        ))}
+      </FieldRow>
+      <GapWords />
+      <FieldRow>
+        {reading('Diagonal A to far end', 'acMm', 'diagonalMm', false, 'first edge, left, to last, right')}
+        {reading('The other diagonal', 'bdMm', 'diagonalMm', false, 'first edge, right, to last, left')}
+        {reading('Largest bow of a board', 'bowMm', 'deviationMm', true, 'along its length')}
+        {reading('Largest twist', 'twistMm', 'deviationMm', true, 'over winding sticks')}
+      </FieldRow>
+    </>
+  );
+}
+
+/** Whether clamps may be asked to close what was read. */
+function GapWords() {
+  const { plan } = usePlan();
+  const f = useFormat();
+  const open = plan?.lines.filter(({ gapMm }) => gapMm !== null && gapMm !== 0) ?? [];
+  if (plan === null || open.length === 0) return null;
+  return (
+    <>
+      {open.map(({ line, closingForceN }) => {
+        const share = plan.clampSet.totalForceN > 0 ? closingForceN / plan.clampSet.totalForceN : 1;
+        const advice =
+          share > 0.5
+            ? 'back to the plane: clamps should not be asked to close this'
+            : share > 0.15
+              ? 'the clamps can, but much of their pull goes into it'
+              : 'the clamps close this easily';
+        return (
+          <Typography key={line.index} variant="body2" sx={{ mb: 1 }}>
+            {line.label}: about {f.force(closingForceN)} closes it – {advice}.
+          </Typography>
+        );
+      })}
+    </>
+  );
+}

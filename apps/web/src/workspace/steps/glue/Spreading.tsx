@@ -1,0 +1,94 @@
+import { listSpreadMethods, formatClock } from '@lean-clasp/core';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import { isSelected, useSelection } from '../../../drawing/selection';
+import { Choice } from '../../../parts/Choice';
+import { FieldRow } from '../../../parts/FieldRow';
+import { usePlan } from '../../../planner/plan-context';
+import { useFormat } from '../../../quantities/use-format';
+import { useOpenBuild } from '../../open-build';
+
+const FACES = [
+  { value: '1', name: 'one face, rubbed together' },
+  { value: '2', name: 'both faces' },
+] as const;
+/** Methods that suit a board's edge. */
+const EDGE_METHODS = listSpreadMethods()
+  .filter(({ id }) => !['hot-nozzle', 'thinned-coats', 'joint-brush'].includes(id))
+  .map(({ id, name }) => ({ value: id, name }));
+
+/** How the glue goes on, and how much of it each line takes. */
+export function Spreading() {
+  const { build, edit } = useOpenBuild();
+  const { plan } = usePlan();
+  const { selected, select } = useSelection();
+  const f = useFormat();
+  const set = (label: string, change: Partial<typeof build.glue>) =>
+    edit(label, (before) => ({ ...before, glue: { ...before.glue, ...change } }));
+  return (
+    <>
+      <FieldRow>
+        <Choice
+          label="Spread with"
+          value={build.glue.method}
+          options={EDGE_METHODS}
+          onChange={(method) => set('Spread with', { method })}
+          width={170}
+        />
+        <Choice
+          label="Wetted faces"
+          value={build.glue.faces === 2 ? '2' : '1'}
+          options={FACES}
+          onChange={(faces) => set('Wetted faces', { faces: faces === '2' ? 2 : 1 })}
+          width={220}
+        />
+      </FieldRow>
+      {plan !== null && (
+        <>
+          <Table size="small">
+            <TableHead>
+              <TableRow>
+                <TableCell>line</TableCell>
+                <TableCell align="right">area</TableCell>
+                <TableCell align="right">glue</TableCell>
+                <TableCell align="right">spreading</TableCell>
+              </TableRow>
+            </TableHead>
+            <TableBody>
+              {plan.lines.map(({ line, spread }) => (
+                <TableRow
+                  key={line.index}
+                  hover
+                  selected={isSelected(selected, 'line', String(line.index))}
+                  onClick={() => select({ kind: 'line', id: String(line.index) })}
+                >
+                  <TableCell component="th" scope="row">
+                    {line.label}
+                  </TableCell>
+                  <TableCell align="right">{(line.areaMm2 / 100).toFixed(0)} cm²</TableCell>
+                  <TableCell align="right">{f.mass(spread.massG)}</TableCell>
+                  <TableCell align="right">{formatClock(spread.minutes)}</TableCell>
+                </TableRow>
+              ))}
+            </TableBody>
+          </Table>
+          <Typography sx={{ mt: 1 }}>
+            In all {f.mass(plan.totals.massG)} ({f.volume(plan.totals.volumeMl)}),{' '}
+            {formatClock(plan.totals.spreadMin)} of spreading. Full film to both ends; a continuous row of
+            small beads should show at the line.
+          </Typography>
+          {plan.lines[0]?.spread.batches.length !== 0 && (
+            <Typography variant="body2" sx={{ mt: 1 }}>
+              Mixed resin: one cup a line at the most, used up within{' '}
+              {formatClock(plan.lines[0]?.spread.batches[0]?.useWithinMin ?? 0)} of mixing.
+            </Typography>
+          )}
+        </>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,217 @@
+import AddIcon from '@mui/icons-material/Add';
+import { type ClampOnPanel, findClampKind, LIMITS, type Plan, type RackLot } from '@lean-clasp/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import ButtonBase from '@mui/material/ButtonBase';
+import Typography from '@mui/material/Typography';
+import { FIGURE_FACE } from '../../../app/theme';
+import { isSelected, useSelection } from '../../../drawing/selection';
+import { Section } from '../../../frame/Page';
+import { Choice } from '../../../parts/Choice';
+import { FieldRow } from '../../../parts/FieldRow';
+import { LengthField } from '../../../quantities/fields';
+import { type Format, useFormat } from '../../../quantities/use-format';
+import { addClamp, arrangeClamps, changeClamp, firstLot, removeClamp } from '../../edits';
+import { useOpenBuild } from '../../open-build';
+
+const SIDES = [
+  { value: 'above', name: 'above' },
+  { value: 'below', name: 'below' },
+] as const;
+
+/** A lot on the rack in a few words. */
+const lotWords = (lot: RackLot, f: Format) =>
+  `${findClampKind(lot.kind).name}, ${f.length(lot.maxOpeningMm)} (${lot.count})`;
+
+const COLUMNS = '28px minmax(0, 1fr) 84px 84px 66px';
+
+/** Clamps in a row along the panel: where, which side, opening needed, pull; the chosen one opens to its fields. */
+export function ClampTable({ plan }: { readonly plan: Plan }) {
+  const { build, shop, edit } = useOpenBuild();
+  const { clamps, missingLots } = plan.clampSet;
+  const lot = firstLot(build, shop);
+  return (
+    <Section
+      title="Clamps"
+      aside={
+        <>
+          <Button onClick={() => edit('Clamps arranged', arrangeClamps(shop))}>Arrange</Button>
+          <Button
+            startIcon={<AddIcon />}
+            disabled={lot === undefined}
+            onClick={() => lot !== undefined && edit('Clamp added', addClamp(lot))}
+          >
+            Add
+          </Button>
+        </>
+      }
+    >
+      {clamps.length === 0 ? (
+        <Typography color="text.secondary">
+          No clamp on the panel yet. <em>Arrange</em> takes what the rack holds; <em>Add</em> puts one in the
+          widest gap.
+        </Typography>
+      ) : (
+        <Box
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: COLUMNS,
+            px: 0.5,
+            gap: 0.5,
+            color: 'text.secondary',
+            fontSize: '0.875rem',
+          }}
+          aria-hidden
+        >
+          <span>#</span>
+          <span>kind</span>
+          <Box sx={{ textAlign: 'right' }}>at</Box>
+          <Box sx={{ textAlign: 'right' }}>opens to</Box>
+          <Box sx={{ textAlign: 'right' }}>pull</Box>
+        </Box>
+      )}
+      <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+        {clamps.map((clamp, index) => (
+          <ClampRow key={clamp.placed.id} clamp={clamp} next={clamps[index + 1]} />
+        ))}
+      </Box>
+      {missingLots.length > 0 && (
+        <Typography color="error" sx={{ mt: 1 }}>
+          {missingLots.length} placed from a lot that is no longer on the rack.{' '}
+          <Button
+            onClick={() =>
+              edit('Missing clamps off', (before) => ({
+                ...before,
+                clamps: before.clamps.filter(({ id }) => !missingLots.includes(id)),
+              }))
+            }
+          >
+            Take them off
+          </Button>
+        </Typography>
+      )}
+    </Section>
+  );
+}
+
+function ClampRow({
+  clamp,
+  next,
+}: {
+  readonly clamp: ClampOnPanel;
+  readonly next: ClampOnPanel | undefined;
+}) {
+  const f = useFormat();
+  const { selected, select } = useSelection();
+  const { placed, number, kindName, openingNeededMm, fit, forceN, padPressureMPa, crushLimitMPa } = clamp;
+  const open = isSelected(selected, 'clamp', placed.id);
+  const short = fit === 'too-short';
+  return (
+    <Box component="li" sx={{ borderBottom: 1, borderColor: 'divider' }}>
+      <ButtonBase
+        aria-expanded={open}
+        aria-label={`Clamp ${number}: ${kindName} ${placed.side}, at ${f.length(placed.xMm)}`}
+        onClick={() => select(open ? null : { kind: 'clamp', id: placed.id })}
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: COLUMNS,
+          gap: 0.5,
+          width: '100%',
+          px: 0.5,
+          minHeight: 44,
+          alignItems: 'center',
+          textAlign: 'left',
+          fontSize: '0.9375rem',
+          fontWeight: open ? 700 : 400,
+        }}
+      >
+        <Box component="span" sx={{ fontFamily: FIGURE_FACE, fontWeight: 700 }}>
+          {number}
+        </Box>
+        <span>
+          {kindName.replace(' clamp', '')}, {placed.side}
+        </span>
+        <Figure>{f.length(placed.xMm)}</Figure>
+        <Figure bad={short}>{f.length(openingNeededMm)}</Figure>
+        <Figure bad={short}>{f.force(forceN)}</Figure>
+      </ButtonBase>
+      {short && (
+        <Typography color="error" variant="body2" sx={{ pb: 1 }}>
+          Too short: it opens {f.length(clamp.lot.maxOpeningMm)}, the work with packing and room to get it on
+          needs {f.length(openingNeededMm)}. Take a longer one, or thinner packing.
+        </Typography>
+      )}
+      {!short && padPressureMPa > crushLimitMPa && (
+        <Typography color="error" variant="body2" sx={{ pb: 1 }}>
+          Its jaw bites at {f.pressure(padPressureMPa)}; the wood bears {f.pressure(crushLimitMPa)}. Put a
+          block under it.
+        </Typography>
+      )}
+      {open && <ClampFields clamp={clamp} next={next} />}
+    </Box>
+  );
+}
+
+function Figure({ bad = false, children }: { readonly bad?: boolean; readonly children: React.ReactNode }) {
+  return (
+    <Box
+      component="span"
+      sx={{
+        textAlign: 'right',
+        fontFamily: FIGURE_FACE,
+        color: bad ? 'error.main' : undefined,
+        whiteSpace: 'nowrap',
+      }}
+    >
+      {children}
+    </Box>
+  );
+}
+
+function ClampFields({
+  clamp,
+  next,
+}: {
+  readonly clamp: ClampOnPanel;
+  readonly next: ClampOnPanel | undefined;
+}) {
+  const { shop, edit } = useOpenBuild();
+  const f = useFormat();
+  const { placed, number } = clamp;
+  return (
+    <Box sx={{ pt: 1.5 }}>
+      <FieldRow>
+        <Choice
+          label="From the rack"
+          value={placed.rackId}
+          options={shop.rack.map((lot) => ({ value: lot.id, name: lotWords(lot, f) }))}
+          onChange={(rackId) => edit(`Kind of clamp ${number}`, changeClamp(placed.id, { rackId }))}
+          width="100%"
+        />
+        <LengthField
+          label="At"
+          value={placed.xMm}
+          bounds={LIMITS.clampPositionMm}
+          onChange={(xMm) => xMm !== null && edit(`Clamp ${number} at`, changeClamp(placed.id, { xMm }))}
+          width={120}
+        />
+        <Choice
+          label="Side"
+          value={placed.side}
+          options={SIDES}
+          onChange={(side) => edit(`Side of clamp ${number}`, changeClamp(placed.id, { side }))}
+          width={110}
+        />
+        <Button color="error" onClick={() => edit('Clamp off', removeClamp(placed.id))}>
+          Take off
+        </Button>
+      </FieldRow>
+      <Typography variant="body2" sx={{ mb: 1 }}>
+        {next === undefined ? '' : `${f.length(next.placed.xMm - placed.xMm)} to the next. `}
+        Pull {clamp.forceSource === 'measured' ? 'measured by you' : 'typical of its kind, ± 30 %'}; jaw on
+        the wood {f.pressure(clamp.padPressureMPa)} of {f.pressure(clamp.crushLimitMPa)}.
+        {clamp.fit === 'clumsy' ? ' Far longer than needed: clumsy.' : ''}
+      </Typography>
+    </Box>
+  );
+}

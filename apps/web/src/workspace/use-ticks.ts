@@ -1,0 +1,31 @@
+import { useState } from 'react';
+
+const keyOf = (buildId: string) => `lean-clasp.ticks.${buildId}`;
+
+function read(buildId: string): readonly string[] {
+  try {
+    const kept: unknown = JSON.parse(localStorage.getItem(keyOf(buildId)) ?? '[]');
+    return Array.isArray(kept) ? kept.map(String) : [];
+  } catch {
+    return [];
+  }
+}
+
+/** Things ticked off at this bench for one build; kept in the browser so that a reload forgets none. */
+export function useTicks(buildId: string): {
+  readonly ticked: readonly string[];
+  readonly toggle: (item: string) => void;
+  readonly clear: () => void;
+} {
+  const [ticked, setTicked] = useState(() => read(buildId));
+  const write = (next: readonly string[]) => {
+    localStorage.setItem(keyOf(buildId), JSON.stringify(next));
+    setTicked(next);
+  };
+  return {
+    ticked,
+    toggle: (item) =>
+      write(ticked.includes(item) ? ticked.filter((other) => other !== item) : [...ticked, item]),
+    clear: () => write([]),
+  };
+}

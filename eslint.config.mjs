@@ -1,0 +1,63 @@
+import js from '@eslint/js';
+import prettier from 'eslint-config-prettier';
+import reactHooks from 'eslint-plugin-react-hooks';
+import globals from 'globals';
+import tseslint from 'typescript-eslint';
+
+/** Deep imports past a package's index are closed, except the documented `demo` entry. */
+const deepImports = {
+  group: ['@lean-clasp/*/*', '!@lean-clasp/core/demo'],
+  message: 'Import from the package index.',
+};
+
+export default tseslint.config(
+  {
+    ignores: [
+      '**/dist/',
+      'node_modules/',
+      'coverage/',
+      'test-results/',
+      'playwright-report/',
+      '.demo-data/',
+      '.dev-data/',
+    ],
+  },
+  js.configs.recommended,
+  { files: ['**/*.mjs', '**/*.cjs'], languageOptions: { globals: globals.node } },
+  {
+    files: ['**/*.{ts,tsx}'],
+    extends: [tseslint.configs.recommendedTypeChecked],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/ban-ts-comment': ['error', { 'ts-expect-error': true }],
+      '@typescript-eslint/switch-exhaustiveness-check': 'error',
+      'no-restricted-imports': ['error', { patterns: [deepImports] }],
+      'no-console': 'error',
+    },
+  },
+  {
+    files: ['packages/core/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'fetch',
+        'process',
+        'localStorage',
+        'setTimeout',
+        'performance',
+      ],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'The clock is passed in.' },
+        { object: 'Math', property: 'random', message: 'Seeds are passed in.' },
+      ],
+    },
+  },
+  { files: ['apps/web/src/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
+  prettier,
+);

@@ -1,0 +1,47 @@
+const swc = (tsx) => [
+  '@swc/jest',
+  {
+    jsc: {
+      parser: { syntax: 'typescript', tsx },
+      transform: { react: { runtime: 'automatic' } },
+      target: 'es2022',
+    },
+    module: { type: 'commonjs' },
+  },
+];
+
+const shared = {
+  transform: { '\\.tsx$': swc(true), '\\.ts$': swc(false) },
+  testPathIgnorePatterns: ['/node_modules/', '/dist/'],
+};
+
+export default {
+  projects: [
+    {
+      ...shared,
+      displayName: 'core',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/packages/**/*.test.ts'],
+    },
+    {
+      ...shared,
+      displayName: 'server',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/apps/server/**/*.test.ts', '<rootDir>/apps/cli/**/*.test.ts'],
+      // env-paths ships ES modules only.
+      transform: { ...shared.transform, 'node_modules/env-paths/.+\\.js$': swc(false) },
+      transformIgnorePatterns: ['node_modules/(?!env-paths/)'],
+    },
+    {
+      ...shared,
+      displayName: 'web',
+      testEnvironment: '<rootDir>/apps/web/test/jsdom-environment.cjs',
+      testMatch: ['<rootDir>/apps/web/**/*.test.{ts,tsx}'],
+      setupFilesAfterEnv: ['@testing-library/jest-dom'],
+      moduleNameMapper: {
+        '^@fontsource.*$': '<rootDir>/apps/web/test/nothing.cjs',
+        '\\.css$': '<rootDir>/apps/web/test/nothing.cjs',
+      },
+    },
+  ],
+};

@@ -1,0 +1,67 @@
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { buildAll } from './lib/build.mjs';
+import { run, tool } from './lib/run.mjs';
+import { ensureChromium, ensurePackages } from './lib/setup.mjs';
+
+// npm run check: everything. npm run check:fast: all but the build and the browser.
+// Closes with "N passed, N failed": unit, HTTP and browser tests plus one for each static check.
+
+const fast = process.argv.includes('--fast');
+const reports = mkdtempSync(join(tmpdir(), 'lean-clasp-check-'));
+const tally = { passed: 0, failed: 0 };
+
+function count(name, passed, failed) {
+  tally.passed += passed;
+  tally.failed += failed;
+  process.stdout.write(`${failed === 0 ? 'ok  ' : 'FAIL'} ${name}: ${passed} passed, ${failed} failed\n`);
+}
+
+function single(name, command, args, env = {}) {
+  process.stdout.write(`\n— ${name}\n`);
+  const good = run(command, args, env);
+  count(name, good ? 1 : 0, good ? 0 : 1);
+  return good;
+}
+
+/** A runner that leaves a JSON report; a runner that died before reporting counts as one failure. */
+function runner(name, command, args, { report, read, env = {} }) {
+  process.stdout.write(`\n— ${name}\n`);
+  const good = run(command, args, env);
+  let { passed, failed } = { passed: 0, failed: 0 };
+  try {
+    ({ passed, failed } = read(JSON.parse(readFileSync(report, 'utf8'))));
+  } catch {
+    failed = 1;
+  }
+  count(name, passed, good ? failed : Math.max(1, failed));
+}
+
+ensurePackages();
+single('types', tool('tsc'), ['-p', 'tsconfig.json']);
+single('formatting', tool('prettier'), ['--check', '--log-level', 'warn', '.']);
+single('lint', 'npm', ['run', '--silent', 'lint']);
+single('dependency direction', 'npm', ['run', '--silent', 'deps']);
+single('unused code and packages', 'npm', ['run', '--silent', 'unused']);
+
+const jestReport = join(reports, 'jest.json');
+runner('unit and HTTP tests', tool('jest'), ['--json', '--outputFile', jestReport, '--silent'], {
+  report: jestReport,
+  read: ({ numPassedTests, numFailedTests, numFailedTestSuites }) => ({
+    passed: numPassedTests,
+    failed: Math.max(numFailedTests, numFailedTestSuites),
+  }),
+});
+
+if (!fast && single('build', process.execPath, ['scripts/build.mjs'])) {
+  const browserReport = join(reports, 'browser.json');
+  runner('browser tests', tool('playwright'), ['test', '--reporter=line,json'], {
+    report: browserReport,
+    read: ({ stats: { expected, unexpected, flaky } }) => ({ passed: expected, failed: unexpected + flaky }),
+    env: { CHROMIUM_PATH: ensureChromium(), PLAYWRIGHT_JSON_OUTPUT_FILE: browserReport },
+  });
+}
+
+process.stdout.write(`\n${tally.passed} passed, ${tally.failed} failed\n`);
+process.exit(tally.failed === 0 ? 0 : 1);

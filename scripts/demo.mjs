@@ -1,0 +1,20 @@
+import { rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { buildAll, SERVER_ENTRY } from './lib/build.mjs';
+import { giveUp, ROOT, runForever } from './lib/run.mjs';
+import { ensurePackages } from './lib/setup.mjs';
+
+// npm run demo -- [--reset] [--port N] [--host H]: the Lantern Wagon in a data folder of its own.
+const DATA = join(ROOT, '.demo-data');
+const args = process.argv.slice(2);
+
+ensurePackages();
+if (!buildAll()) giveUp('The build failed.');
+if (args.includes('--reset')) rmSync(DATA, { recursive: true, force: true });
+runForever(process.execPath, [
+  SERVER_ENTRY,
+  '--demo',
+  '--data',
+  DATA,
+  ...args.filter((arg) => arg !== '--reset'),
+]);

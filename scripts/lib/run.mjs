@@ -1,0 +1,43 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+/** The repository's root. */
+export const ROOT = join(dirname(fileURLToPath(import.meta.url)), '..', '..');
+
+/** Path of a tool installed with the project. */
+export const tool = (name) => join(ROOT, 'node_modules', '.bin', name);
+
+/**
+ * Runs a command to its end with its output on show; true when it ended well.
+ * @param {string} command
+ * @param {readonly string[]} args
+ * @param {NodeJS.ProcessEnv} [env] added to the environment
+ */
+export function run(command, args, env = {}) {
+  const { status, error } = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  });
+  if (error !== undefined) process.stderr.write(`${command}: ${error.message}\n`);
+  return status === 0;
+}
+
+/** True when a command answers to `--version`. */
+export function exists(command) {
+  return spawnSync(command, ['--version'], { stdio: 'ignore' }).status === 0;
+}
+
+/** Says what is wrong and ends the script. */
+export function giveUp(message) {
+  process.stderr.write(`\n${message}\n`);
+  process.exit(1);
+}
+
+/** Starts a long-running command that shares this terminal, and ends with it. */
+export function runForever(command, args, env = {}) {
+  const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } });
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
+  child.on('exit', (code) => process.exit(code ?? 1));
+}

@@ -1,0 +1,63 @@
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { exists, giveUp, ROOT, run } from './run.mjs';
+
+/** Written after a complete install; holds the hash of the lock file it was made from. */
+const STAMP = join(ROOT, 'node_modules', '.lean-clasp-install');
+/** Header folder of a Node.js that was installed by the system's package manager. */
+const SYSTEM_NODE_HEADERS = '/usr/include/node/node.h';
+const LEAST_NODE = [20, 12];
+/** What the SQLite binding is compiled with. */
+const COMPILER_TOOLS = { python3: 'python3', make: 'make', 'g++': 'g++' };
+
+const isRoot = () => process.getuid?.() === 0;
+
+/** Installs npm packages when they are missing or the lock file has changed since. */
+export function ensurePackages() {
+  const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
+  if (major < LEAST_NODE[0] || (major === LEAST_NODE[0] && minor < LEAST_NODE[1])) {
+    giveUp(
+      `Lean Clasp needs Node.js ${LEAST_NODE.join('.')} or later (below 23); this is ${process.versions.node}.`,
+    );
+  }
+  const wanted = createHash('sha256')
+    .update(readFileSync(join(ROOT, 'package-lock.json')))
+    .digest('hex');
+  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === wanted) return;
+  const missing = Object.keys(COMPILER_TOOLS).filter((name) => !exists(name));
+  if (missing.length > 0)
+    ensureDebian(
+      missing.map((name) => COMPILER_TOOLS[name]),
+      'to compile the SQLite binding',
+    );
+  process.stdout.write('Installing packages (three to four minutes the first time) …\n');
+  const cached = exists('ccache') ? { CC: 'ccache gcc', CXX: 'ccache g++' } : {};
+  const headers = existsSync(SYSTEM_NODE_HEADERS) ? { npm_config_nodedir: '/usr' } : {};
+  if (!run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { ...cached, ...headers })) {
+    giveUp('npm ci failed; its own message above says why. Nothing else was started.');
+  }
+  writeFileSync(STAMP, wanted);
+}
+
+/** Path of a Chromium to test with, installed from Debian when there is none. */
+export function ensureChromium() {
+  const found = () =>
+    [process.env.CHROMIUM_PATH, '/usr/bin/chromium'].find((path) => path && existsSync(path));
+  if (found() === undefined) ensureDebian(['chromium'], 'to drive the interface in tests');
+  return found() ?? giveUp('No Chromium at /usr/bin/chromium. Set CHROMIUM_PATH to one.');
+}
+
+function ensureDebian(packages, why) {
+  const install = ['-o', 'DPkg::Lock::Timeout=500', 'install', '-y', '--no-install-recommends', ...packages];
+  const byHand = `apt-get update && apt-get install -y --no-install-recommends ${packages.join(' ')}`;
+  if (!isRoot() || !exists('apt-get')) {
+    giveUp(`Missing ${why}: ${packages.join(', ')}. As root run:\n  ${byHand}`);
+  }
+  process.stdout.write(`Installing ${packages.join(', ')} ${why} …\n`);
+  const env = { DEBIAN_FRONTEND: 'noninteractive' };
+  const done =
+    run('apt-get', ['-qq', '-o', 'DPkg::Lock::Timeout=500', 'update'], env) &&
+    run('apt-get', ['-qq', ...install], env);
+  if (!done) giveUp(`Could not install ${packages.join(', ')}. By hand:\n  ${byHand}`);
+}
