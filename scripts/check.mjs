@@ -1,7 +1,6 @@
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { buildAll } from './lib/build.mjs';
 import { run, tool } from './lib/run.mjs';
 import { ensureChromium, ensurePackages } from './lib/setup.mjs';
 
@@ -25,16 +24,19 @@ function single(name, command, args, env = {}) {
   return good;
 }
 
+function readReport(report, read) {
+  try {
+    return read(JSON.parse(readFileSync(report, 'utf8')));
+  } catch {
+    return { passed: 0, failed: 1 };
+  }
+}
+
 /** A runner that leaves a JSON report; a runner that died before reporting counts as one failure. */
 function runner(name, command, args, { report, read, env = {} }) {
   process.stdout.write(`\n— ${name}\n`);
   const good = run(command, args, env);
-  let { passed, failed } = { passed: 0, failed: 0 };
-  try {
-    ({ passed, failed } = read(JSON.parse(readFileSync(report, 'utf8'))));
-  } catch {
-    failed = 1;
-  }
+  const { passed, failed } = readReport(report, read);
   count(name, passed, good ? failed : Math.max(1, failed));
 }
 

@@ -1,3 +1,4 @@
+import './app/print.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App';

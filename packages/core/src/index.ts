@@ -66,7 +66,7 @@ export {
   type Species,
 } from './materials';
 export type { Range } from './range';
-export type { Operation, Timeline } from './sequence';
+export type { LineTimes, Operation, Timeline } from './sequence';
 export { findSpreadMethod, listSpreadMethods, type SpreadMethod } from './spread';
 export {
   clampsFromRack,

@@ -18,7 +18,7 @@ export function createValidator(): Validator {
         validate = ajv.compile(schema);
         compiled.set(schema, validate);
       }
-      if (validate(data)) return data as Static<typeof schema>;
+      if (validate(data)) return data;
       throw toInputError(validate.errors ?? []);
     },
   };

@@ -25,7 +25,7 @@ export async function openDatabase(folder: string): Promise<Database> {
   const { error } = await new Migrator({ db, provider: migrationProvider }).migrateToLatest();
   if (error !== undefined) {
     await db.destroy();
-    throw error;
+    throw error instanceof Error ? error : new Error('The database could not be brought up to date.');
   }
   return db;
 }

@@ -64,10 +64,21 @@ export function themeFor(mode: 'day' | 'lamp'): Theme {
       MuiMenuItem: { styleOverrides: { root: { minHeight: TOUCH_PX } } },
       MuiInputBase: { styleOverrides: { root: { fontSize: '1rem', minHeight: TOUCH_PX } } },
       MuiFormHelperText: { styleOverrides: { root: { fontSize: '0.875rem' } } },
-      MuiInputLabel: { styleOverrides: { root: { fontSize: '1rem' } } },
+      // A shrunk label is still read at the bench: 14 px instead of the usual 12.
+      MuiInputLabel: {
+        styleOverrides: {
+          root: { fontSize: '1rem' },
+          shrink: { transform: 'translate(12px, -10px) scale(0.875)' },
+        },
+      },
+      MuiOutlinedInput: { styleOverrides: { notchedOutline: { '& legend': { fontSize: '0.9em' } } } },
+      MuiTableCell: { styleOverrides: { root: { borderColor: t.rule, fontSize: '0.9375rem' } } },
       MuiButtonBase: {
         styleOverrides: {
-          root: { '&.Mui-focusVisible': { outline: `3px solid ${t.glue}`, outlineOffset: 2 } },
+          root: {
+            fontFamily: 'inherit',
+            '&.Mui-focusVisible': { outline: `3px solid ${t.glue}`, outlineOffset: 2 },
+          },
         },
       },
       MuiTooltip: { styleOverrides: { tooltip: { fontSize: '0.875rem' } } },

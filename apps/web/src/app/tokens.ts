@@ -16,6 +16,8 @@ export interface Tokens {
   readonly woodAlternate: string;
   readonly grain: string;
   readonly woodInk: string;
+  /** Hatching and warnings inked on wood or on the ramp, which stay light by lamp too. */
+  readonly hatch: string;
   readonly rail: string;
   readonly railText: string;
   readonly barGround: string;
@@ -41,6 +43,7 @@ export const DAY: Tokens = {
   woodAlternate: '#ead8b4',
   grain: '#d3bb8b',
   woodInk: '#3a3222',
+  hatch: '#a8322a',
   rail: '#1f2b2f',
   railText: '#d8dedb',
   barGround: '#e6e0d0',
@@ -65,6 +68,7 @@ export const LAMP: Tokens = {
   woodAlternate: '#cfb98c',
   grain: '#b39a68',
   woodInk: '#2a2416',
+  hatch: '#9c2a22',
   rail: '#0c1716',
   railText: '#c9d3cf',
   barGround: '#2c3f3c',

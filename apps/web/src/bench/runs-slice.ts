@@ -8,6 +8,8 @@ interface State {
   readonly unsent: readonly string[];
 }
 
+const INITIAL: State = { byId: {}, unsent: [] };
+
 const touch = (state: State, run: RunDocument): State => ({
   byId: { ...state.byId, [run.id]: run },
   unsent: state.unsent.includes(run.id) ? state.unsent : [...state.unsent, run.id],
@@ -17,7 +19,7 @@ const plain = (state: unknown) => plainState<State>(state);
 
 const slice = createSlice({
   name: 'runs',
-  initialState: { byId: {}, unsent: [] } as State,
+  initialState: INITIAL,
   reducers: {
     /** A run begun here, or brought back from the browser's store. */
     runBegun: (state, { payload }: PayloadAction<RunDocument>) => touch(plain(state), payload),

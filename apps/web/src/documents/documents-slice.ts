@@ -57,9 +57,11 @@ const update: Update = (state, id, change) => {
   return document === undefined ? state : { open: { ...state.open, [id]: change(document) } };
 };
 
+const INITIAL: State = { open: {} };
+
 const slice = createSlice({
   name: 'documents',
-  initialState: { open: {} } as State,
+  initialState: INITIAL,
   reducers: {
     opened: (
       state,

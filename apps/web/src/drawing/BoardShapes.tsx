@@ -2,7 +2,7 @@ import type { BoardMark, PanelMarks } from '@lean-clasp/core';
 import { useTheme } from '@mui/material/styles';
 import { FIGURE_FACE } from '../app/theme';
 import { useFormat } from '../quantities/use-format';
-import type { DrawingExtras } from './PanelDrawing';
+import type { DrawingExtras } from './extras';
 import { Pickable } from './Pickable';
 import { isSelected, useSelection } from './selection';
 import type { Sheet } from './sheet';
@@ -66,8 +66,8 @@ function BoardShape({
         width={width}
         height={height}
         fill={alternate ? tokens.woodAlternate : tokens.wood}
-        stroke={chosen ? tokens.action : tokens.ink}
-        strokeWidth={chosen ? 3 : 1}
+        stroke={chosen ? tokens.glue : tokens.woodInk}
+        strokeWidth={chosen ? 4 : 1}
       />
       <Grain x={x} y={y} width={width} height={height} cut={board.cut} colour={tokens.grain} />
       <text
@@ -79,13 +79,8 @@ function BoardShape({
         fontWeight={chosen ? 700 : 400}
         fill={tokens.ink}
       >
-        {height >= 13 ? board.label : ''}
+        {height >= 13 ? `${board.label} ${length(board.widthMm)}` : ''}
       </text>
-      {height >= 20 && width > 240 && (
-        <text x={x + 10} y={y + height / 2 + 5} fontSize={14} fontFamily={FIGURE_FACE} fill={tokens.woodInk}>
-          {length(board.widthMm)}
-        </text>
-      )}
     </Pickable>
   );
 }

@@ -2,16 +2,10 @@ import type { ClampMark, PanelMarks } from '@lean-clasp/core';
 import { useTheme } from '@mui/material/styles';
 import { type KeyboardEvent, type PointerEvent, useState } from 'react';
 import { useFormat } from '../quantities/use-format';
-import type { DrawingExtras } from './PanelDrawing';
+import type { DrawingExtras, GhostClamp } from './extras';
 import { Pickable } from './Pickable';
 import { isSelected, useSelection } from './selection';
 import type { Sheet } from './sheet';
-
-/** A clamp that a fix proposes. */
-export interface GhostClamp {
-  readonly xMm: number;
-  readonly side: 'above' | 'below';
-}
 
 /** Class that the pan gesture leaves alone, because it drags a clamp. */
 export const CLAMP_HANDLE_CLASS = 'clamp-handle';
@@ -22,6 +16,9 @@ const FINE_STEP_MM = 1;
 /** Pixels above the first edge at which numbers stand, and their radius. */
 const HEAD_PX = 34;
 const HEAD_RADIUS = 14;
+/** Width of a bar, and of the paper-coloured casing that sets it off from the wood in either theme. */
+const BAR_PX = Object.freeze({ plain: 5, chosen: 8 });
+const CASING_PX = 3;
 
 /** Clamps across the panel: solid above, dashed below, numbered from the first end. */
 export function ClampShapes({
@@ -128,9 +125,16 @@ function ClampShape({
           className={CLAMP_HANDLE_CLASS}
           y1={top}
           y2={bottom + 20}
-          strokeWidth={chosen ? 8 : 5}
+          stroke={tokens.paper}
+          strokeWidth={(chosen ? BAR_PX.chosen : BAR_PX.plain) + CASING_PX}
+          opacity={0.8}
+        />
+        <line
+          className={CLAMP_HANDLE_CLASS}
+          y1={top}
+          y2={bottom + 20}
+          strokeWidth={chosen ? BAR_PX.chosen : BAR_PX.plain}
           strokeDasharray={above ? undefined : '9 7'}
-          opacity={above ? 1 : 0.75}
         />
         {[top - 9, bottom].map((y) => (
           <rect key={y} className={CLAMP_HANDLE_CLASS} x={-jaw / 2} y={y} width={jaw} height={9} />

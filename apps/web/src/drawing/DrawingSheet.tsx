@@ -9,8 +9,12 @@ import type { ReactNode } from 'react';
 import { TransformComponent, TransformWrapper, useControls } from 'react-zoom-pan-pinch';
 import { CLAMP_HANDLE_CLASS } from './ClampShapes';
 import { EndView } from './EndView';
-import { type DrawingExtras, PanelDrawing } from './PanelDrawing';
+import type { DrawingExtras } from './extras';
+import { PanelDrawing } from './PanelDrawing';
 import { useSize } from './use-size';
+
+/** Four buttons and the padding around the row they stand in. */
+const BUTTONS_PX = 4 * 44 + 32;
 
 /** The panel on its sheet: zoomable, pannable, printable, with its end view and a legend under it. */
 export function DrawingSheet({
@@ -37,21 +41,25 @@ export function DrawingSheet({
         wheel={{ activationKeys: (keys) => keys.includes('Control') }}
         doubleClick={{ disabled: true }}
       >
-        <ZoomButtons />
         <Box ref={ref} sx={{ flex: 1, minHeight: 180, minWidth: 0, overflow: 'hidden' }}>
           <TransformComponent wrapperStyle={{ width: '100%', height: '100%' }}>
             <PanelDrawing marks={marks} title={title} size={size} extras={extras} />
           </TransformComponent>
         </Box>
+        <Box sx={{ px: 2, pb: 1, flexShrink: 0 }}>
+          {legend}
+          <Box sx={{ display: 'flex', alignItems: 'center' }}>
+            <Box sx={{ flex: 1, minWidth: 0 }}>
+              <EndView
+                marks={marks}
+                width={Math.max(200, size.width - BUTTONS_PX)}
+                showBars={extras.dressing === 'pressure'}
+              />
+            </Box>
+            <ZoomButtons />
+          </Box>
+        </Box>
       </TransformWrapper>
-      <Box sx={{ px: 2, pb: 1, flexShrink: 0 }}>
-        {legend}
-        <EndView
-          marks={marks}
-          width={Math.max(240, size.width - 32)}
-          showBars={extras.dressing === 'pressure'}
-        />
-      </Box>
     </Box>
   );
 }

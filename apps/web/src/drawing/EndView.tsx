@@ -2,7 +2,7 @@ import type { BoardMark, PanelMarks } from '@lean-clasp/core';
 import { useTheme } from '@mui/material/styles';
 import { FIGURE_FACE } from '../app/theme';
 
-const ROOM_PX = 74;
+const ROOM_PX = 48;
 const RINGS = 4;
 
 /** The panel seen on its end grain: rings with the heart up or down, bars above and below. */

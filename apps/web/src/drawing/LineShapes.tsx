@@ -2,7 +2,7 @@ import type { LineMark, PanelMarks, PressureBand } from '@lean-clasp/core';
 import { useTheme } from '@mui/material/styles';
 import { FIGURE_FACE } from '../app/theme';
 import { useFormat } from '../quantities/use-format';
-import type { DrawingExtras } from './PanelDrawing';
+import type { DrawingExtras } from './extras';
 import { Pickable } from './Pickable';
 import { isSelected, useSelection } from './selection';
 import type { Sheet } from './sheet';
@@ -31,7 +31,7 @@ export function LineShapes({
           patternUnits="userSpaceOnUse"
           patternTransform="rotate(45)"
         >
-          <line x1="0" y1="0" x2="0" y2="7" stroke={tokens.fails} strokeWidth="2.4" />
+          <line x1="0" y1="0" x2="0" y2="7" stroke={tokens.hatch} strokeWidth="2.4" />
         </pattern>
       </defs>
       {marks.lines.map((line) => (
@@ -76,21 +76,14 @@ function LineShape({
       <rect x={x0} y={y - BAND_PX} width={x1 - x0} height={2 * BAND_PX} fill="transparent" />
       {dressing === 'pressure' && <Bands bands={line.bands} y={y} sheet={sheet} />}
       {glued && <rect x={x0} y={y - 4} width={x1 - x0} height={8} fill={tokens.glue} />}
-      <line
-        x1={x0}
-        x2={x1}
-        y1={y}
-        y2={y}
-        stroke={chosen ? tokens.action : tokens.ink}
-        strokeWidth={chosen ? 3.5 : 1.2}
-      />
+      <line x1={x0} x2={x1} y1={y} y2={y} stroke={tokens.woodInk} strokeWidth={chosen ? 4.5 : 1.2} />
       {dressing === 'pressure' && line.weakest && (
         <circle
           cx={sheet.x(line.minAtMm)}
           cy={y}
           r={9}
           fill="none"
-          stroke={line.bands.some((band) => band.underTarget) ? tokens.fails : tokens.ink}
+          stroke={line.bands.some((band) => band.underTarget) ? tokens.hatch : tokens.woodInk}
           strokeWidth={2.4}
         />
       )}
@@ -135,7 +128,7 @@ function Bands({
         width={((bands.at(-1)?.toMm ?? 0) - (bands[0]?.fromMm ?? 0)) * sheet.scale}
         height={BAND_PX}
         fill="none"
-        stroke={tokens.ink}
+        stroke={tokens.woodInk}
         strokeWidth={0.6}
       />
     </g>

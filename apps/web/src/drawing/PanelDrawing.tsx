@@ -3,25 +3,11 @@ import { useTheme } from '@mui/material/styles';
 import { FIGURE_FACE } from '../app/theme';
 import { useFormat } from '../quantities/use-format';
 import { BoardShapes } from './BoardShapes';
-import { ClampShapes, type GhostClamp } from './ClampShapes';
+import { ClampShapes } from './ClampShapes';
+import type { DrawingExtras } from './extras';
 import { LineShapes } from './LineShapes';
 import { rulerTicks, type Sheet, sheetFor } from './sheet';
 import type { Size } from './use-size';
-
-/** What a step wants to see on the panel. */
-export type Dressing = 'plain' | 'gaps' | 'glue' | 'order' | 'pressure';
-
-/** What the drawing shows on top of the panel itself. */
-export interface DrawingExtras {
-  readonly dressing: Dressing;
-  /** Text beside a line at the right edge, by line index: gap, grams, order. */
-  readonly lineNotes?: readonly (string | null)[];
-  readonly ghosts?: readonly GhostClamp[];
-  /** When given, only these are inked fully: bench mode shows what is touched now. */
-  readonly focus?: { readonly lines: readonly number[]; readonly clamp: number | null };
-  readonly onMoveClamp?: ((id: string, xMm: number) => void) | undefined;
-  readonly onRemoveClamp?: ((id: string) => void) | undefined;
-}
 
 /** Plan view of an edge-glued panel, to scale. */
 export function PanelDrawing({
@@ -35,9 +21,11 @@ export function PanelDrawing({
   readonly size: Size;
   readonly extras: DrawingExtras;
 }) {
-  const sheet = sheetFor(marks, size);
+  const sheet = sheetFor(marks, size, extras.lineNotes);
   const showClamps =
-    extras.dressing === 'pressure' || extras.dressing === 'order' || extras.focus !== undefined;
+    extras.focus === undefined
+      ? extras.dressing === 'pressure' || extras.dressing === 'order'
+      : extras.focus.clamp !== null;
   return (
     <svg
       width={size.width}
@@ -109,7 +97,7 @@ const CAUL_MM = 40;
 function Cauls({ marks, sheet }: Part) {
   const { tokens } = useTheme().palette;
   return (
-    <g fill="none" stroke={tokens.soft} strokeDasharray="2 3" aria-hidden>
+    <g fill="none" stroke={tokens.woodInk} strokeDasharray="2 3" aria-hidden>
       {marks.caulsAtMm.map((x) => (
         <rect
           key={x}
@@ -127,7 +115,7 @@ function TrimLines({ marks, sheet }: Part) {
   const { tokens } = useTheme().palette;
   if (marks.trimMm === 0) return null;
   return (
-    <g stroke={tokens.fails} strokeDasharray="6 4" aria-hidden>
+    <g stroke={tokens.hatch} strokeDasharray="6 4" aria-hidden>
       {[marks.trimMm, marks.lengthMm - marks.trimMm].map((x) => (
         <line key={x} x1={sheet.x(x)} x2={sheet.x(x)} y1={sheet.y(0)} y2={sheet.y(marks.widthMm)} />
       ))}

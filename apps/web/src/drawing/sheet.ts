@@ -14,12 +14,20 @@ export interface Sheet {
 }
 
 /** Room around the panel for labels, ruler, clamp heads and handles, in pixels. */
-export const ROOM = Object.freeze({ left: 74, right: 84, top: 92, bottom: 44 });
+export const ROOM = Object.freeze({ left: 112, right: 28, top: 92, bottom: 44 });
+/** Width of one figure of a note at the right edge, and its distance from the panel. */
+const NOTE = Object.freeze({ characterPx: 8.6, gapPx: 14 });
 
-/** Fits a panel into an area, keeping its proportions. */
-export function sheetFor({ lengthMm, widthMm, edgeMm }: PanelMarks, { width, height }: Size): Sheet {
+/** Fits a panel into an area, keeping its proportions and leaving room for the notes at its right edge. */
+export function sheetFor(
+  { lengthMm, widthMm, edgeMm }: PanelMarks,
+  { width, height }: Size,
+  notes: readonly (string | null)[] = [],
+): Sheet {
+  const longest = Math.max(0, ...notes.map((note) => note?.length ?? 0));
+  const right = ROOM.right + (longest === 0 ? 0 : longest * NOTE.characterPx + NOTE.gapPx - ROOM.right / 2);
   const spanMm = widthMm + 2 * edgeMm;
-  const freeWidth = Math.max(80, width - ROOM.left - ROOM.right);
+  const freeWidth = Math.max(80, width - ROOM.left - right);
   const freeHeight = Math.max(60, height - ROOM.top - ROOM.bottom);
   const scale = Math.min(freeWidth / lengthMm, freeHeight / spanMm);
   const left = ROOM.left + (freeWidth - lengthMm * scale) / 2;

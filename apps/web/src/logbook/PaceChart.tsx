@@ -35,7 +35,7 @@ export function PaceChart({ runs }: { readonly runs: readonly RunDocument[] }) {
             formatter={(value) => formatClock(Number(value))}
             contentStyle={{ background: tokens.sheet, border: `1px solid ${tokens.rule}`, color: tokens.ink }}
           />
-          <Legend />
+          <Legend formatter={(name) => <span style={{ color: tokens.ink }}>{String(name)}</span>} />
           <Bar dataKey="planned" name="planned" fill={tokens.action} isAnimationActive={false} />
           <Bar dataKey="taken" name="taken" fill={tokens.glue} isAnimationActive={false} />
           <Bar dataKey="gave" name="the glue gave" fill={tokens.soft} isAnimationActive={false} />

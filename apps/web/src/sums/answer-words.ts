@@ -1,4 +1,4 @@
-import { formatWait } from '@lean-clasp/core';
+import { formatWait, type Range } from '@lean-clasp/core';
 import type { Format } from '../quantities/use-format';
 
 /** Unit of a field, by the suffix that its name carries. */
@@ -26,10 +26,17 @@ export function valueWords(field: string, value: unknown, f: Format): string {
   if (typeof value === 'number') return printNumber(field, value, f);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (Array.isArray(value)) return value.length === 0 ? 'nothing to mix' : String(value.length);
+  if (isRange(value)) {
+    return `${printNumber(field, value.low, f)} to ${printNumber(field, value.high, f)}, likely ${printNumber(field, value.likely, f)}`;
+  }
   if (typeof value === 'object') {
     return Object.entries(value as Readonly<Record<string, number>>)
       .map(([part, number]) => `${part} ${printNumber(field, number, f)}`)
       .join(', ');
   }
-  return String(value);
+  return typeof value === 'string' ? value : '';
+}
+
+function isRange(value: unknown): value is Range {
+  return typeof value === 'object' && value !== null && 'likely' in value;
 }

@@ -1,4 +1,10 @@
-import { formatClock, type Operation, type Plan } from '@lean-clasp/core';
+import {
+  type AdhesiveWindow,
+  formatClock,
+  type LineTimes,
+  type Operation,
+  type Plan,
+} from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import { FIGURE_FACE } from '../app/theme';
@@ -19,9 +25,8 @@ export function TimelineChart({ plan }: { readonly plan: Plan }) {
   const [ref, { width }] = useSize({ width: 400, height: 300 });
   const { tokens } = useTheme().palette;
   const { timeline, lines, build } = plan;
-  const limitOf = (index: number) => lines[index]?.window.totalMin?.low ?? 0;
-  const ends = timeline.lines.map((line) => line.spreadStartMin + limitOf(line.line));
-  const spanMin = Math.max(timeline.handsOnMin, ...ends) * 1.02;
+  const limits = timeline.lines.map((line) => limitOf(line, lines[line.line]?.window));
+  const spanMin = Math.max(timeline.handsOnMin, ...limits) * 1.02;
   const x = (minutes: number) => LEFT + (minutes / spanMin) * (width - LEFT - RIGHT);
   const fusesTop = TOP + build.crew * LANE + 30;
   const height = fusesTop + lines.length * FUSE + 8;
@@ -56,8 +61,9 @@ export function TimelineChart({ plan }: { readonly plan: Plan }) {
             index={line.line}
             from={x(line.spreadStartMin)}
             to={x(line.pressedAtMin)}
-            limit={x(line.spreadStartMin + limitOf(line.line))}
-            spareMin={line.spreadStartMin + limitOf(line.line) - line.pressedAtMin}
+            closed={x(line.closedAtMin)}
+            limit={x(limits[i] ?? 0)}
+            spareMin={(limits[i] ?? 0) - line.pressedAtMin}
             y={fusesTop + i * FUSE}
             tokens={tokens}
           />
@@ -65,6 +71,12 @@ export function TimelineChart({ plan }: { readonly plan: Plan }) {
       </svg>
     </Box>
   );
+}
+
+/** Minute at which a line must be under full pressure: its closed assembly time or its total, whichever ends first. */
+function limitOf(line: LineTimes, window: AdhesiveWindow | undefined): number {
+  if (window?.closedMin == null || window.totalMin === null) return 0;
+  return Math.min(line.spreadStartMin + window.totalMin.low, line.closedAtMin + window.closedMin.low);
 }
 
 function Minutes({
@@ -189,6 +201,7 @@ function FuseBar({
   index,
   from,
   to,
+  closed,
   limit,
   spareMin,
   y,
@@ -198,6 +211,8 @@ function FuseBar({
   readonly index: number;
   readonly from: number;
   readonly to: number;
+  /** Where the faces come together. */
+  readonly closed: number;
   readonly limit: number;
   readonly spareMin: number;
   readonly y: number;
@@ -222,6 +237,7 @@ function FuseBar({
         height={12}
         fill={late ? tokens.fails : tokens.glue}
       />
+      <line x1={closed} x2={closed} y1={y + 3} y2={y + 15} stroke={tokens.sheet} strokeWidth={2} />
       <line x1={limit} x2={limit} y1={y - 1} y2={y + 19} stroke={tokens.ink} strokeWidth={2} />
       <text
         x={Math.max(limit, to) + 6}

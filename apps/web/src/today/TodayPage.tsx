@@ -1,9 +1,17 @@
-import { equilibriumMoisturePct, type RunDocument, type ShopDocument } from '@lean-clasp/core';
+import {
+  ASPECTS,
+  type BuildDocument,
+  equilibriumMoisturePct,
+  planBuild,
+  type RunDocument,
+  type ShopDocument,
+} from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
+import { useMemo } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useBuildsQuery, useRunsQuery } from '../api/api';
 import { instantWords, releaseOf } from '../bench/release';
@@ -12,6 +20,8 @@ import { useDocument } from '../documents/use-document';
 import { Page, Section } from '../frame/Page';
 import { useFormat } from '../quantities/use-format';
 import { SHOP_ID } from '../shop/shop-id';
+import { ASPECT_NAMES } from '../verdicts/figures';
+import { StateMark } from '../verdicts/state-mark';
 
 /** Glue-ups older than this are no longer waiting for anything. */
 const RECENT_DAYS = 3;
@@ -87,6 +97,8 @@ function RunLine({ run, now }: { readonly run: RunDocument; readonly now: number
 
 function LatestBuilds() {
   const { data: builds } = useBuildsQuery();
+  const state = useDocument('shops', SHOP_ID);
+  const shop = state.kind === 'open' ? (state.document.body as ShopDocument) : null;
   return (
     <Section
       title="Worked on last"
@@ -112,12 +124,27 @@ function LatestBuilds() {
           <Link component={RouterLink} to={`/builds/${id}/fit`} sx={{ fontWeight: 700, py: 1.25 }}>
             {body.name}
           </Link>
-          <Box component="span" sx={{ color: 'text.secondary' }}>
+          <Box component="span" sx={{ color: 'text.secondary', flex: 1 }}>
             {body.project}
           </Box>
+          {shop !== null && <Verdicts build={body} shop={shop} />}
         </Box>
       ))}
     </Section>
+  );
+}
+
+/** The four verdicts of a build in the shop as it is now, by shape and name. */
+function Verdicts({ build, shop }: { readonly build: BuildDocument; readonly shop: ShopDocument }) {
+  const verdicts = useMemo(() => planBuild(build, shop).verdicts, [build, shop]);
+  return (
+    <Box component="span" sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, fontSize: '0.9375rem' }}>
+      {ASPECTS.map((aspect) => (
+        <span key={aspect}>
+          <StateMark state={verdicts[aspect].state} /> {ASPECT_NAMES[aspect]}
+        </span>
+      ))}
+    </Box>
   );
 }
 

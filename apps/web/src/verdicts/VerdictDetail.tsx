@@ -37,7 +37,12 @@ export function VerdictDetail({
         borderColor: 'text.primary',
         bgcolor: 'background.paper',
         p: 2,
-        position: 'relative',
+        // Over the drawing rather than beside it, so that the drawing keeps its size.
+        position: 'absolute',
+        bottom: '100%',
+        left: 0,
+        right: 0,
+        zIndex: 2,
       }}
     >
       <IconButton

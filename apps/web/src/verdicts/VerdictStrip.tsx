@@ -14,9 +14,14 @@ import { VerdictDetail } from './VerdictDetail';
 export function VerdictStrip({ onApplied }: { readonly onApplied?: () => void }) {
   const { plan } = usePlan();
   const [open, setOpen] = useState<Aspect | null>(null);
-  if (plan === null) return <Box sx={{ minHeight: 96, borderTop: 2, borderColor: 'text.primary' }} />;
+  if (plan === null) return <Box sx={{ minHeight: 104, borderTop: 2, borderColor: 'text.primary' }} />;
   return (
-    <Box component="section" aria-label="Verdicts" className="no-print" sx={{ flexShrink: 0 }}>
+    <Box
+      component="section"
+      aria-label="Verdicts"
+      className="no-print"
+      sx={{ flexShrink: 0, position: 'relative' }}
+    >
       {open !== null && (
         <VerdictDetail verdict={plan.verdicts[open]} onClose={() => setOpen(null)} onApplied={onApplied} />
       )}
@@ -64,11 +69,14 @@ function VerdictCell({
       data-verdict={verdict.aspect}
       data-state={verdict.state}
       sx={{
-        display: 'block',
+        display: 'flex',
+        flexDirection: 'column',
+        alignItems: 'stretch',
+        justifyContent: 'flex-start',
         textAlign: 'left',
         px: 2,
         py: 1,
-        minHeight: 96,
+        minHeight: 104,
         borderRight: 1,
         borderBottom: { xs: 1, md: 0 },
         borderColor: 'divider',

@@ -49,8 +49,10 @@ export function StepNav({ step }: { readonly step: StepId }) {
             fontWeight: index <= current ? 600 : 400,
             color: index <= current ? 'text.primary' : 'text.secondary',
             whiteSpace: 'nowrap',
-            borderBottom: index === current ? 6 : 4,
-            borderColor: index <= current ? 'secondary.main' : 'transparent',
+            boxShadow: (theme) =>
+              index <= current
+                ? `inset 0 -${index === current ? 7 : 4}px 0 ${theme.palette.secondary.main}`
+                : 'none',
           }}
         >
           {each.name}

@@ -2,7 +2,7 @@ import { type Fix, type Plan, panelMarks } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import { useMemo } from 'react';
 import { DrawingSheet } from '../drawing/DrawingSheet';
-import type { Dressing, DrawingExtras } from '../drawing/PanelDrawing';
+import type { Dressing, DrawingExtras } from '../drawing/extras';
 import { PressureLegend } from '../drawing/PressureLegend';
 import { useSelection } from '../drawing/selection';
 import { Loading } from '../frame/Loading';

@@ -27,15 +27,18 @@ export function WorkspaceHeader() {
         borderColor: 'divider',
       }}
     >
-      <Box component="h1" sx={{ m: 0, flex: '0 1 300px', minWidth: 160, fontSize: 'inherit' }}>
+      <Box component="h1" sx={{ m: 0, flex: '0 1 auto', minWidth: 120, maxWidth: 380, fontSize: 'inherit' }}>
         <InputBase
           value={build.name}
           onChange={(event) => {
             const name = event.target.value.slice(0, 120);
             if (name.trim() !== '') edit('Name', (before) => ({ ...before, name }));
           }}
-          fullWidth
-          sx={{ fontSize: '1.375rem', fontWeight: 700 }}
+          sx={{
+            fontSize: '1.375rem',
+            fontWeight: 700,
+            '& input': { fieldSizing: 'content', minWidth: 120, maxWidth: 380 },
+          }}
           inputProps={{ 'aria-label': 'Name of the build' }}
         />
       </Box>

@@ -80,7 +80,7 @@ function Workspace({ step, notice }: { readonly step: StepId; readonly notice: R
           minHeight: 0,
           display: 'grid',
           gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 440px' },
-          gridTemplateRows: { xs: 'minmax(260px, 42%) minmax(0, 1fr)', md: 'minmax(0, 1fr)' },
+          gridTemplateRows: { xs: 'minmax(300px, 46%) minmax(0, 1fr)', md: 'minmax(0, 1fr)' },
         }}
       >
         <WorkspaceDrawing step={step} />

@@ -1,12 +1,3 @@
-export {
-  type Adhesive,
-  type Chemistry,
-  findAdhesive,
-  type Hazard,
-  listAdhesives,
-  type PressureWanted,
-  type Service,
-  SERVICES,
-  standsService,
-} from './adhesive';
-export { type AdhesiveWindow, adhesiveWindow, CLIMATE_MODEL, type WindowConditions } from './window';
+export { type Adhesive, type Hazard, type Service, SERVICES } from './adhesive';
+export { findAdhesive, listAdhesives, standsService } from './find-adhesive';
+export { type AdhesiveWindow, adhesiveWindow } from './window';

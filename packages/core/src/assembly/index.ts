@@ -1,2 +1,2 @@
-export { boardLabel, type Panel, type PanelBoard, type PanelLine, panelOf } from './panel';
+export { boardLabel, type Panel, type PanelLine, panelOf } from './panel';
 export { type ClampOnPanel, type ClampSet, clampsOnPanel } from './placed-clamps';

@@ -44,19 +44,24 @@ export function positionOf(
 
 const MS_PER_MIN = 60_000;
 
-/** Reads one fuse at `nowMs`. A closed line is held to its total time, an open one to whichever ends first. */
+/**
+ * Reads one fuse at `nowMs`. An open line is held to its open time, a closed one to its closed assembly time, both
+ * to the total time from the first bead; whichever ends first counts.
+ */
 export function readFuse(fuse: Fuse, position: RunPosition, nowMs: number): FuseReading {
   const litAt = position.begunAtMs[fuse.litByStep];
   if (litAt === undefined) return { fuse, state: 'unlit', leftMin: null, burnt: 0 };
   if (position.step > fuse.outByStep) return { fuse, state: 'out', leftMin: null, burnt: 1 };
-  const gone = (nowMs - litAt) / MS_PER_MIN;
-  const closed = position.step > fuse.closedByStep;
-  const limit = closed ? fuse.totalMin : Math.min(fuse.openMin, fuse.totalMin);
+  const closedAt = position.begunAtMs[fuse.closedByStep + 1];
+  const endsAt = Math.min(
+    litAt + fuse.totalMin * MS_PER_MIN,
+    closedAt === undefined ? litAt + fuse.openMin * MS_PER_MIN : closedAt + fuse.closedMin * MS_PER_MIN,
+  );
   return {
     fuse,
-    state: closed ? 'closed' : 'open',
-    leftMin: limit - gone,
-    burnt: Math.min(1, Math.max(0, gone / limit)),
+    state: closedAt === undefined ? 'open' : 'closed',
+    leftMin: (endsAt - nowMs) / MS_PER_MIN,
+    burnt: Math.min(1, Math.max(0, (nowMs - litAt) / (endsAt - litAt))),
   };
 }
 

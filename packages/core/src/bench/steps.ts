@@ -26,6 +26,7 @@ export interface Fuse {
   readonly outByStep: number;
   /** Unfavourable ends. */
   readonly openMin: number;
+  readonly closedMin: number;
   readonly totalMin: number;
 }
 
@@ -56,7 +57,7 @@ export function benchScript(plan: Plan): BenchScript {
   });
   const lastPressing = operations.findLastIndex(({ kind }) => kind !== 'check');
   const fuses = plan.lines.flatMap(({ line, window }): Fuse[] => {
-    if (window.openMin === null || window.totalMin === null) return [];
+    if (window.openMin === null || window.closedMin === null || window.totalMin === null) return [];
     return [
       {
         line: line.index,
@@ -65,6 +66,7 @@ export function benchScript(plan: Plan): BenchScript {
         closedByStep: operations.findIndex(({ kind, lines }) => kind === 'close' && lines[0] === line.index),
         outByStep: lastPressing,
         openMin: window.openMin.low,
+        closedMin: window.closedMin.low,
         totalMin: window.totalMin.low,
       },
     ];

@@ -48,6 +48,8 @@ export function stageFloor(shop: ShopDocument): BuildDocument {
 interface PastRun {
   readonly id: string;
   readonly daysAgo: number;
+  /** Hour of the day, UTC. */
+  readonly hour: number;
   readonly climate: { readonly tempC: number; readonly rhPct: number };
   /** Real minutes over planned minutes. */
   readonly pace: number;
@@ -58,6 +60,7 @@ const PAST_RUNS: readonly PastRun[] = [
   {
     id: 'demo-run-1',
     daysAgo: 41,
+    hour: 8.3,
     climate: { tempC: 11, rhPct: 66 },
     pace: 1.34,
     record: {
@@ -71,6 +74,7 @@ const PAST_RUNS: readonly PastRun[] = [
   {
     id: 'demo-run-2',
     daysAgo: 12,
+    hour: 14.6,
     climate: { tempC: 19, rhPct: 48 },
     pace: 1.08,
     record: {
@@ -90,9 +94,9 @@ export function pastRuns(
   shop: ShopDocument,
   nowMs: number,
 ): RunDocument[] {
-  return PAST_RUNS.map(({ id, daysAgo, climate, pace, record }) => {
+  return PAST_RUNS.map(({ id, daysAgo, hour, climate, pace, record }) => {
     const plan = planBuild({ ...build, climate: { ...climate } }, shop);
-    const startedAtMs = nowMs - daysAgo * DAY_MS;
+    const startedAtMs = Math.floor(nowMs / DAY_MS - daysAgo) * DAY_MS + hour * 60 * MINUTE_MS;
     const operations = [...plan.timeline.operations].sort(
       (a, b) => a.startMin - b.startMin || a.endMin - b.endMin,
     );

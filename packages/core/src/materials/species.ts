@@ -1,6 +1,3 @@
-import { InputError } from '../checks';
-import { SPECIES_TABLE } from './species-table';
-
 /**
  * Elastic, strength and movement properties of a wood at 12 % moisture content.
  * L along the grain, R radial, T tangential. Also accepted inline wherever a species id is.
@@ -48,45 +45,6 @@ export type SpeciesInput = string | WoodProperties;
 
 /** How the board was sawn: which direction runs across its width. Rift is taken as the mean of the two. */
 export type Cut = 'flat' | 'quarter' | 'rift';
-
-const byId: ReadonlyMap<string, Species> = new Map(SPECIES_TABLE.map((species) => [species.id, species]));
-
-/** The catalogue in its own order: hardwoods, softwoods, sheet goods. */
-export function listSpecies(): readonly Species[] {
-  return SPECIES_TABLE;
-}
-
-/** Looks a species up by id; undefined when the catalogue does not hold it. */
-export function findSpecies(id: string): Species | undefined {
-  return byId.get(id);
-}
-
-/**
- * Resolves an id or inline properties to properties, traits and a printable name.
- * @throws InputError `unknown-id` for an id outside the catalogue.
- */
-export function resolveSpecies(
-  input: SpeciesInput,
-  field = 'species',
-): { readonly properties: WoodProperties; readonly traits: GluingTraits; readonly name: string } {
-  if (typeof input !== 'string') {
-    return {
-      properties: input,
-      traits: { openPored: false, resinous: false, oily: false },
-      name: 'given wood',
-    };
-  }
-  const species = byId.get(input);
-  if (species === undefined) {
-    throw new InputError(
-      'unknown-id',
-      field,
-      `There is no species "${input}" in the catalogue.`,
-      `one of ${[...byId.keys()].join(', ')}, or an object of properties`,
-    );
-  }
-  return species;
-}
 
 /** Young's modulus across the width of a board in MPa, by the way it was sawn. */
 export function modulusAcross(wood: WoodProperties, cut: Cut): number {

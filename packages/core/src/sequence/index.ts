@@ -1,8 +1,2 @@
 export { PACE } from './pace';
-export {
-  type LineTimes,
-  type Operation,
-  panelSession,
-  type SessionJob,
-  type Timeline,
-} from './panel-session';
+export { type LineTimes, type Operation, panelSession, type Timeline } from './panel-session';

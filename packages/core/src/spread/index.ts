@@ -1,2 +1,2 @@
 export { findSpreadMethod, listSpreadMethods, type SpreadMethod } from './methods';
-export { type Batch, spread, type Spread, type SpreadJob } from './spread';
+export { spread, type Spread } from './spread';

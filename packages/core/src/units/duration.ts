@@ -5,10 +5,13 @@ export function formatClock(minutes: number): string {
   return `${sign}${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }
 
+/** Waits past an hour are estimates: the nearest five minutes is as fine as they mean. */
+const COARSE_MIN = 5;
+
 /** Prints a waiting time in words of the shop: `45 min`, `1 h 30 min`, `24 h`. */
 export function formatWait(minutes: number): string {
-  const whole = Math.round(minutes);
-  if (whole < 60) return `${whole} min`;
+  if (Math.round(minutes) < 60) return `${Math.round(minutes)} min`;
+  const whole = Math.round(minutes / COARSE_MIN) * COARSE_MIN;
   const hours = Math.floor(whole / 60);
   const rest = whole % 60;
   return rest === 0 || hours >= 10 ? `${Math.round(whole / 60)} h` : `${hours} h ${rest} min`;

@@ -10,7 +10,7 @@ import { usePlan } from '../../planner/plan-context';
 import { useGlueOptions } from '../../planner/use-glue-options';
 import { useFormat } from '../../quantities/use-format';
 import { figureWords } from '../../verdicts/figures';
-import { StateMark } from '../../verdicts/state-mark';
+import { StateMark, stateWord } from '../../verdicts/state-mark';
 import { hazardWords } from '../../words/catalogue';
 import { causeWords } from '../../words/causes';
 import { traitWords } from '../../words/glue';
@@ -24,10 +24,20 @@ export function GlueStep() {
   return (
     <>
       <Section title="Which glue">
+        {plan !== null && (
+          <Typography sx={{ mb: 1 }}>
+            Now: <strong>{plan.adhesive.name}</strong>, <StateMark state={plan.verdicts.inTime.state} />{' '}
+            {stateWord(plan.verdicts.inTime.state)} in time. Best for this job first:
+          </Typography>
+        )}
         {options === null ? (
           <Loading what="Planning with each glue" />
         ) : (
-          <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
+          <Box
+            component="ul"
+            aria-label="Glues, best for this job first"
+            sx={{ listStyle: 'none', p: 0, m: 0 }}
+          >
             {options.map((option) => (
               <GlueRow key={option.adhesive.id} option={option} />
             ))}
@@ -91,9 +101,10 @@ function GlueRow({ option }: { readonly option: GlueOption }) {
               )}
             </Box>
             <Box sx={{ color: 'text.secondary' }}>
-              {inTime.state === 'holds' ? '' : `${causeWords(inTime.cause, f)}. `}
-              {tight.state === 'holds' ? '' : `${causeWords(tight.cause, f)}. `}
-              {traitWords(adhesive)}. {shelfWords(volumeMl, onShelfMl, f.volume)}
+              {inTime.state === 'holds' ? '' : sentence(causeWords(inTime.cause, f))}
+              {tight.state === 'holds' ? '' : sentence(causeWords(tight.cause, f))}
+              {sentence(traitWords(adhesive))}
+              {shelfWords(volumeMl, onShelfMl, f.volume)}
             </Box>
           </>
         ) : (
@@ -104,7 +115,11 @@ function GlueRow({ option }: { readonly option: GlueOption }) {
   );
 }
 
-const minutes = (value: number) => String(Math.round(value * 10) / 10);
+/** Minutes as fine as they mean: tenths while short, whole ones after. */
+const minutes = (value: number) =>
+  value < 10 ? value.toFixed(1).replace('.0', '') : String(Math.round(value));
+/** A sentence begins with a capital. */
+const sentence = (words: string) => `${words.charAt(0).toUpperCase()}${words.slice(1)}. `;
 
 function shelfWords(neededMl: number, onShelfMl: number, volume: (ml: number) => string): string {
   if (onShelfMl <= 0) return 'None on the shelf.';

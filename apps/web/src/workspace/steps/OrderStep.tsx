@@ -24,9 +24,10 @@ export function OrderStep() {
         </Typography>
         <TimelineChart plan={plan} />
         <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-          A fuse burns from a line’s first bead to full pressure; the mark is the short end of what the glue
-          gives today. Lines close in turn from A, cauls are snugged, clamps go on from the centre outward,
-          then all come to full pull.
+          A fuse burns from a line’s first bead to full pressure, with a notch where its faces close. The mark
+          is the short end of what the glue gives today, counted from the bead or from closing, whichever ends
+          first. Lines close in turn from A, cauls are snugged, clamps go on from the centre outward, then all
+          come to full pull.
         </Typography>
         <Tick
           label="Clamps opened to size and laid out beforehand"

@@ -23,7 +23,7 @@ const SIDES = [
 const lotWords = (lot: RackLot, f: Format) =>
   `${findClampKind(lot.kind).name}, ${f.length(lot.maxOpeningMm)} (${lot.count})`;
 
-const COLUMNS = '28px minmax(0, 1fr) 84px 84px 66px';
+const COLUMNS = '22px minmax(0, 1fr) 84px 84px 76px';
 
 /** Clamps in a row along the panel: where, which side, opening needed, pull; the chosen one opens to its fields. */
 export function ClampTable({ plan }: { readonly plan: Plan }) {
@@ -159,6 +159,7 @@ function Figure({ bad = false, children }: { readonly bad?: boolean; readonly ch
       sx={{
         textAlign: 'right',
         fontFamily: FIGURE_FACE,
+        fontSize: '0.875rem',
         color: bad ? 'error.main' : undefined,
         whiteSpace: 'nowrap',
       }}

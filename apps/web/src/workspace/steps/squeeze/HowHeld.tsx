@@ -27,7 +27,7 @@ export function HowHeld() {
           unit="%"
           value={build.pullPct}
           bounds={{ min: 1, max: 100, unit: '%' }}
-          hint="of what they give"
+          hint="of their most"
           onChange={(pullPct) => pullPct !== null && edit('Pulled to', (before) => ({ ...before, pullPct }))}
           width={130}
         />

@@ -1,0 +1,20 @@
+/** A clamp that a fix proposes. */
+export interface GhostClamp {
+  readonly xMm: number;
+  readonly side: 'above' | 'below';
+}
+
+/** What a step wants to see on the panel. */
+export type Dressing = 'plain' | 'gaps' | 'glue' | 'order' | 'pressure';
+
+/** What the drawing shows on top of the panel itself. */
+export interface DrawingExtras {
+  readonly dressing: Dressing;
+  /** Text beside a line at the right edge, by line index: gap, grams, order. */
+  readonly lineNotes?: readonly (string | null)[];
+  readonly ghosts?: readonly GhostClamp[];
+  /** When given, only these are inked fully: bench mode shows what is touched now. */
+  readonly focus?: { readonly lines: readonly number[]; readonly clamp: number | null };
+  readonly onMoveClamp?: ((id: string, xMm: number) => void) | undefined;
+  readonly onRemoveClamp?: ((id: string) => void) | undefined;
+}
