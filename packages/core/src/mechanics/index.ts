@@ -1,3 +1,3 @@
 export { closingForceN, spreadingRatio } from './closing-force';
-export { DEFAULT_SAMPLES, linePressure, type LinePressure } from './line-pressure';
-export { panelStrut, STRUT_SHARE, type StrutAnswer, type StrutBoard, strutModulusMPa } from './panel-strut';
+export { endDepthMm, linePressure, type LinePressure } from './line-pressure';
+export { panelStrut, STRUT_SHARE, type StrutAnswer, type StrutBoard } from './panel-strut';

@@ -4,7 +4,14 @@ import { pressureWord, targetPressure } from '../clamps';
 import type { BuildDocument, Climate, ShopDocument } from '../formats';
 import { LIMITS } from '../limits';
 import { equilibriumMoisturePct } from '../materials';
-import { closingForceN, linePressure, panelStrut, spreadingRatio, type StrutBoard } from '../mechanics';
+import {
+  closingForceN,
+  endDepthMm,
+  linePressure,
+  panelStrut,
+  spreadingRatio,
+  type StrutBoard,
+} from '../mechanics';
 import { panelSession } from '../sequence';
 import { findSpreadMethod, spread } from '../spread';
 import { judgeFlat } from './flat';
@@ -108,14 +115,15 @@ function planLine(line: PanelLine, context: LineContext): PlannedLine {
     woods.map(({ wood }) => wood.sg),
   );
   const crushMPa = Math.min(...woods.map(({ wood }) => wood.compPerpMPa));
+  const pulls = clampSet.clamps.map(({ placed, forceN }) => ({ xMm: placed.xMm, forceN }));
   const pressure = linePressure({
     lengthMm: line.lengthMm,
     heightMm: line.heightMm,
-    depthMm: depthOf(line, build, panel),
+    ...depthsOf(line, build, panel),
     stiffnessRatio: Math.min(
       ...panel.boards.map(({ board, wood }) => spreadingRatio({ wood, cut: board.cut })),
     ),
-    pulls: clampSet.clamps.map(({ placed, forceN }) => ({ xMm: placed.xMm, forceN })),
+    pulls,
   });
   const gapMm = build.dryFit.gaps.find((gap) => gap.line === line.index)?.gapMm ?? null;
   return {
@@ -153,13 +161,24 @@ function planLine(line: PanelLine, context: LineContext): PlannedLine {
             boards: [strutBoard(line.first), strutBoard(line.second)],
             gapMm,
             remainingMm: Math.min(adhesive.gapMm, 0.1),
+            pulls,
           }),
   };
 }
 
-function depthOf(line: PanelLine, build: BuildDocument, panel: Panel): number {
+/** Depth between the nearer pad and a line, in its middle and at its ends. */
+function depthsOf(
+  line: PanelLine,
+  build: BuildDocument,
+  panel: Panel,
+): { depthMm: number; endDepthMm: number } {
   const batten = build.edge.kind === 'battens' ? build.edge.thicknessMm : 0;
-  return line.depthMm * (panel.boards.length === 2 ? TWO_BOARD_DEPTH : 1) + batten;
+  if (panel.boards.length === 2) {
+    const depthMm = line.depthMm * TWO_BOARD_DEPTH + batten;
+    return { depthMm, endDepthMm: depthMm };
+  }
+  const depthMm = line.depthMm + batten;
+  return { depthMm, endDepthMm: endDepthMm(depthMm, panel.widthMm / 2 + batten) };
 }
 
 function strutBoard({ board, wood }: Panel['boards'][number]): StrutBoard {
