@@ -93,6 +93,7 @@ export {
 export {
   type Aspect,
   ASPECTS,
+  type ClosingAdvice,
   COMFORTABLE_MARGIN,
   compareGlues,
   type FigureKind,

@@ -13,8 +13,8 @@ export interface PlanState {
 
 const PlanContext = createContext<PlanState>({ plan: null, fixes: null, failure: null });
 
-/** One worker for the whole page, made when first needed. */
-function lazyPlanner() {
+/** A worker for the whole page, made when first needed. */
+function lazyWorker(): () => Remote<Planner> {
   let remote: Remote<Planner> | undefined;
   return () =>
     (remote ??= wrap<Planner>(
@@ -22,8 +22,10 @@ function lazyPlanner() {
     ));
 }
 
-/** The page's planning worker. */
-export const planner = lazyPlanner();
+/** Plans each edit; nothing slow is ever asked of it, so that a verdict never waits. */
+export const planner = lazyWorker();
+/** Tries many builds at once: fixes and comparisons, which may take a tenth of a second. */
+export const adviser = lazyWorker();
 
 /** Fixes are worked out once typing rests for this long; verdicts never wait. */
 const FIXES_AFTER_MS = 60;
@@ -53,7 +55,7 @@ export function PlanProvider({
       .plan(build, shop)
       .then((plan) => whenCurrent(({ fixes }) => ({ plan, fixes, failure: null })), fail);
     const timer = setTimeout(() => {
-      void planner()
+      void adviser()
         .fixes(build, shop)
         .then((fixes) => whenCurrent((before) => ({ ...before, fixes })), fail);
     }, FIXES_AFTER_MS);

@@ -1,7 +1,7 @@
 import type { GlueOption } from '@lean-clasp/core';
 import { useEffect, useState } from 'react';
 import { useOpenBuild } from '../workspace/open-build';
-import { planner } from './plan-context';
+import { adviser } from './plan-context';
 
 /** The open build planned with every family of the catalogue; null until the first answer. */
 export function useGlueOptions(): readonly GlueOption[] | null {
@@ -9,7 +9,7 @@ export function useGlueOptions(): readonly GlueOption[] | null {
   const [options, setOptions] = useState<readonly GlueOption[] | null>(null);
   useEffect(() => {
     let overtaken = false;
-    planner()
+    adviser()
       .compareGlues(build, shop)
       .then(
         (answer) => {

@@ -50,7 +50,9 @@ const CAUSES: Readonly<Record<string, Say>> = {
   'jaw-crushes': ({ n }, f) =>
     `the jaw of clamp ${n('clamp')} bites at ${f.pressure(n('padMPa'))}, the wood bears ${f.pressure(n('crushMPa'))}`,
   'gap-back-to-plane': ({ s, n }, f) =>
-    `${s('line')} is open ${f.fine(n('gapMm'))}; closing it eats ${f.force(n('forceN'))}: back to the plane`,
+    Number.isFinite(n('forceN'))
+      ? `${s('line')} is open ${f.fine(n('gapMm'))}; closing it eats ${f.force(n('forceN'))}: back to the plane`
+      : `${s('line')} is open ${f.fine(n('gapMm'))} and no pull closes it: back to the plane`,
   'gap-costs-pull': ({ s, n }, f) =>
     `${s('line')} is open ${f.fine(n('gapMm'))}; closing it takes ${f.force(n('forceN'))} of ${f.force(n('totalN'))}`,
   'pull-off-middle-third': ({ n }, f) =>

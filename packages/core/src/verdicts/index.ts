@@ -1,3 +1,4 @@
+export type { ClosingAdvice } from './closing';
 export { compareGlues, type GlueOption } from './compare-glues';
 export { COMFORTABLE_MARGIN, type WindowUse } from './in-time';
 export { type Plan, planBuild } from './plan';

@@ -5,6 +5,7 @@ import type { BuildDocument, Climate, ShopDocument } from '../formats';
 import type { LinePressure, StrutAnswer } from '../mechanics';
 import type { Timeline } from '../sequence';
 import type { Spread } from '../spread';
+import type { ClosingAdvice } from './closing';
 
 /** A line with everything that the plan computes about it. */
 export interface PlannedLine {
@@ -19,8 +20,9 @@ export interface PlannedLine {
   readonly lowestWord: PressureWord;
   /** Dry-fit reading, + hollow, − proud; null when not read. */
   readonly gapMm: number | null;
-  /** Pull that brings the gap down to what the glue fills; 0 without a reading. */
+  /** Pull that brings the gap down to what the glue fills; 0 without a reading, infinite when none does. */
   readonly closingForceN: number;
+  readonly closing: ClosingAdvice;
 }
 
 /** What all verdicts are worked out from; computed once for each edit. */

@@ -14,6 +14,7 @@ import {
 } from '../mechanics';
 import { panelSession } from '../sequence';
 import { findSpreadMethod, spread } from '../spread';
+import { closingAdvice } from './closing';
 import { judgeFlat } from './flat';
 import { judgeInTime, type WindowUse, windowUses } from './in-time';
 import type { PlannedLine, PlanParts } from './plan-parts';
@@ -126,6 +127,17 @@ function planLine(line: PanelLine, context: LineContext): PlannedLine {
     pulls,
   });
   const gapMm = build.dryFit.gaps.find((gap) => gap.line === line.index)?.gapMm ?? null;
+  const closingN =
+    gapMm === null
+      ? 0
+      : closingForceN({
+          lengthMm: line.lengthMm,
+          thicknessMm: line.heightMm,
+          boards: [strutBoard(line.first), strutBoard(line.second)],
+          gapMm,
+          remainingMm: Math.min(adhesive.gapMm, 0.1),
+          pulls,
+        });
   return {
     line,
     mcPct,
@@ -152,17 +164,8 @@ function planLine(line: PanelLine, context: LineContext): PlannedLine {
     pressure,
     lowestWord: pressureWord(pressure.minMPa, target, crushMPa),
     gapMm,
-    closingForceN:
-      gapMm === null
-        ? 0
-        : closingForceN({
-            lengthMm: line.lengthMm,
-            thicknessMm: line.heightMm,
-            boards: [strutBoard(line.first), strutBoard(line.second)],
-            gapMm,
-            remainingMm: Math.min(adhesive.gapMm, 0.1),
-            pulls,
-          }),
+    closingForceN: closingN,
+    closing: closingAdvice(closingN, clampSet.totalForceN),
   };
 }
 

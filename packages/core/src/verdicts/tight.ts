@@ -4,8 +4,6 @@ import { type Finding, finding } from '../finding';
 import type { PlannedLine, PlanParts } from './plan-parts';
 import { barShareOf, type Verdict, type VerdictState } from './verdict';
 
-/** Closing a sprung line may eat this much of the pull before the stock should go back to the plane [judgement]. */
-const CLOSING_SHARE = Object.freeze({ warn: 0.15, refuse: 0.5 });
 /** A clamped block of pressure this many times the high end starves lines of families that only want contact. */
 const OVERPRESSURE_RATIO = 1.15;
 
@@ -78,9 +76,7 @@ function refusal(parts: PlanParts): Finding | undefined {
       crushMPa: biting.crushLimitMPa,
     });
   }
-  const sprung = lines.find(
-    ({ closingForceN }) => closingForceN > CLOSING_SHARE.refuse * clampSet.totalForceN,
-  );
+  const sprung = lines.find(({ closing }) => closing === 'back-to-plane');
   if (sprung !== undefined) return gapFinding('gap-back-to-plane', 'refuses', sprung, clampSet.totalForceN);
   if (build.pullOffsetMm > parts.panel.thicknessMm / 6) {
     return finding('pull-off-middle-third', 'refuses', {
@@ -94,7 +90,7 @@ function refusal(parts: PlanParts): Finding | undefined {
 
 function warning({ lines, clampSet }: PlanParts, weakest: PlannedLine): Finding | undefined {
   if (weakest.lowestWord === 'under-pressed' || weakest.lowestWord === 'light') return undefined;
-  const sprung = lines.find(({ closingForceN }) => closingForceN > CLOSING_SHARE.warn * clampSet.totalForceN);
+  const sprung = lines.find(({ closing }) => closing === 'costly');
   if (sprung !== undefined) return gapFinding('gap-costs-pull', 'warns', sprung, clampSet.totalForceN);
   const heavy = lines.find(({ pressure, target }) => pressure.meanMPa > OVERPRESSURE_RATIO * target.highMPa);
   if (heavy !== undefined) {

@@ -1,4 +1,4 @@
-import { boardLabel, type BuildDocument, LIMITS } from '@lean-clasp/core';
+import { boardLabel, type BuildDocument, type ClosingAdvice, LIMITS } from '@lean-clasp/core';
 import Typography from '@mui/material/Typography';
 import { FieldRow } from '../../../parts/FieldRow';
 import { usePlan } from '../../../planner/plan-context';
@@ -59,6 +59,13 @@ export function DryFit() {
   );
 }
 
+const CLOSING_WORDS: Readonly<Record<ClosingAdvice, string>> = {
+  none: 'the glue fills it',
+  easy: 'the clamps close this easily',
+  costly: 'the clamps can, but much of their pull goes into it',
+  'back-to-plane': 'back to the plane: clamps should not be asked to close this',
+};
+
 /** Whether clamps may be asked to close what was read. */
 function GapWords() {
   const { plan } = usePlan();
@@ -67,20 +74,13 @@ function GapWords() {
   if (plan === null || open.length === 0) return null;
   return (
     <>
-      {open.map(({ line, closingForceN }) => {
-        const share = plan.clampSet.totalForceN > 0 ? closingForceN / plan.clampSet.totalForceN : 1;
-        const advice =
-          share > 0.5
-            ? 'back to the plane: clamps should not be asked to close this'
-            : share > 0.15
-              ? 'the clamps can, but much of their pull goes into it'
-              : 'the clamps close this easily';
-        return (
-          <Typography key={line.index} variant="body2" sx={{ mb: 1 }}>
-            {line.label}: about {f.force(closingForceN)} closes it – {advice}.
-          </Typography>
-        );
-      })}
+      {open.map(({ line, closing, closingForceN }) => (
+        <Typography key={line.index} variant="body2" sx={{ mb: 1 }}>
+          {line.label}:{' '}
+          {Number.isFinite(closingForceN) ? `about ${f.force(closingForceN)} closes it` : 'no pull closes it'}{' '}
+          – {CLOSING_WORDS[closing]}.
+        </Typography>
+      ))}
     </>
   );
 }

@@ -1,0 +1,73 @@
+import { writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { main } from './main';
+
+async function run(args: readonly string[], input = '') {
+  const out: string[] = [];
+  const err: string[] = [];
+  const code = await main(args, {
+    readInput: () => Promise.resolve(input),
+    out: (line) => out.push(line),
+    err: (line) => err.push(line),
+  });
+  return { code, out: out.join('\n'), err: err.join('\n') };
+}
+
+describe('lean-clasp calc', () => {
+  it('prints one JSON object and exits 0', async () => {
+    const { code, out, err } = await run(['calc', 'emc'], '{"tempC":10,"rhPct":80}');
+    expect([code, err]).toEqual([0, '']);
+    expect((JSON.parse(out) as { emcPct: number }).emcPct).toBeCloseTo(16.38, 2);
+  });
+
+  it('reads a file', async () => {
+    const file = join(tmpdir(), `lean-clasp-cli-${process.pid}.json`);
+    writeFileSync(file, '{"species":"hard-maple","widthMm":600,"cut":"flat","mcFromPct":6,"mcToPct":10}');
+    const { out } = await run(['calc', 'movement', '--in', file]);
+    expect((JSON.parse(out) as { changeMm: number }).changeMm).toBeCloseTo(8.472, 3);
+  });
+
+  it('answers a refused glue with exit 0: infeasible is an answer', async () => {
+    const input = '{"adhesive":"pva-interior","tempC":3,"rhPct":60,"faces":1,"species":"cherry"}';
+    const { code, out } = await run(['calc', 'adhesive-window'], input);
+    expect([code, (JSON.parse(out) as { refused: boolean }).refused]).toEqual([0, true]);
+  });
+
+  it.each([
+    ['an unknown name', ['calc', 'magic'], '{}', 'name'],
+    ['no name', ['calc'], '{}', 'name'],
+    ['what is not JSON', ['calc', 'emc'], 'tempC: 20', ''],
+    ['a number out of range', ['calc', 'emc'], '{"tempC":20,"rhPct":130}', 'rhPct'],
+    ['a file that is not there', ['calc', 'emc', '--in', '/no/such/file'], '', 'in'],
+    ['an unknown command', ['juggle'], '', 'command'],
+    ['an unknown option', ['calc', 'emc', '--loud'], '', 'options'],
+    ['an unknown catalogue', ['list', 'hats'], '', 'catalogue'],
+  ])('exits 2 for %s with the error on standard error', async (_name, args, input, field) => {
+    const { code, out, err } = await run(args, input);
+    expect([code, out]).toEqual([2, '']);
+    const { error } = JSON.parse(err) as { error: Record<string, string> };
+    expect(Object.keys(error)).toEqual(['code', 'field', 'message', 'allowed']);
+    expect(error.field).toBe(field);
+  });
+
+  it('lists calculations with schemas, and catalogues with every coefficient', async () => {
+    const listed = JSON.parse((await run(['calc', '--list'])).out) as { name: string }[];
+    expect(listed.map(({ name }) => name)).toContain('spread');
+    const species = JSON.parse((await run(['list', 'species'])).out) as {
+      id: string;
+      properties: { sg: number };
+    }[];
+    expect(species.find(({ id }) => id === 'red-oak')?.properties.sg).toBe(0.63);
+    for (const catalogue of ['adhesives', 'clamps', 'methods']) {
+      expect((JSON.parse((await run(['list', catalogue])).out) as unknown[]).length).toBeGreaterThan(4);
+    }
+  });
+
+  it('explains itself when asked nothing', async () => {
+    expect(await run([])).toMatchObject({
+      code: 0,
+      out: expect.stringContaining('lean-clasp calc NAME') as string,
+    });
+  });
+});

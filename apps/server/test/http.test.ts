@@ -1,0 +1,211 @@
+import { EDGE_PANEL_DEFAULTS } from '@lean-clasp/core';
+import request from 'supertest';
+import { startTestServer, type TestServer } from './start';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.discard());
+
+const api = () => request(server.url);
+const edit = (baseRevision: number, name: string, before: string) => ({
+  baseRevision,
+  kind: 'edit',
+  label: 'Name',
+  group: 'g1',
+  patch: [{ op: 'replace', path: '/name', value: name }],
+  inverse: [{ op: 'replace', path: '/name', value: before }],
+});
+
+describe('health and headers', () => {
+  it('answers who it is, under a strict policy and without saying what it runs on', async () => {
+    const response = await api().get('/api/health').expect(200, { status: 'ok', version: 'test' });
+    expect(response.headers['content-security-policy']).toContain("script-src 'self' 'wasm-unsafe-eval'");
+    expect(response.headers['content-security-policy']).not.toContain('upgrade-insecure-requests');
+    expect(response.headers['x-content-type-options']).toBe('nosniff');
+    expect(response.headers['x-powered-by']).toBeUndefined();
+  });
+
+  it('answers unknown addresses in the one error shape', async () => {
+    const response = await api().get('/api/nowhere').expect(404);
+    expect(response.body).toEqual({
+      error: {
+        code: 'not-found',
+        field: '',
+        message: expect.any(String) as string,
+        allowed: expect.any(String) as string,
+      },
+    });
+  });
+});
+
+describe('calculations', () => {
+  it('lists names with their schemas', async () => {
+    const response = await api().get('/api/calc').expect(200);
+    const listed = response.body as { name: string; input: { type: string }; output: { type: string } }[];
+    expect(listed.map(({ name }) => name)).toContain('emc');
+    for (const { input, output } of listed) expect([input.type, output.type]).toEqual(['object', 'object']);
+  });
+
+  it('answers', async () => {
+    const response = await api().post('/api/calc/emc').send({ tempC: 21.1, rhPct: 50 }).expect(200);
+    expect((response.body as { emcPct: number }).emcPct).toBeCloseTo(9.24, 2);
+  });
+
+  it('answers 422 for bad input, 400 for what is not JSON, 413 for what is too large', async () => {
+    const bad = await api().post('/api/calc/emc').send({ tempC: 'warm', rhPct: 50 }).expect(422);
+    expect(bad.body).toMatchObject({ error: { code: 'not-a-number', field: 'tempC' } });
+    const torn = await api()
+      .post('/api/calc/emc')
+      .set('content-type', 'application/json')
+      .send('{"tempC":')
+      .expect(400);
+    expect(torn.body).toMatchObject({ error: { code: 'not-json' } });
+    const big = await api()
+      .post('/api/calc/emc')
+      .send({ tempC: 20, rhPct: 50, note: 'x'.repeat(5_000_000) })
+      .expect(413);
+    expect(big.body).toMatchObject({ error: { code: 'too-large' } });
+    await api().get('/api/health').expect(200);
+  });
+
+  it('takes JSON whatever it is called, and says what a bare number is not', async () => {
+    await api()
+      .post('/api/calc/emc')
+      .set('content-type', 'text/plain')
+      .send('{"tempC":20,"rhPct":50}')
+      .expect(200);
+    await api().post('/api/calc/emc').set('content-type', 'application/json').send('12').expect(422);
+  });
+});
+
+describe('builds', () => {
+  it('makes one from the template and removes it', async () => {
+    const made = await api()
+      .post('/api/builds')
+      .send({ template: 'edge-panel', answers: { ...EDGE_PANEL_DEFAULTS, name: 'Counter top' } })
+      .expect(201);
+    const { id, revision, body } = made.body as { id: string; revision: number; body: { name: string } };
+    expect([revision, body.name]).toEqual([0, 'Counter top']);
+    const list = await api().get('/api/builds').expect(200);
+    expect((list.body as { id: string }[]).map((each) => each.id)).toContain(id);
+    await api().delete(`/api/builds/${id}`).expect(204);
+    await api().get(`/api/builds/${id}`).expect(404);
+    await api().delete(`/api/builds/${id}`).expect(404);
+  });
+
+  it.each([
+    ['a 40 m board', { lengthMm: 40_000 }, 'answers.lengthMm'],
+    ['no boards', { boards: 0 }, 'answers.boards'],
+    ['an unknown wood', { species: 'plastic' }, 'species'],
+    ['text for a length', { lengthMm: 'long' }, 'answers.lengthMm'],
+    ['no name', { name: '' }, 'answers.name'],
+  ])('refuses %s', async (_name, change, field) => {
+    const response = await api()
+      .post('/api/builds')
+      .send({ template: 'edge-panel', answers: { ...EDGE_PANEL_DEFAULTS, ...change } })
+      .expect(422);
+    expect(response.body).toMatchObject({ error: { field } });
+  });
+});
+
+describe('edits', () => {
+  const path = '/api/builds/stage-floor';
+
+  it('apply on the newest revision, are logged, and clash with 409 on a stale one', async () => {
+    const before = (await api().get(path)).body as { revision: number; body: { name: string } };
+    const first = await api()
+      .patch(path)
+      .send(edit(before.revision, 'Floor', before.body.name))
+      .expect(200);
+    expect(first.body).toMatchObject({ revision: before.revision + 1, body: { name: 'Floor' } });
+    const stale = await api()
+      .patch(path)
+      .send(edit(before.revision, 'Other', before.body.name))
+      .expect(409);
+    expect(stale.body).toMatchObject({
+      error: { code: 'stale', field: 'baseRevision' },
+      document: { revision: before.revision + 1, body: { name: 'Floor' } },
+    });
+    const log = (await api().get(`${path}/edits`).expect(200)).body as { revision: number; label: string }[];
+    expect(log.at(-1)).toMatchObject({ revision: before.revision + 1, label: 'Name', kind: 'edit' });
+  });
+
+  it('leave nothing behind when they make no sense', async () => {
+    const before = (await api().get(path)).body as { revision: number; body: unknown };
+    const attempts = [
+      { patch: [{ op: 'replace', path: '/boards/0/lengthMm', value: 40_000 }] },
+      { patch: [{ op: 'replace', path: '/boards/0/species', value: 'plastic' }] },
+      { patch: [{ op: 'replace', path: '/glue/adhesive', value: 'jam' }] },
+      { patch: [{ op: 'replace', path: '/nowhere/at/all', value: 1 }] },
+      { patch: [{ op: 'add', path: '/__proto__/polluted', value: true }] },
+      { patch: 'all of it' },
+    ];
+    for (const attempt of attempts) {
+      await api()
+        .patch(path)
+        .send({ ...edit(before.revision, 'x', 'y'), ...attempt })
+        .expect(422);
+    }
+    expect((await api().get(path)).body).toEqual(before);
+    expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
+  });
+
+  it('answer 404 for a build that is not there', async () => {
+    await api()
+      .patch('/api/builds/ghost')
+      .send(edit(0, 'a', 'b'))
+      .expect(404);
+    await api().get('/api/builds/ghost/edits').expect(404);
+  });
+});
+
+describe('the shop', () => {
+  it('is edited like a build and refuses clamps of an unknown kind', async () => {
+    const shop = (await api().get('/api/shops/shop').expect(200)).body as { revision: number };
+    const response = await api()
+      .patch('/api/shops/shop')
+      .send({
+        ...edit(shop.revision, 'x', 'y'),
+        patch: [{ op: 'replace', path: '/rack/0/kind', value: 'string' }],
+      })
+      .expect(422);
+    expect(response.body).toMatchObject({ error: { code: 'unknown-id', field: 'rack.0.kind' } });
+  });
+});
+
+describe('runs', () => {
+  it('ship two with the demo, and take the same one again and again', async () => {
+    const runs = (await api().get('/api/runs').expect(200)).body as {
+      id: string;
+      record: { note: string };
+    }[];
+    expect(runs).toHaveLength(2);
+    const run = runs[0];
+    const changed = { ...run, record: { ...run?.record, note: 'written twice' } };
+    await api().put(`/api/runs/${run?.id}`).send(changed).expect(200);
+    await api().put(`/api/runs/${run?.id}`).send(changed).expect(200);
+    expect((await api().get(`/api/runs/${run?.id}`)).body).toEqual(changed);
+    expect((await api().get('/api/runs')).body).toHaveLength(2);
+  });
+
+  it('refuse another id than the address and a body that is no run', async () => {
+    const run = ((await api().get('/api/runs')).body as object[])[0];
+    await api().put('/api/runs/other').send(run).expect(422);
+    await api().put('/api/runs/other').send({ id: 'other' }).expect(422);
+    await api().get('/api/runs/other').expect(404);
+  });
+});
+
+describe('other sites', () => {
+  it('may not change anything', async () => {
+    const response = await api()
+      .post('/api/calc/emc')
+      .set('origin', 'http://elsewhere.example')
+      .send({ tempC: 20, rhPct: 50 })
+      .expect(403);
+    expect(response.body).toMatchObject({ error: { code: 'other-origin' } });
+    await api().post('/api/calc/emc').set('origin', server.url).send({ tempC: 20, rhPct: 50 }).expect(200);
+  });
+});

@@ -1,0 +1,159 @@
+import type { RunEvent } from '../formats';
+import { maplePanel, TEST_SHOP } from '../test-support/builds';
+import { planBuild } from '../verdicts';
+import {
+  benchScript,
+  gatherList,
+  positionOf,
+  promiseOf,
+  readFuse,
+  readinessOf,
+  shortestFuse,
+  troubleOptions,
+} from '.';
+
+const MINUTE = 60_000;
+const START = 1_750_000_000_000;
+const plan = planBuild(maplePanel(), TEST_SHOP);
+const script = benchScript(plan);
+const next = (minutes: number): RunEvent => ({ kind: 'next', atMs: START + minutes * MINUTE, step: 0 });
+const back = (minutes: number): RunEvent => ({ kind: 'back', atMs: START + minutes * MINUTE, step: 0 });
+const fuse = (line: number) => {
+  const found = script.fuses[line];
+  if (found === undefined) throw new Error('no such fuse');
+  return found;
+};
+
+describe('benchScript', () => {
+  it('spreads and closes each line, sets and tightens each clamp, and checks last', () => {
+    const codes = script.steps.map((step) => step.instruction.code);
+    expect(codes.filter((code) => code === 'do-spread')).toHaveLength(4);
+    expect(codes.filter((code) => code === 'do-close')).toHaveLength(4);
+    expect(codes.filter((code) => code === 'do-set-clamp')).toHaveLength(6);
+    expect(codes.filter((code) => code === 'do-tighten')).toHaveLength(6);
+    expect(codes.at(-1)).toBe('do-check');
+    expect(script.plannedMin).toBeCloseTo(plan.timeline.handsOnMin, 9);
+  });
+
+  it('lights each fuse before it closes and puts all out with the last full pull', () => {
+    for (const each of script.fuses) {
+      expect(each.litByStep).toBeLessThan(each.closedByStep);
+      expect(each.outByStep).toBe(script.steps.length - 2);
+    }
+  });
+});
+
+describe('positionOf', () => {
+  it('goes on, goes back and remembers when each step was begun', () => {
+    const events = [next(0.5), next(1), back(1.2), next(2)];
+    const position = positionOf(script, START, events);
+    expect(position.step).toBe(2);
+    expect(position.begunAtMs.slice(0, 4)).toEqual([
+      START,
+      START + 0.5 * MINUTE,
+      START + 2 * MINUTE,
+      undefined,
+    ]);
+  });
+
+  it('stays inside the script whatever is pressed', () => {
+    expect(positionOf(script, START, [back(0), back(0)]).step).toBe(0);
+    const many = Array.from({ length: 200 }, (_, i) => next(i / 10));
+    expect(positionOf(script, START, many)).toMatchObject({ step: script.steps.length, done: true });
+  });
+});
+
+describe('readFuse', () => {
+  const line0 = fuse(0);
+
+  it('burns against the open time until the faces close', () => {
+    const position = positionOf(script, START, []);
+    const reading = readFuse(line0, position, START + 1 * MINUTE);
+    expect(reading).toMatchObject({ state: 'open' });
+    expect(reading.leftMin).toBeCloseTo(Math.min(line0.openMin, line0.totalMin) - 1, 6);
+  });
+
+  it('then against the closed time from closing, or the total, whichever ends first', () => {
+    const closedAt = 3.5;
+    const events = [next(1), next(closedAt)];
+    const reading = readFuse(line0, positionOf(script, START, events), START + 5 * MINUTE);
+    expect(reading.state).toBe('closed');
+    expect(reading.leftMin).toBeCloseTo(Math.min(closedAt + line0.closedMin, line0.totalMin) - 5, 6);
+  });
+
+  it('opens again when a step is taken back', () => {
+    const events = [next(1), next(2), back(2.1)];
+    expect(readFuse(line0, positionOf(script, START, events), START + 2.2 * MINUTE).state).toBe('open');
+  });
+
+  it('is unlit before its bead and out after the last pull; goes below zero when late', () => {
+    expect(readFuse(fuse(3), positionOf(script, START, []), START).state).toBe('unlit');
+    const all = script.steps.map((_, i) => next(i / 10));
+    expect(readFuse(line0, positionOf(script, START, all), START + 99 * MINUTE).state).toBe('out');
+    expect(readFuse(line0, positionOf(script, START, []), START + 60 * MINUTE).leftMin).toBeLessThan(0);
+  });
+
+  it('finds the shortest of those that burn', () => {
+    const position = positionOf(script, START, [next(0.4), next(0.8)]);
+    const readings = script.fuses.map((each) => readFuse(each, position, START + 0.9 * MINUTE));
+    const least = Math.min(...readings.map(({ leftMin }) => leftMin ?? Number.POSITIVE_INFINITY));
+    expect(shortestFuse(readings)?.leftMin).toBe(least);
+    expect(shortestFuse([])).toBeUndefined();
+  });
+});
+
+describe('readinessOf', () => {
+  it('forbids what could not hold and lets the rest be run with a warning', () => {
+    expect(readinessOf(plan)).toEqual({ forbids: [], warns: [] });
+    const hot = planBuild(maplePanel({ climate: { tempC: 33, rhPct: 20 } }), TEST_SHOP);
+    expect(readinessOf(hot)).toMatchObject({ forbids: [], warns: [{ code: 'window-missed' }] });
+    const bare = planBuild(maplePanel({ clamps: [] }), TEST_SHOP);
+    expect(readinessOf(bare).forbids.map(({ code }) => code)).toEqual(['no-clamps']);
+    const cold = planBuild(maplePanel({ climate: { tempC: 5, rhPct: 50 } }), TEST_SHOP);
+    expect(readinessOf(cold).forbids.map(({ code }) => code)).toContain('too-cold');
+    expect(benchScript(cold).fuses).toEqual([]);
+  });
+});
+
+describe('gatherList', () => {
+  it('names every clamp with its opening, the glue with its amount, and the cauls', () => {
+    const items = gatherList(plan);
+    expect(items.find(({ code }) => code === 'gather-clamps')?.values).toMatchObject({
+      count: 6,
+      openingMm: 615,
+      numbers: '1, 2, 3, 4, 5, 6',
+    });
+    expect(items.find(({ code }) => code === 'gather-glue')?.values.massG).toBeCloseTo(plan.totals.massG, 9);
+    expect(items.map(({ code }) => code)).not.toContain('gather-packing');
+    const packed = planBuild(maplePanel({ edge: { kind: 'blocks', thicknessMm: 20 } }), TEST_SHOP);
+    expect(gatherList(packed).find(({ code }) => code === 'gather-packing')?.values.count).toBe(12);
+  });
+});
+
+describe('troubleOptions', () => {
+  const readingsAt = (minutes: number, events: RunEvent[]) =>
+    script.fuses.map((each) => readFuse(each, positionOf(script, START, events), START + minutes * MINUTE));
+
+  it('offers to pull apart while there is time and not after', () => {
+    const codes = (minutes: number) => troubleOptions(readingsAt(minutes, []), 1).map(({ code }) => code);
+    expect(codes(1)).toEqual(['call-helper', 'pull-apart', 'press-on']);
+    expect(codes(30)).toEqual(['past-its-time', 'press-on']);
+  });
+
+  it('has nothing to pull apart when nothing burns', () => {
+    const all = script.steps.map((_, i) => next(i / 10));
+    expect(troubleOptions(readingsAt(5, all), 1).map(({ code }) => code)).toEqual(['press-on']);
+  });
+});
+
+describe('promiseOf', () => {
+  it('freezes what the plan says', () => {
+    expect(promiseOf(plan)).toMatchObject({
+      adhesive: 'pva-interior',
+      clamps: 6,
+      crew: 1,
+      handsOnMin: plan.timeline.handsOnMin,
+      flatMm: plan.verdicts.flat.figure,
+    });
+  });
+});

@@ -1,0 +1,93 @@
+import type { BuildDocument } from '../formats';
+import { deepFreeze } from '../test-support/deep-freeze';
+import { maplePanel, TEST_SHOP } from '../test-support/builds';
+import { ASPECTS, planBuild, stateRank } from '../verdicts';
+import { findFixes } from '.';
+
+const fixesOf = (build: BuildDocument) => findFixes(deepFreeze(planBuild(build, TEST_SHOP)), TEST_SHOP);
+const base = maplePanel();
+const TROUBLED: readonly (readonly [string, Partial<BuildDocument>])[] = [
+  ['too slow', { climate: { tempC: 28, rhPct: 30 } }],
+  ['two clamps only', { clamps: base.clamps.slice(2, 4) }],
+  ['too short clamps', { clamps: base.clamps.map((clamp) => ({ ...clamp, rackId: 'short' })) }],
+  ['nothing holds it', { holding: { ...base.holding, barsTouch: false, caulPairs: 0 } }],
+  ['far too cold', { climate: { tempC: 4, rhPct: 70 } }],
+  [
+    'racked',
+    { dryFit: { ...base.dryFit, acMm: 1169, bdMm: 1164 }, holding: { ...base.holding, endStops: false } },
+  ],
+  ['rings one way', { boards: base.boards.map((board) => ({ ...board, heart: 'up' as const })) }],
+];
+
+describe.each(TROUBLED)('fixes for a panel that is %s', (_name, change) => {
+  const build = maplePanel(change);
+  const before = planBuild(build, TEST_SHOP);
+  const fixes = fixesOf(build);
+
+  it('are at most three to a verdict, and there is one for a verdict that fails', () => {
+    for (const aspect of ASPECTS) {
+      expect(fixes[aspect].length).toBeLessThanOrEqual(3);
+      if (before.verdicts[aspect].state === 'fails') expect(fixes[aspect].length).toBeGreaterThan(0);
+    }
+  });
+
+  it('state an effect that really comes when they are applied', () => {
+    for (const fix of ASPECTS.flatMap((aspect) => fixes[aspect])) {
+      const after = planBuild(fix.build, TEST_SHOP);
+      expect(fix.after).toEqual(after.verdicts[fix.aspect]);
+      expect(fix.before).toEqual(before.verdicts[fix.aspect]);
+    }
+  });
+
+  it('make their verdict better and no other worse', () => {
+    for (const fix of ASPECTS.flatMap((aspect) => fixes[aspect])) {
+      const better =
+        stateRank(fix.after.state) > stateRank(fix.before.state) || fix.after.barShare > fix.before.barShare;
+      expect(better).toBe(true);
+      for (const aspect of ASPECTS) {
+        expect(stateRank(fix.states[aspect])).toBeGreaterThanOrEqual(
+          stateRank(before.verdicts[aspect].state),
+        );
+      }
+    }
+  });
+
+  it('come out the same twice', () => {
+    expect(fixesOf(build)).toEqual(fixes);
+  });
+});
+
+describe('fixes', () => {
+  const codes = (change: Partial<BuildDocument>, aspect: (typeof ASPECTS)[number]) =>
+    fixesOf(maplePanel(change))[aspect].map((fix) => fix.change.code);
+
+  it('propose hands, another glue or another hour for a panel that is too slow', () => {
+    expect(codes(TROUBLED[0]?.[1] ?? {}, 'inTime')).toEqual(
+      expect.arrayContaining(['one-more-pair', 'use-glue']),
+    );
+  });
+
+  it('propose clamps that are long enough instead of short ones', () => {
+    expect(codes(TROUBLED[2]?.[1] ?? {}, 'tight')).toContain('use-clamps');
+  });
+
+  it('propose bars or cauls for a panel that would pop', () => {
+    expect(codes({ ...TROUBLED[3]?.[1], crew: 2 }, 'flat')).toEqual(
+      expect.arrayContaining(['bars-both-faces', 'add-cauls']),
+    );
+  });
+
+  it('propose a warmer hour for a shop that is too cold', () => {
+    expect(codes(TROUBLED[4]?.[1] ?? {}, 'inTime')).toContain('other-hour');
+  });
+
+  it('are not offered where there is room to spare', () => {
+    const easy = maplePanel({
+      crew: 4,
+      glue: { ...base.glue, adhesive: 'pva-exterior' },
+      goals: { flatMm: 5, squareMm: 5 },
+    });
+    expect(fixesOf(easy).square).toEqual([]);
+    expect(fixesOf(easy).flat).toEqual([]);
+  });
+});
