@@ -17,7 +17,7 @@ const TEXT_FACE = "'Atkinson Hyperlegible Next Variable', system-ui, sans-serif"
 export const FIGURE_FACE = "'Atkinson Hyperlegible Mono Variable', ui-monospace, monospace";
 
 /** Smallest side of anything a finger must hit. */
-export const TOUCH_PX = 44;
+const TOUCH_PX = 44;
 
 /** Builds the MUI theme for day or lamp. */
 export function themeFor(mode: 'day' | 'lamp'): Theme {
@@ -60,7 +60,25 @@ export function themeFor(mode: 'day' | 'lamp'): Theme {
         styleOverrides: { root: { minHeight: TOUCH_PX } },
       },
       MuiIconButton: { styleOverrides: { root: { minWidth: TOUCH_PX, minHeight: TOUCH_PX } } },
-      MuiToggleButton: { styleOverrides: { root: { minHeight: TOUCH_PX } } },
+      MuiToggleButton: {
+        styleOverrides: {
+          root: {
+            minHeight: TOUCH_PX,
+            color: t.ink,
+            '&.Mui-selected': { backgroundColor: t.actionTint, color: t.ink },
+          },
+        },
+      },
+      MuiSelect: {
+        styleOverrides: {
+          select: {
+            display: 'flex',
+            alignItems: 'center',
+            boxSizing: 'border-box',
+            '&&': { minHeight: TOUCH_PX, paddingTop: 0, paddingBottom: 0 },
+          },
+        },
+      },
       MuiMenuItem: { styleOverrides: { root: { minHeight: TOUCH_PX } } },
       MuiInputBase: { styleOverrides: { root: { fontSize: '1rem', minHeight: TOUCH_PX } } },
       MuiFormHelperText: { styleOverrides: { root: { fontSize: '0.875rem' } } },
@@ -77,6 +95,7 @@ export function themeFor(mode: 'day' | 'lamp'): Theme {
         styleOverrides: {
           root: {
             fontFamily: 'inherit',
+            fontSize: '1rem',
             '&.Mui-focusVisible': { outline: `3px solid ${t.glue}`, outlineOffset: 2 },
           },
         },

@@ -43,7 +43,7 @@ interface State {
 }
 
 /** Body after an edit; undefined when the patch does not fit. */
-export function applied(body: Body, edit: Edit): Body | undefined {
+function applied(body: Body, edit: Edit): Body | undefined {
   const copy = structuredClone(body);
   const failed = applyPatch(copy, [...edit.patch]).some((result) => result !== null);
   return failed ? undefined : copy;

@@ -116,7 +116,7 @@ function keep(id: string, getState: () => RootState): void {
 const sending = new Set<string>();
 
 /** Sends pending edits one after another until none is left or something stands in the way. */
-export function flush(id: string): AppThunk<Promise<void>> {
+function flush(id: string): AppThunk<Promise<void>> {
   return async (dispatch, getState) => {
     if (sending.has(id)) return;
     sending.add(id);

@@ -14,7 +14,7 @@ export interface Sheet {
 }
 
 /** Room around the panel for labels, ruler, clamp heads and handles, in pixels. */
-export const ROOM = Object.freeze({ left: 112, right: 28, top: 92, bottom: 44 });
+const ROOM = Object.freeze({ left: 112, right: 28, top: 92, bottom: 44 });
 /** Width of one figure of a note at the right edge, and its distance from the panel. */
 const NOTE = Object.freeze({ characterPx: 8.6, gapPx: 14 });
 
@@ -49,8 +49,8 @@ export interface Tick {
   readonly label: string | null;
 }
 
-const METRIC_STEPS_MM = [10, 20, 50, 100, 200, 500, 1000];
-const INCH_STEPS = [1, 2, 3, 6, 12, 24, 48];
+const METRIC_STEPS_MM = [10, 20, 50, 100, 200, 500, 1000, 2000, 5000];
+const INCH_STEPS = [1, 2, 3, 6, 12, 24, 48, 96, 192];
 /** Closest that two labels may stand, in pixels. */
 const LEAST_LABEL_GAP = 84;
 /** Minor ticks to a major one. */

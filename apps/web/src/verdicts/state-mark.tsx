@@ -22,7 +22,7 @@ export function StateMark({ state }: { readonly state: VerdictState }) {
       component="span"
       role="img"
       aria-label={MARKS[state].word}
-      sx={(theme) => ({ color: stateColour(state, theme.palette.tokens), fontSize: '0.9em' })}
+      sx={(theme) => ({ color: stateColour(state, theme.palette.tokens), fontSize: '1em' })}
     >
       {MARKS[state].shape}
     </Box>

@@ -17,7 +17,7 @@ export interface WindowConditions {
 }
 
 /** Climate coefficients, all [judgement] with the shape taken from physics; the logbook calibrates them. */
-export const CLIMATE_MODEL = Object.freeze({
+const CLIMATE_MODEL = Object.freeze({
   /** Vapour pressure deficit at 20 °C and 50 %. */
   vpdRefKPa: 1.167,
   vpdExponent: 0.5,

@@ -1,5 +1,5 @@
 /** Spare opening to get a clamp over the work without a fight. */
-export const OPENING_SPARE_MM = 15;
+const OPENING_SPARE_MM = 15;
 /** A clamp with more than this many times the needed opening is clumsy [judgement]. */
 const CLUMSY_RATIO = 3;
 

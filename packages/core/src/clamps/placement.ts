@@ -1,5 +1,5 @@
 /** End overhang as a share of the spacing: free ends are weaker than mid-gaps, so they get less than half. */
-export const END_OVERHANG_SHARE = 0.4;
+const END_OVERHANG_SHARE = 0.4;
 
 /**
  * Positions in mm of `count` clamps spread evenly along a line, with an end overhang of 0.4 of the spacing.

@@ -27,7 +27,7 @@ export const PlacedClampSchema = strictObject({
 });
 
 /** An opening read with feelers at the dry fit: + hollow (open in the middle), − proud (open at the ends). */
-export const GapReadingSchema = strictObject({
+const GapReadingSchema = strictObject({
   line: Type.Integer({ minimum: 0, maximum: 60 }),
   gapMm: bounded(LIMITS.gapMm),
 });

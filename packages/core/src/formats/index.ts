@@ -1,10 +1,8 @@
 export {
   type Board,
-  BoardSchema,
   type BuildDocument,
   BuildDocumentSchema,
   type Climate,
-  ClimateSchema,
   MOST_BOARDS,
   MOST_CLAMPS,
   type PlacedClamp,
@@ -17,4 +15,4 @@ export {
   type RunRecord,
 } from './run-document';
 export { type Bottle, type RackLot, type ShopDocument, ShopDocumentSchema } from './shop-document';
-export { bounded, oneOf, orNull, strictObject, wholeBounded } from './schema';
+export { bounded, oneOf, orNull, strictObject } from './schema';

@@ -24,7 +24,7 @@ export const BottleSchema = strictObject({
 });
 
 /** What the air usually does at one hour of the day. */
-export const HourSchema = strictObject({
+const HourSchema = strictObject({
   hour: Type.Integer({ minimum: 0, maximum: 23 }),
   ...ClimateSchema.properties,
 });

@@ -34,7 +34,7 @@ export interface LinePressure {
 }
 
 /** Stations along a line unless asked otherwise. */
-export const DEFAULT_SAMPLES = 41;
+const DEFAULT_SAMPLES = 41;
 
 /**
  * Exponents fitted to fine-mesh finite elements (docs/models.md): between evenly spaced clamps the lowest over

@@ -1,2 +1,1 @@
-export { PACE } from './pace';
 export { type LineTimes, type Operation, panelSession, type Timeline } from './panel-session';

@@ -143,7 +143,7 @@ function residueAt(spacingMm: number): number {
  * today's moisture and either extreme of the year. Boards with hearts alternating give a washboard; all one way
  * adds up to an arc.
  */
-export function moistureCupMm({
+function moistureCupMm({
   panel,
   boardMcPct,
   build,

@@ -71,7 +71,7 @@ function squareParts({ build, panel }: PlanParts): readonly [Part, ...Part[]] {
  * End out of square over the width, in mm, from two diagonals: ((d₁² − d₂²)/(4·L·W))·W.
  * Zero when either was not read. Small angles.
  */
-export function diagonalErrorMm(
+function diagonalErrorMm(
   { acMm, bdMm }: { readonly acMm: number | null; readonly bdMm: number | null },
   lengthMm: number,
   widthMm: number,

@@ -1,0 +1,163 @@
+import AxeBuilder from '@axe-core/playwright';
+import { type Page } from '@playwright/test';
+import { expect, prefer, test, verdict } from './fixtures';
+
+/** Every view, with something that shows when it is ready. */
+const VIEWS: readonly (readonly [path: string, ready: string | RegExp])[] = [
+  ['/', 'In clamps'],
+  ['/builds', 'Stage floor'],
+  ['/builds/new', 'Start this build'],
+  ['/builds/stage-floor/fit', 'Dry fit'],
+  ['/builds/stage-floor/glue', 'Which glue'],
+  ['/builds/stage-floor/order', 'One session'],
+  ['/builds/stage-floor/squeeze', 'Pull and hold'],
+  ['/builds/stage-floor/rehearse', 'Before it closes'],
+  ['/builds/stage-floor/glue-up', /Start the clock/],
+  ['/builds/stage-floor/record', 'How it came out'],
+  ['/shop', 'Glue shelf'],
+  ['/logbook', 'Planned and taken'],
+  ['/logbook/demo-run-2', 'How it came out'],
+  ['/sums/adhesive-window', 'What went into it'],
+  ['/nowhere', 'Nothing at this address'],
+];
+
+async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const serious = violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`);
+  expect(serious).toEqual([]);
+}
+
+for (const theme of ['day', 'lamp'] as const) {
+  test(`no view has a serious accessibility fault, ${theme}`, async ({ page, app }) => {
+    test.setTimeout(180_000);
+    await prefer(page, { theme });
+    for (const [path, ready] of VIEWS) {
+      await page.goto(`${app.url}${path}`);
+      await expect(page.getByText(ready).first()).toBeVisible();
+      await expectAccessible(page);
+    }
+    await page.goto(`${app.url}/builds/stage-floor/squeeze`);
+    await verdict(page, 'inTime').click();
+    await expect(page.getByText('How this figure is got')).toBeVisible();
+    await expectAccessible(page);
+    await page.goto(`${app.url}/builds/stage-floor/glue-up`);
+    await page.getByRole('button', { name: /Start the clock/ }).click();
+    await expect(page.getByRole('timer')).toBeVisible();
+    await expectAccessible(page);
+  });
+}
+
+for (const [width, height] of [
+  [1280, 800],
+  [800, 1280],
+] as const) {
+  test(`nothing is cut off sideways or set under 14 px at ${width} × ${height}`, async ({ page, app }) => {
+    test.setTimeout(180_000);
+    await page.setViewportSize({ width, height });
+    for (const units of ['metric', 'imperial'] as const) {
+      await page.goto(app.url);
+      await page.evaluate((kept) => localStorage.setItem('lean-clasp.preferences', JSON.stringify(kept)), {
+        units,
+        sound: false,
+        speech: false,
+      });
+      for (const [path, ready] of VIEWS) {
+        await page.goto(`${app.url}${path}`);
+        await expect(page.getByText(ready).first()).toBeVisible();
+        expect({ path, units, faults: await layoutFaults(page) }).toEqual({ path, units, faults: [] });
+      }
+    }
+  });
+}
+
+/** Elements that scroll sideways though nobody meant them to, and text smaller than 14 px. */
+function layoutFaults(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const faults: string[] = [];
+    for (const element of document.querySelectorAll<HTMLElement>('main, main section, main form')) {
+      if (
+        element.scrollWidth > element.clientWidth + 1 &&
+        getComputedStyle(element).overflowX !== 'visible'
+      ) {
+        faults.push(
+          `${element.tagName} ${element.getAttribute('aria-label') ?? ''} is ${element.scrollWidth} wide`,
+        );
+      }
+    }
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    for (let node = walker.nextNode(); node !== null; node = walker.nextNode()) {
+      const parent = node.parentElement;
+      if (
+        parent === null ||
+        node.textContent?.trim() === '' ||
+        parent.closest('legend, noscript, script, style')
+      )
+        continue;
+      const size = Number.parseFloat(getComputedStyle(parent).fontSize);
+      const shrunk = parent.closest('label.MuiInputLabel-shrink') === null ? 1 : 0.875;
+      if (size * shrunk < 13.99 && parent.getClientRects().length > 0) {
+        faults.push(`"${node.textContent?.trim().slice(0, 30)}" is ${size * shrunk} px`);
+      }
+    }
+    return faults;
+  });
+}
+
+test('the whole plan is reached by keyboard', async ({ page, app }) => {
+  await prefer(page, {});
+  await page.goto(`${app.url}/builds/stage-floor/fit`);
+  await expect(verdict(page, 'tight')).toBeVisible();
+
+  // Boards into another order.
+  await page.getByRole('button', { name: 'Move board A' }).focus();
+  await page.keyboard.press('Space');
+  await page.waitForTimeout(150);
+  await page.keyboard.press('ArrowDown');
+  await page.waitForTimeout(300);
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: /^Board A, 96 mm wide/ })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: /^Board A, 128 mm wide/ })).toBeVisible();
+
+  // A part of the drawing, selected in both places.
+  await page.getByRole('button', { name: /^Board C, 140 mm wide/ }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Board C: change' })).toHaveAttribute(
+    'aria-expanded',
+    'true',
+  );
+
+  // Steps, and a clamp moved by arrows.
+  await page.keyboard.press('Alt+4');
+  await expect(page).toHaveURL(/squeeze$/);
+  const clamp = page.getByRole('button', { name: /^Clamp 2, below/ });
+  await clamp.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('button', { name: 'Clamp 2, below, at 246 mm' })).toBeVisible();
+  await page.keyboard.press('Delete');
+  await expect(page.getByRole('button', { name: /^Clamp 6, / })).toHaveCount(0);
+
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+});
+
+test('touch targets are large enough for a knuckle', async ({ page, app }) => {
+  await prefer(page, {});
+  await page.goto(`${app.url}/builds/stage-floor/squeeze`);
+  await expect(page.getByText('Pull and hold')).toBeVisible();
+  const small = await page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('button, a[href], [role="combobox"]')]
+      .filter(
+        (element) => element.getClientRects().length > 0 && element.textContent !== 'Skip to the content',
+      )
+      .map((element) => ({
+        name: element.getAttribute('aria-label') ?? element.textContent,
+        box: element.getBoundingClientRect(),
+      }))
+      .filter(({ box }) => box.height < 43.5 || box.width < 43.5)
+      .map(({ name, box }) => `${name}: ${Math.round(box.width)} × ${Math.round(box.height)}`),
+  );
+  expect(small).toEqual([]);
+});

@@ -1,0 +1,77 @@
+import { expect, type Locator, type Page, test as base } from '@playwright/test';
+import { makeDataFolder, removeFolder, startServer, type StartedServer } from '../scripts/lib/server.mjs';
+
+/** The built app on demo data of this test's own. */
+export interface App {
+  readonly url: string;
+  /** Stops the server and starts it again on the same data and port. */
+  readonly restart: () => Promise<void>;
+  readonly stop: () => Promise<void>;
+  readonly start: () => Promise<void>;
+}
+
+/** Test with a server of its own, on the demo's data. */
+export const test = base.extend<{ app: App }>({
+  app: async ({}, use) => {
+    const data = makeDataFolder();
+    let server: StartedServer = await startServer({ data, demo: true });
+    const { url } = server;
+    const port = Number(new URL(url).port);
+    const stop = () => server.stop();
+    const start = async () => {
+      server = await startServer({ data, demo: true, port });
+    };
+    await use({
+      url,
+      stop,
+      start,
+      restart: async () => {
+        await stop();
+        await start();
+      },
+    });
+    await server.stop();
+    removeFolder(data);
+  },
+});
+
+export { expect };
+
+/** How a person likes to see things. */
+export interface Liking {
+  readonly theme?: 'day' | 'lamp';
+  readonly units?: 'metric' | 'imperial';
+}
+
+/** Sets preferences before the page's first script; sound and voice stay off. */
+export async function prefer(page: Page, liking: Liking): Promise<void> {
+  await page.addInitScript(
+    (kept) => {
+      if (localStorage.getItem('lean-clasp.preferences') === null) {
+        localStorage.setItem('lean-clasp.preferences', JSON.stringify(kept));
+      }
+    },
+    { sound: false, speech: false, ...liking },
+  );
+}
+
+/** One of the four verdicts along the bottom edge. */
+export const verdict = (page: Page, aspect: 'inTime' | 'tight' | 'square' | 'flat'): Locator =>
+  page.locator(`[data-verdict="${aspect}"]`);
+
+/** Waits until every edit made so far is on the server. */
+export async function kept(page: Page): Promise<void> {
+  await expect(page.getByText('kept', { exact: true })).toBeVisible();
+}
+
+/** Replaces what stands in a field. */
+export async function retype(field: Locator, text: string): Promise<void> {
+  await field.fill(text);
+  await field.blur();
+}
+
+/** Picks from a list by its label. */
+export async function choose(page: Page, label: string, option: string | RegExp): Promise<void> {
+  await page.getByRole('combobox', { name: label }).first().click();
+  await page.getByRole('option', { name: option }).click();
+}

@@ -1,0 +1,27 @@
+import { choose, expect, prefer, retype, test } from './fixtures';
+
+test('a sum answers live, in either unit system, and says what went into it', async ({ page, app }) => {
+  await prefer(page, {});
+  await page.goto(`${app.url}/sums/movement`);
+  await expect(page.getByText('8.47 mm')).toBeVisible();
+  await choose(page, 'Species', 'Cherry');
+  await expect(page.getByText('5.95 mm')).toBeVisible();
+  await page.getByRole('button', { name: /Units: millimetres/ }).click();
+  await expect(page.getByText('0.234"')).toBeVisible();
+  await expect(page.getByLabel('Width')).toHaveValue('23 5/8"');
+  await page.getByText('What went into it').click();
+  await expect(page.getByText('0.00248')).toBeVisible();
+});
+
+test('each sum has an address of its own and refuses nonsense in a sentence', async ({ page, app }) => {
+  await prefer(page, {});
+  await page.goto(`${app.url}/sums/clamp-need`);
+  await expect(page.getByText('low 1.20 MPa, high 1.70 MPa')).toBeVisible();
+  await retype(page.getByLabel('Length'), '9000 m');
+  await expect(page.getByText(/Must be from 1 mm to 20000 mm/)).toBeVisible();
+  await page.getByRole('link', { name: 'Working time of a glue' }).click();
+  await expect(page).toHaveURL(/adhesive-window$/);
+  await retype(page.getByLabel('Temperature'), '3');
+  await expect(page.getByText('none: refused').first()).toBeVisible();
+  await expect(page.getByText(/this glue forms no sound line/)).toBeVisible();
+});

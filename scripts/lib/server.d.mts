@@ -1,0 +1,12 @@
+/** A built server running for a test, a picture or a measurement. */
+export interface StartedServer {
+  readonly url: string;
+  readonly pid: number;
+  /** Milliseconds from spawning to its first answer line. */
+  readonly readyMs: number;
+  readonly stop: () => Promise<void>;
+}
+
+export function makeDataFolder(): string;
+export function removeFolder(folder: string): void;
+export function startServer(options: { data: string; demo?: boolean; port?: number }): Promise<StartedServer>;
