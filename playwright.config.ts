@@ -1,25 +1,10 @@
 import { defineConfig } from '@playwright/test';
-
-/** Debian's Chromium, without a screen and without its own traffic. */
-export const CHROMIUM = {
-  executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--use-angle=swiftshader',
-    '--enable-unsafe-swiftshader',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-    '--disable-dev-shm-usage',
-  ],
-};
+import { CHROMIUM } from './scripts/lib/chromium.mjs';
 
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
   fullyParallel: true,
   workers: 2,
   forbidOnly: process.env.CI !== undefined,

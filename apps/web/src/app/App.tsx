@@ -1,22 +1,23 @@
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
-import { router } from './router';
-import { type makeStore, useAppSelector } from './store';
+import { makeRouter } from './router';
+import { type AppStore, useAppSelector } from './store';
 import { themeFor } from './theme';
 
 /** The whole app around its store. */
-export function App({ store }: { readonly store: ReturnType<typeof makeStore> }) {
+export function App({ store }: { readonly store: AppStore }) {
+  const [router] = useState(() => makeRouter(store));
   return (
     <Provider store={store}>
-      <Themed />
+      <Themed router={router} />
     </Provider>
   );
 }
 
-function Themed() {
+function Themed({ router }: { readonly router: ReturnType<typeof makeRouter> }) {
   const mode = useAppSelector((state) => state.preferences.theme);
   const theme = useMemo(() => themeFor(mode), [mode]);
   return (

@@ -1,42 +1,64 @@
 import type { ComponentType } from 'react';
-import { createBrowserRouter, Navigate } from 'react-router';
+import { createBrowserRouter, type LoaderFunctionArgs, Navigate } from 'react-router';
+import { openDocument } from '../documents/sync';
 import { Frame } from '../frame/Frame';
 import { Loading } from '../frame/Loading';
 import { PageFault } from '../frame/PageFault';
+import { planner } from '../planner/workers';
+import { SHOP_ID } from '../shop/shop-id';
+import { preloadStep } from '../workspace/step-panels';
+import { isStepId } from '../workspace/steps-list';
+import type { AppStore } from './store';
 
 /** Makes a route module out of a lazily loaded screen. */
 const screen = (load: () => Promise<ComponentType>) => async () => ({ Component: await load() });
 
+/** Fetches what a build's screen needs while the screen's own code is still on its way. */
+const headStart =
+  (store: AppStore) =>
+  ({ params }: LoaderFunctionArgs): null => {
+    const { buildId = '', step } = params;
+    // A failure is told by the screen itself, which asks again.
+    store.dispatch(openDocument('builds', buildId)).catch(() => undefined);
+    store.dispatch(openDocument('shops', SHOP_ID)).catch(() => undefined);
+    if (isStepId(step)) preloadStep(step);
+    planner();
+    return null;
+  };
+
 /** Every address of the app. Screens load when first visited. */
-export const router = createBrowserRouter([
-  {
-    element: <Frame />,
-    errorElement: <PageFault />,
-    hydrateFallbackElement: <Loading />,
-    children: [
-      { index: true, lazy: screen(() => import('../today/TodayPage').then((m) => m.TodayPage)) },
-      { path: 'builds', lazy: screen(() => import('../builds/BuildsPage').then((m) => m.BuildsPage)) },
-      {
-        path: 'builds/new',
-        lazy: screen(() => import('../builds/NewBuildPage').then((m) => m.NewBuildPage)),
-      },
-      { path: 'builds/:buildId', element: <Navigate to="fit" replace /> },
-      {
-        path: 'builds/:buildId/:step',
-        lazy: screen(() => import('../workspace/WorkspacePage').then((m) => m.WorkspacePage)),
-      },
-      { path: 'shop', lazy: screen(() => import('../shop/ShopPage').then((m) => m.ShopPage)) },
-      { path: 'logbook', lazy: screen(() => import('../logbook/LogbookPage').then((m) => m.LogbookPage)) },
-      { path: 'logbook/:runId', lazy: screen(() => import('../logbook/RunPage').then((m) => m.RunPage)) },
-      { path: 'sums', lazy: screen(() => import('../sums/SumsPage').then((m) => m.SumsPage)) },
-      { path: 'sums/:name', lazy: screen(() => import('../sums/SumsPage').then((m) => m.SumsPage)) },
-      { path: '*', lazy: screen(() => import('../frame/NothingHere').then((m) => m.NothingHere)) },
-    ],
-  },
-  {
-    path: 'bench/:runId',
-    errorElement: <PageFault />,
-    hydrateFallbackElement: <Loading />,
-    lazy: screen(() => import('../bench/BenchPage').then((m) => m.BenchPage)),
-  },
-]);
+export const makeRouter = (store: AppStore) =>
+  createBrowserRouter([
+    {
+      element: <Frame />,
+      errorElement: <PageFault />,
+      hydrateFallbackElement: <Loading />,
+      children: [
+        { index: true, lazy: screen(() => import('../today/TodayPage').then((m) => m.TodayPage)) },
+        { path: 'builds', lazy: screen(() => import('../builds/BuildsPage').then((m) => m.BuildsPage)) },
+        {
+          path: 'builds/new',
+          lazy: screen(() => import('../builds/NewBuildPage').then((m) => m.NewBuildPage)),
+        },
+        { path: 'builds/:buildId', element: <Navigate to="fit" replace /> },
+        {
+          path: 'builds/:buildId/:step',
+          loader: headStart(store),
+          shouldRevalidate: ({ currentParams, nextParams }) => currentParams.buildId !== nextParams.buildId,
+          lazy: screen(() => import('../workspace/WorkspacePage').then((m) => m.WorkspacePage)),
+        },
+        { path: 'shop', lazy: screen(() => import('../shop/ShopPage').then((m) => m.ShopPage)) },
+        { path: 'logbook', lazy: screen(() => import('../logbook/LogbookPage').then((m) => m.LogbookPage)) },
+        { path: 'logbook/:runId', lazy: screen(() => import('../logbook/RunPage').then((m) => m.RunPage)) },
+        { path: 'sums', lazy: screen(() => import('../sums/SumsPage').then((m) => m.SumsPage)) },
+        { path: 'sums/:name', lazy: screen(() => import('../sums/SumsPage').then((m) => m.SumsPage)) },
+        { path: '*', lazy: screen(() => import('../frame/NothingHere').then((m) => m.NothingHere)) },
+      ],
+    },
+    {
+      path: 'bench/:runId',
+      errorElement: <PageFault />,
+      hydrateFallbackElement: <Loading />,
+      lazy: screen(() => import('../bench/BenchPage').then((m) => m.BenchPage)),
+    },
+  ]);

@@ -29,7 +29,8 @@ export function makeStore(storage: Storage) {
   return store;
 }
 
-type AppStore = ReturnType<typeof makeStore>;
+/** The application's store. */
+export type AppStore = ReturnType<typeof makeStore>;
 export type RootState = ReturnType<AppStore['getState']>;
 export type AppDispatch = AppStore['dispatch'];
 export type AppThunk<R = void> = ThunkAction<R, RootState, undefined, UnknownAction>;

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { requestJson } from '../api/request';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import type { ServerDocument } from '../documents/documents-slice';
-import { planner } from '../planner/plan-context';
+import { planner } from '../planner/workers';
 import { SHOP_ID } from '../shop/shop-id';
 import { type BenchKit, benchKit } from './bench-kit';
 import { keptKit, openRun } from './run-sync';

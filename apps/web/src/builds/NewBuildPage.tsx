@@ -133,7 +133,7 @@ export function NewBuildPage() {
             Start this build
           </Button>
         </Box>
-        {shop.kind === 'open' && <Preview answers={answers} shop={shop.document.body as ShopDocument} />}
+        {shop.kind === 'open' && <Preview answers={answers} shop={shop.body as ShopDocument} />}
       </Box>
     </Page>
   );

@@ -2,15 +2,16 @@ import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Snackbar from '@mui/material/Snackbar';
 import { useState } from 'react';
-import { useAppDispatch } from '../app/store';
-import type { OpenDocument } from './documents-slice';
+import { useAppDispatch, useAppSelector } from '../app/store';
 import { putMineOnTop, takeTheirs } from './sync';
 
 /** Tells when edits are not on the server yet, and asks when they clash with somebody else's. */
-export function SyncNotice({ document }: { readonly document: OpenDocument }) {
+export function SyncNotice({ id }: { readonly id: string }) {
   const dispatch = useAppDispatch();
+  const document = useAppSelector((state) => state.documents.open[id]);
   const [unfit, setUnfit] = useState(0);
-  const { id, sync, pending } = document;
+  if (document === undefined) return null;
+  const { sync, pending } = document;
   const count = `${pending.length} ${pending.length === 1 ? 'edit' : 'edits'}`;
   return (
     <>

@@ -16,7 +16,7 @@ interface SentEdit {
 function fakeServer() {
   const state = {
     revision: 0,
-    body: structuredClone(stageFloor(DEMO_SHOP)) as BuildDocument,
+    body: structuredClone(stageFloor(DEMO_SHOP)),
     log: [] as unknown[],
     reachable: true,
     refuse: false,
@@ -51,9 +51,7 @@ const settle = () => new Promise((done) => setTimeout(done, 30));
 async function opened() {
   localStorage.clear();
   const server = fakeServer();
-  jest
-    .spyOn(globalThis, 'fetch')
-    .mockImplementation((path, init) => server.handle(String(path as string), init));
+  jest.spyOn(globalThis, 'fetch').mockImplementation((path, init) => server.handle(path as string, init));
   const store = makeStore(localStorage);
   await store.dispatch(openDocument('builds', ID));
   const document = () => {

@@ -22,10 +22,23 @@ const RETRY_MS = 2500;
 const documentPath = ({ collection, id }: Pick<OpenDocument, 'collection' | 'id'>) =>
   `/api/${collection}/${id}`;
 
-/** Loads a document and its edit log, then offers what an earlier visit could not send. */
+/** Documents on their way, so that two that ask for one share the answer. */
+const opening = new Map<string, Promise<void>>();
+
+/** Opens a document with its log, and brings back edits that an earlier visit could not send. */
 export function openDocument(collection: OpenDocument['collection'], id: string): AppThunk<Promise<void>> {
-  return async (dispatch, getState) => {
-    if (getState().documents.open[id] !== undefined) return;
+  return (dispatch, getState) => {
+    if (getState().documents.open[id] !== undefined) return Promise.resolve();
+    const underway = opening.get(id);
+    if (underway !== undefined) return underway;
+    const promise = dispatch(fetchDocument(collection, id)).finally(() => opening.delete(id));
+    opening.set(id, promise);
+    return promise;
+  };
+}
+
+function fetchDocument(collection: OpenDocument['collection'], id: string): AppThunk<Promise<void>> {
+  return async (dispatch) => {
     const path = documentPath({ collection, id });
     const [document, log] = await Promise.all([
       requestJson<ServerDocument>(path),

@@ -5,7 +5,7 @@ import RemoveIcon from '@mui/icons-material/Remove';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import type { PanelMarks } from '@lean-clasp/core';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { TransformComponent, TransformWrapper, useControls } from 'react-zoom-pan-pinch';
 import { CLAMP_HANDLE_CLASS } from './ClampShapes';
 import { EndView } from './EndView';
@@ -17,7 +17,7 @@ import { useSize } from './use-size';
 const BUTTONS_PX = 4 * 44 + 32;
 
 /** The panel on its sheet: zoomable, pannable, printable, with its end view and a legend under it. */
-export function DrawingSheet({
+export const DrawingSheet = memo(function DrawingSheet({
   marks,
   title,
   extras,
@@ -62,7 +62,7 @@ export function DrawingSheet({
       </TransformWrapper>
     </Box>
   );
-}
+});
 
 function ZoomButtons() {
   const { zoomIn, zoomOut, resetTransform } = useControls();

@@ -1,31 +1,16 @@
 import type { BuildDocument, Fixes, Plan, ShopDocument } from '@lean-clasp/core';
-import { type Remote, wrap } from 'comlink';
-import { createContext, type ReactNode, use, useEffect, useState } from 'react';
-import type { Planner } from './planner.worker';
+import { createContext, type ReactNode, use, useEffect, useMemo, useState } from 'react';
+import { adviser, planner } from './workers';
 
 /** The newest plan that the worker has delivered for the build on show. */
 export interface PlanState {
   readonly plan: Plan | null;
-  /** Null while they are being worked out. */
-  readonly fixes: Fixes | null;
   readonly failure: string | null;
 }
 
-const PlanContext = createContext<PlanState>({ plan: null, fixes: null, failure: null });
-
-/** A worker for the whole page, made when first needed. */
-function lazyWorker(): () => Remote<Planner> {
-  let remote: Remote<Planner> | undefined;
-  return () =>
-    (remote ??= wrap<Planner>(
-      new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' }),
-    ));
-}
-
-/** Plans each edit; nothing slow is ever asked of it, so that a verdict never waits. */
-export const planner = lazyWorker();
-/** Tries many builds at once: fixes and comparisons, which may take a tenth of a second. */
-export const adviser = lazyWorker();
+// Two contexts, so that what shows the plan is not drawn again when the fixes come in after it.
+const PlanContext = createContext<PlanState>({ plan: null, failure: null });
+const FixesContext = createContext<Fixes | null>(null);
 
 /** Fixes are worked out once typing rests for this long; verdicts never wait. */
 const FIXES_AFTER_MS = 60;
@@ -40,34 +25,47 @@ export function PlanProvider({
   readonly shop: ShopDocument;
   readonly children: ReactNode;
 }) {
-  const [state, setState] = useState<PlanState>({ plan: null, fixes: null, failure: null });
+  const [plan, setPlan] = useState<Plan | null>(null);
+  const [fixes, setFixes] = useState<Fixes | null>(null);
+  const [failure, setFailure] = useState<string | null>(null);
   useEffect(() => {
     let overtaken = false;
-    const whenCurrent = (change: (state: PlanState) => PlanState) => {
-      if (!overtaken) setState(change);
+    const fail = (error: unknown) => {
+      if (!overtaken) setFailure(error instanceof Error ? error.message : String(error));
     };
-    const fail = (error: unknown) =>
-      whenCurrent((before) => ({
-        ...before,
-        failure: error instanceof Error ? error.message : String(error),
-      }));
-    void planner()
+    planner()
       .plan(build, shop)
-      .then((plan) => whenCurrent(({ fixes }) => ({ plan, fixes, failure: null })), fail);
+      .then((answer) => {
+        if (overtaken) return;
+        setPlan(answer);
+        setFailure(null);
+      }, fail);
     const timer = setTimeout(() => {
-      void adviser()
+      adviser()
         .fixes(build, shop)
-        .then((fixes) => whenCurrent((before) => ({ ...before, fixes })), fail);
+        .then((answer) => {
+          if (!overtaken) setFixes(answer);
+        }, fail);
     }, FIXES_AFTER_MS);
     return () => {
       overtaken = true;
       clearTimeout(timer);
     };
   }, [build, shop]);
-  return <PlanContext value={state}>{children}</PlanContext>;
+  const state = useMemo(() => ({ plan, failure }), [plan, failure]);
+  return (
+    <PlanContext value={state}>
+      <FixesContext value={fixes}>{children}</FixesContext>
+    </PlanContext>
+  );
 }
 
 /** The newest plan of the build on show. */
 export function usePlan(): PlanState {
   return use(PlanContext);
+}
+
+/** The newest fixes for the build on show; null until the first are worked out. */
+export function useFixes(): Fixes | null {
+  return use(FixesContext);
 }

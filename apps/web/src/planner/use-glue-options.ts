@@ -1,7 +1,7 @@
 import type { GlueOption } from '@lean-clasp/core';
 import { useEffect, useState } from 'react';
 import { useOpenBuild } from '../workspace/open-build';
-import { adviser } from './plan-context';
+import { adviser } from './workers';
 
 /** The open build planned with every family of the catalogue; null until the first answer. */
 export function useGlueOptions(): readonly GlueOption[] | null {

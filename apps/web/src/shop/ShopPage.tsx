@@ -21,10 +21,10 @@ export function ShopPage() {
       </Page>
     );
   }
-  const shop = state.document.body as ShopDocument;
+  const shop = state.body as ShopDocument;
   return (
     <Page title={shop.name} intro="Clamps, glue, air and hands. Every plan reads this; every edit is kept.">
-      <SyncNotice document={state.document} />
+      <SyncNotice id={SHOP_ID} />
       <RackSection shop={shop} />
       <ShelfSection shop={shop} />
       <AirSection shop={shop} />

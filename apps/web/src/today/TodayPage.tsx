@@ -98,7 +98,7 @@ function RunLine({ run, now }: { readonly run: RunDocument; readonly now: number
 function LatestBuilds() {
   const { data: builds } = useBuildsQuery();
   const state = useDocument('shops', SHOP_ID);
-  const shop = state.kind === 'open' ? (state.document.body as ShopDocument) : null;
+  const shop = state.kind === 'open' ? (state.body as ShopDocument) : null;
   return (
     <Section
       title="Worked on last"
@@ -154,7 +154,7 @@ function Air() {
   if (state.kind !== 'open') {
     return state.kind === 'failed' ? <Typography color="error">{state.message}</Typography> : null;
   }
-  const { climate, hours } = state.document.body as ShopDocument;
+  const { climate, hours } = state.body as ShopDocument;
   return (
     <Section
       title="Air in the shop"

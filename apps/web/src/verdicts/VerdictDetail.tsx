@@ -3,7 +3,7 @@ import { type Verdict } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
-import { usePlan } from '../planner/plan-context';
+import { useFixes } from '../planner/plan-context';
 import { useFormat } from '../quantities/use-format';
 import { workingOf, type Working } from '../words/workings';
 import { ASPECT_NAMES } from './figures';
@@ -20,7 +20,7 @@ export function VerdictDetail({
   readonly onApplied?: (() => void) | undefined;
 }) {
   const f = useFormat();
-  const { fixes } = usePlan();
+  const fixes = useFixes();
   const offered = fixes?.[verdict.aspect];
   const workings = verdict.workings.flatMap((finding) => workingOf(finding, f) ?? []);
   return (

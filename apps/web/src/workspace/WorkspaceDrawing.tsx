@@ -28,30 +28,29 @@ export function WorkspaceDrawing({ step }: { readonly step: StepId }) {
   const { plan } = usePlan();
   const { ghost } = useSelection();
   const f = useFormat();
-  const marks = useMemo(() => (plan === null ? null : panelMarks(plan)), [plan]);
-  if (plan === null || marks === null) return <Loading what="Drawing" />;
   const dressing = DRESSINGS[step];
-  const target = plan.lines[0]?.target;
   const movable = step === 'squeeze';
-  const extras: DrawingExtras = {
-    dressing,
-    lineNotes: notesFor(dressing, plan, f),
-    ghosts: ghostsOf(plan, ghost),
-    onMoveClamp: movable ? (id, xMm) => edit('Clamp position', moveClamp(id, xMm)) : undefined,
-    onRemoveClamp: movable ? (id) => edit('Clamp off', removeClamp(id)) : undefined,
-  };
+  const marks = useMemo(() => (plan === null ? null : panelMarks(plan)), [plan]);
+  const extras = useMemo(
+    (): DrawingExtras => ({
+      dressing,
+      lineNotes: plan === null ? [] : notesFor(dressing, plan, f),
+      ghosts: plan === null ? [] : ghostsOf(plan, ghost),
+      onMoveClamp: movable ? (id, xMm) => edit('Clamp position', moveClamp(id, xMm)) : undefined,
+      onRemoveClamp: movable ? (id) => edit('Clamp off', removeClamp(id)) : undefined,
+    }),
+    [dressing, plan, f, ghost, movable, edit],
+  );
+  const legend = useMemo(() => {
+    const target = plan?.lines[0]?.target;
+    return dressing !== 'pressure' || target === undefined ? undefined : (
+      <PressureLegend lowMPa={target.lowMPa} highMPa={target.highMPa} />
+    );
+  }, [dressing, plan]);
+  if (marks === null) return <Loading what="Drawing" />;
   return (
     <Box sx={{ minWidth: 0, minHeight: 0, overflow: 'hidden' }}>
-      <DrawingSheet
-        marks={marks}
-        title={build.name}
-        extras={extras}
-        legend={
-          dressing === 'pressure' && target !== undefined ? (
-            <PressureLegend lowMPa={target.lowMPa} highMPa={target.highMPa} />
-          ) : undefined
-        }
-      />
+      <DrawingSheet marks={marks} title={build.name} extras={extras} legend={legend} />
     </Box>
   );
 }

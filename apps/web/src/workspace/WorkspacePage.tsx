@@ -1,6 +1,6 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
-import { lazy, Suspense } from 'react';
+import { memo, Suspense } from 'react';
 import { useParams } from 'react-router';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core';
 import { SyncNotice } from '../documents/SyncNotice';
@@ -12,21 +12,12 @@ import { PlanProvider, usePlan } from '../planner/plan-context';
 import { SHOP_ID } from '../shop/shop-id';
 import { VerdictStrip } from '../verdicts/VerdictStrip';
 import { OpenBuildProvider, useOpenBuild } from './open-build';
+import { STEP_PANELS } from './step-panels';
 import { isStepId, STEPS, type StepId } from './steps-list';
 import { StepNav } from './StepNav';
 import { useUndoKeys } from './use-undo-keys';
 import { WorkspaceHeader } from './WorkspaceHeader';
 import { WorkspaceDrawing } from './WorkspaceDrawing';
-
-const PANELS: Readonly<Record<StepId, React.ComponentType>> = {
-  fit: lazy(() => import('./steps/FitStep').then((m) => ({ default: m.FitStep }))),
-  glue: lazy(() => import('./steps/GlueStep').then((m) => ({ default: m.GlueStep }))),
-  order: lazy(() => import('./steps/OrderStep').then((m) => ({ default: m.OrderStep }))),
-  squeeze: lazy(() => import('./steps/SqueezeStep').then((m) => ({ default: m.SqueezeStep }))),
-  rehearse: lazy(() => import('./steps/RehearseStep').then((m) => ({ default: m.RehearseStep }))),
-  'glue-up': lazy(() => import('./steps/GlueUpStep').then((m) => ({ default: m.GlueUpStep }))),
-  record: lazy(() => import('./steps/RecordStep').then((m) => ({ default: m.RecordStep }))),
-};
 
 /** A build at one of its seven steps: the drawing, what the step asks, and the verdicts. */
 export function WorkspacePage() {
@@ -44,36 +35,28 @@ export function WorkspacePage() {
     );
   }
   if (build.kind !== 'open' || shop.kind !== 'open') return <Loading what="Opening the build" />;
-  const body = build.document.body as BuildDocument;
-  const shopBody = shop.document.body as ShopDocument;
+  const body = build.body as BuildDocument;
+  const shopBody = shop.body as ShopDocument;
   return (
     <OpenBuildProvider key={buildId} id={buildId} build={body} shop={shopBody}>
       <PlanProvider build={body} shop={shopBody}>
         <SelectionProvider>
-          <Workspace step={isStepId(step) ? step : 'fit'} notice={<SyncNotice document={build.document} />} />
+          <Workspace step={isStepId(step) ? step : 'fit'} />
         </SelectionProvider>
       </PlanProvider>
     </OpenBuildProvider>
   );
 }
 
-function Workspace({ step, notice }: { readonly step: StepId; readonly notice: React.ReactNode }) {
-  const { build } = useOpenBuild();
-  const { failure } = usePlan();
+/** Drawn again for another step only; whatever shows the build or its plan follows those by itself. */
+const Workspace = memo(function Workspace({ step }: { readonly step: StepId }) {
   const name = STEPS.find(({ id }) => id === step)?.name ?? '';
-  useTitle(`${build.name}, ${name}`);
-  useUndoKeys();
-  const Panel = PANELS[step];
+  const Panel = STEP_PANELS[step];
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
       <WorkspaceHeader />
       <StepNav step={step} />
-      {notice}
-      {failure !== null && (
-        <Alert severity="error" variant="outlined">
-          {failure}
-        </Alert>
-      )}
+      <Notices step={name} />
       <Box
         sx={{
           flex: 1,
@@ -104,5 +87,23 @@ function Workspace({ step, notice }: { readonly step: StepId; readonly notice: R
       </Box>
       <VerdictStrip />
     </Box>
+  );
+});
+
+/** What has to be told above the drawing; also sets the window's title and listens for undo. */
+function Notices({ step }: { readonly step: string }) {
+  const { id, build } = useOpenBuild();
+  const { failure } = usePlan();
+  useTitle(`${build.name}, ${step}`);
+  useUndoKeys();
+  return (
+    <>
+      <SyncNotice id={id} />
+      {failure !== null && (
+        <Alert severity="error" variant="outlined">
+          {failure}
+        </Alert>
+      )}
+    </>
   );
 }

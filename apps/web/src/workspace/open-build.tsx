@@ -1,5 +1,5 @@
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core';
-import { createContext, type ReactNode, use, useMemo } from 'react';
+import { createContext, type ReactNode, use, useCallback, useMemo } from 'react';
 import { useAppDispatch } from '../app/store';
 import { editDocument } from '../documents/sync';
 
@@ -22,15 +22,11 @@ export function OpenBuildProvider({
   children,
 }: Omit<OpenBuild, 'edit'> & { readonly children: ReactNode }) {
   const dispatch = useAppDispatch();
-  const value = useMemo(
-    (): OpenBuild => ({
-      id,
-      build,
-      shop,
-      edit: (label, change) => void dispatch(editDocument<BuildDocument>(id, label, change)),
-    }),
-    [dispatch, id, build, shop],
+  const edit = useCallback<OpenBuild['edit']>(
+    (label, change) => void dispatch(editDocument<BuildDocument>(id, label, change)),
+    [dispatch, id],
   );
+  const value = useMemo((): OpenBuild => ({ id, build, shop, edit }), [id, build, shop, edit]);
   return <OpenBuildContext value={value}>{children}</OpenBuildContext>;
 }
 

@@ -2,7 +2,7 @@ import { formatClock, formatWait } from '@lean-clasp/core';
 import Typography from '@mui/material/Typography';
 import { Loading } from '../../frame/Loading';
 import { Section } from '../../frame/Page';
-import { usePlan } from '../../planner/plan-context';
+import { useFixes, usePlan } from '../../planner/plan-context';
 import { TimelineChart } from '../../timeline/TimelineChart';
 import { FixList } from '../../verdicts/FixList';
 import { useOpenBuild } from '../open-build';
@@ -10,7 +10,8 @@ import { Tick } from '../../parts/Tick';
 
 /** Order: the one session of a panel on a clock, lane by lane, with a fuse for each line. */
 export function OrderStep() {
-  const { plan, fixes } = usePlan();
+  const { plan } = usePlan();
+  const fixes = useFixes();
   const { build, edit } = useOpenBuild();
   if (plan === null) return <Loading />;
   const window = plan.lines[0]?.window;

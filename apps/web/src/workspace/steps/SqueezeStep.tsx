@@ -3,7 +3,7 @@ import Typography from '@mui/material/Typography';
 import { Section } from '../../frame/Page';
 import { Loading } from '../../frame/Loading';
 import { Caution } from '../../parts/Caution';
-import { usePlan } from '../../planner/plan-context';
+import { useFixes, usePlan } from '../../planner/plan-context';
 import { FixList } from '../../verdicts/FixList';
 import { CLAMP_CAUTION } from '../../words/catalogue';
 import { ClampTable } from './squeeze/ClampTable';
@@ -11,7 +11,8 @@ import { HowHeld } from './squeeze/HowHeld';
 
 /** Squeeze: clamps on the drawing, what they give along every line, and what holds the panel flat. */
 export function SqueezeStep() {
-  const { plan, fixes } = usePlan();
+  const { plan } = usePlan();
+  const fixes = useFixes();
   if (plan === null) return <Loading />;
   const helping = [...(fixes?.tight ?? []), ...(fixes?.flat ?? [])];
   const order = [...plan.clampSet.clamps]

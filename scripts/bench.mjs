@@ -1,0 +1,226 @@
+import { spawnSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { chromium } from '@playwright/test';
+import { buildAll } from './lib/build.mjs';
+import { CHROMIUM } from './lib/chromium.mjs';
+import { giveUp } from './lib/run.mjs';
+import { makeDataFolder, removeFolder, startServer } from './lib/server.mjs';
+import { ensureChromium, ensurePackages } from './lib/setup.mjs';
+
+// npm run bench: what a person feels, each figure beside a baseline measured in the same run on the same machine.
+
+const EDITS = 40;
+const LOADS = 5;
+
+const sorted = (values) => [...values].sort((a, b) => a - b);
+const median = (values) => sorted(values)[Math.floor(values.length / 2)];
+const p95 = (values) => sorted(values)[Math.ceil(values.length * 0.95) - 1];
+const ms = (value) => `${value.toFixed(value < 10 ? 1 : 0)} ms`;
+const mb = (bytes) => `${(bytes / 1e6).toFixed(0)} MB`;
+
+const rows = [];
+function report(name, figure, target, baseline = '', ratio = '') {
+  rows.push({ name, figure, target, baseline, ratio });
+}
+
+ensurePackages();
+ensureChromium();
+if (!buildAll()) giveUp('The build failed.');
+const data = makeDataFolder();
+const server = await startServer({ data, demo: true });
+const browser = await chromium.launch(CHROMIUM);
+
+try {
+  await measureServerStart();
+  await measureFirstScreen();
+  await measureEdits();
+} finally {
+  await browser.close();
+  await server.stop();
+  removeFolder(data);
+}
+console.table(rows);
+
+/** Spawn to first answer, on data that is already there; baseline: Node starting and ending. */
+async function measureServerStart() {
+  const folder = makeDataFolder();
+  await (await startServer({ data: folder, demo: true })).stop();
+  const starts = [];
+  for (let i = 0; i < LOADS; i += 1) {
+    const again = await startServer({ data: folder, demo: true });
+    starts.push(again.readyMs);
+    await again.stop();
+  }
+  removeFolder(folder);
+  const bare = Array.from({ length: LOADS }, () => {
+    const startedAt = performance.now();
+    spawnSync(process.execPath, ['-e', '0']);
+    return performance.now() - startedAt;
+  });
+  report(
+    'server start',
+    ms(median(starts)),
+    '',
+    `node -e 0: ${ms(median(bare))}`,
+    times(median(starts), median(bare)),
+  );
+}
+
+/** Navigation to the four verdicts on screen, cold cache; baseline: a bare file from the same server. */
+async function measureFirstScreen() {
+  const screens = [];
+  const plain = [];
+  let script = 0;
+  for (let i = 0; i < LOADS; i += 1) {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    const page = await context.newPage();
+    let bytes = 0;
+    const session = await context.newCDPSession(page);
+    await session.send('Network.enable');
+    const scripts = new Set();
+    session.on(
+      'Network.responseReceived',
+      ({ requestId, type }) => type === 'Script' && scripts.add(requestId),
+    );
+    session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+      if (scripts.has(requestId)) bytes += encodedDataLength;
+    });
+    const startedAt = performance.now();
+    await page.goto(`${server.url}/builds/stage-floor/squeeze`, { waitUntil: 'commit' });
+    await page.locator('[data-verdict="flat"]').waitFor();
+    screens.push(performance.now() - startedAt);
+    script = bytes;
+    const bareAt = performance.now();
+    await page.goto(`${server.url}/mark.svg`, { waitUntil: 'commit' });
+    await page.locator('svg').waitFor();
+    plain.push(performance.now() - bareAt);
+    await context.close();
+  }
+  const today = await todayScript();
+  report(
+    'first screen, a build with its verdicts',
+    ms(median(screens)),
+    'under 1000 ms',
+    `a bare picture: ${ms(median(plain))}`,
+    times(median(screens), median(plain)),
+  );
+  report('JavaScript for it, packed', `${(script / 1000).toFixed(0)} kB`, 'under 350 kB');
+  report('JavaScript for the start page, packed', `${(today / 1000).toFixed(0)} kB`, 'under 350 kB');
+}
+
+async function todayScript() {
+  const context = await browser.newContext();
+  const page = await context.newPage();
+  await page.goto(server.url, { waitUntil: 'networkidle' });
+  const bytes = await page.evaluate(() =>
+    performance
+      .getEntriesByType('resource')
+      .filter(({ name }) => name.endsWith('.js'))
+      .reduce((sum, entry) => sum + entry.transferSize, 0),
+  );
+  await context.close();
+  return bytes;
+}
+
+/** Keystroke to the new verdict painted; baseline: keystroke to its own character in the name field. */
+async function measureEdits() {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(`${server.url}/builds/stage-floor/squeeze`);
+  const verdict = page.locator('[data-verdict="tight"]');
+  await verdict.waitFor();
+  const pull = page.getByRole('textbox', { name: 'Pulled to' });
+  const toVerdict = await typing(page, pull, (i) => String(40 + i), '[data-verdict="tight"]');
+  const name = page.getByLabel('Name of the build');
+  const toEcho = await typing(page, name, (i) => `Stage floor ${i}`, null);
+  const fixes = await timeToFixes(page, pull);
+  report(
+    'edit → verdict, median',
+    ms(median(toVerdict)),
+    'under 100 ms',
+    `echo of a key: ${ms(median(toEcho))}`,
+    times(median(toVerdict), median(toEcho)),
+  );
+  report(
+    'edit → verdict, 95 %',
+    ms(p95(toVerdict)),
+    'under 100 ms',
+    `echo of a key: ${ms(p95(toEcho))}`,
+    times(p95(toVerdict), p95(toEcho)),
+  );
+  report(
+    'edit → fixes worked out, median',
+    ms(median(fixes)),
+    '',
+    `verdict: ${ms(median(toVerdict))}`,
+    times(median(fixes), median(toVerdict)),
+  );
+  const heap = await page.evaluate(() => performance.memory.usedJSHeapSize);
+  report('memory of the page (scripts)', mb(heap), 'under 150 MB');
+  const rss =
+    Number(/VmRSS:\s+(\d+) kB/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))?.[1]) * 1024;
+  report('memory of the server', mb(rss), 'under 200 MB');
+  await page.close();
+}
+
+/** Milliseconds from an input event to the next frame after `watched` changed (or the field itself). */
+async function typing(page, field, textOf, watched) {
+  const times = [];
+  for (let i = 0; i < EDITS; i += 1) {
+    await page.evaluate((selector) => {
+      globalThis.measured = new Promise((done) => {
+        let startedAt = 0;
+        document.addEventListener('input', () => (startedAt = performance.now()), {
+          once: true,
+          capture: true,
+        });
+        const finish = () => requestAnimationFrame(() => done(performance.now() - startedAt));
+        if (selector === null) {
+          document.addEventListener('input', () => finish(), { once: true });
+        } else {
+          const seen = new MutationObserver(() => {
+            seen.disconnect();
+            finish();
+          });
+          seen.observe(document.querySelector(selector), {
+            subtree: true,
+            childList: true,
+            characterData: true,
+            attributes: true,
+          });
+        }
+      });
+    }, watched);
+    await field.fill(textOf(i));
+    times.push(await page.evaluate(() => globalThis.measured));
+  }
+  return times;
+}
+
+/** Milliseconds from an edit to the list of fixes changing under an open verdict. */
+async function timeToFixes(page, pull) {
+  await page.locator('[data-verdict="inTime"]').click();
+  const list = page.getByRole('region', { name: 'In time in detail' }).getByRole('list');
+  await list.waitFor();
+  const times = [];
+  for (let i = 0; i < 10; i += 1) {
+    const startedAt = performance.now();
+    const answered = page.waitForFunction(
+      () => {
+        const now = document.querySelector('[aria-label="In time in detail"] ul');
+        const changed = globalThis.lastList !== undefined && globalThis.lastList !== now?.firstChild;
+        globalThis.lastList = now?.firstChild;
+        return changed;
+      },
+      undefined,
+      { polling: 'raf' },
+    );
+    await pull.fill(String(60 + i));
+    await Promise.race([answered, page.waitForTimeout(400)]);
+    times.push(performance.now() - startedAt);
+  }
+  return times;
+}
+
+function times(value, base) {
+  return `${(value / base).toFixed(1)} ×`;
+}
