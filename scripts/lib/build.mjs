@@ -1,5 +1,6 @@
-import { existsSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { ROOT, run, tool } from './run.mjs';
 
 /** The bundled server, which serves the bundled web app. */
@@ -7,7 +8,7 @@ export const SERVER_ENTRY = join(ROOT, 'apps/server/dist/main.js');
 
 /** Bundles the web app and the server; true when both went well. */
 export function buildAll() {
-  return ['apps/web', 'apps/server'].every((folder) =>
+  const built = ['apps/web', 'apps/server'].every((folder) =>
     run(tool('vite'), [
       'build',
       join(ROOT, folder),
@@ -17,6 +18,23 @@ export function buildAll() {
       'warn',
     ]),
   );
+  if (built) packWebApp();
+  return built;
+}
+
+/** What is worth packing; fonts and pictures are packed already. */
+const PACKED = /\.(js|css|svg|html)$/;
+
+/** Writes each file of the web app packed beside itself, once, so that the server need not at every request. */
+function packWebApp() {
+  const root = join(ROOT, 'apps/web/dist');
+  for (const name of readdirSync(root, { recursive: true })) {
+    if (!PACKED.test(name)) continue;
+    const path = join(root, name);
+    const plain = readFileSync(path);
+    writeFileSync(`${path}.br`, brotliCompressSync(plain));
+    writeFileSync(`${path}.gz`, gzipSync(plain, { level: 9 }));
+  }
 }
 
 /** True when there is something to start. */

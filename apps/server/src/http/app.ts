@@ -1,4 +1,4 @@
-import { existsSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { type BuildDocument, type ShopDocument } from '@lean-clasp/core';
 import { createCalculator, type Validator } from '@lean-clasp/validation';
@@ -7,6 +7,7 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import sirv from 'sirv';
 import type { DocumentStore, RunStore } from '../store';
 import { buildRoutes } from './build-routes';
 import { calcRoutes } from './calc-routes';
@@ -32,8 +33,7 @@ export interface AppDeps {
 }
 
 const BODY_LIMIT = '1mb';
-/** File names of the build carry a hash, so they never change under one name. */
-const FOREVER = '1y';
+const YEAR_S = 31_536_000;
 
 /** Policy under which the built app runs: own scripts only, no evaluation, workers from here. */
 const CONTENT_POLICY = {
@@ -66,10 +66,10 @@ export function createApp(deps: AppDeps): Express {
       crossOriginOpenerPolicy: false,
       originAgentCluster: false,
     }),
-    compression(),
   );
   app.use(
     '/api',
+    compression(),
     requireOwnOrigin,
     express.json({ limit: BODY_LIMIT, strict: false, type: () => true }),
     apiRoutes(deps),
@@ -110,10 +110,24 @@ function apiRoutes(deps: AppDeps): express.Router {
   return router;
 }
 
+/** The built app: files packed ahead by the build, named by hash and so kept forever; any other address opens it. */
 function serveWeb(app: Express, webRoot: string): void {
-  app.use('/assets', express.static(join(webRoot, 'assets'), { immutable: true, maxAge: FOREVER }), notFound);
-  app.use(express.static(webRoot, { index: false }));
+  app.use(
+    sirv(webRoot, {
+      brotli: true,
+      gzip: true,
+      etag: true,
+      setHeaders: (response, path) => {
+        response.setHeader(
+          'Cache-Control',
+          path.startsWith('/assets/') ? `public, max-age=${YEAR_S}, immutable` : 'no-cache',
+        );
+      },
+    }),
+  );
+  app.use('/assets', notFound);
+  const page = readFileSync(join(webRoot, 'index.html'), 'utf8');
   app.get('/{*path}', (_request, response) => {
-    response.set('Cache-Control', 'no-cache').sendFile(join(webRoot, 'index.html'));
+    response.set('Cache-Control', 'no-cache').type('html').send(page);
   });
 }
