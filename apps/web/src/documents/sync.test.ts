@@ -65,7 +65,11 @@ async function opened() {
   return { server, store, document, rename, name };
 }
 
-afterEach(() => jest.restoreAllMocks());
+afterEach(async () => {
+  // Whatever a test left to be sent goes to its own server, not to the next one's.
+  await settle();
+  jest.restoreAllMocks();
+});
 
 describe('editing', () => {
   it('shows an edit at once, keeps it in the browser until the server has it, then forgets it there', async () => {

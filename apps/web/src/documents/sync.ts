@@ -74,25 +74,21 @@ function grouping() {
 
 const groupOf = grouping();
 
-/** Edits a document by a pure function of its body. Does nothing when nothing changes. */
-export function editDocument<B extends Body>(id: string, label: string, change: (body: B) => B): AppThunk {
+/** Edits a document by a pure function of its body and returns the body after it; nothing when nothing changes. */
+export function editDocument<B extends Body>(
+  id: string,
+  label: string,
+  change: (body: B) => B,
+): AppThunk<B | undefined> {
   return (dispatch, getState) => {
     const before = getState().documents.open[id]?.body as B | undefined;
-    if (before === undefined) return;
+    if (before === undefined) return undefined;
     const after = change(before);
     const patch = createPatch(before, after);
-    if (patch.length === 0) return;
-    dispatch(
-      commit(id, [
-        {
-          kind: 'edit',
-          label,
-          group: groupOf(id, label, Date.now()),
-          patch,
-          inverse: createPatch(after, before),
-        },
-      ]),
-    );
+    if (patch.length === 0) return undefined;
+    const inverse = createPatch(after, before);
+    dispatch(commit(id, [{ kind: 'edit', label, group: groupOf(id, label, Date.now()), patch, inverse }]));
+    return getState().documents.open[id]?.body as B | undefined;
   };
 }
 
@@ -116,7 +112,8 @@ function commit(id: string, steps: readonly Edit[]): AppThunk {
   return (dispatch, getState) => {
     for (const edit of steps) dispatch(edited({ id, edit }));
     keep(id, getState);
-    void dispatch(flush(id));
+    // Kept already; what the person sees goes first.
+    setTimeout(() => void dispatch(flush(id)));
   };
 }
 

@@ -1,6 +1,6 @@
 import type { BuildDocument, Fixes, Plan, ShopDocument } from '@lean-clasp/core';
 import { createContext, type ReactNode, use, useEffect, useMemo, useState } from 'react';
-import { adviser, planner } from './workers';
+import { adviser, askPlan } from './workers';
 
 /** The newest plan that the worker has delivered for the build on show. */
 export interface PlanState {
@@ -33,13 +33,11 @@ export function PlanProvider({
     const fail = (error: unknown) => {
       if (!overtaken) setFailure(error instanceof Error ? error.message : String(error));
     };
-    planner()
-      .plan(build, shop)
-      .then((answer) => {
-        if (overtaken) return;
-        setPlan(answer);
-        setFailure(null);
-      }, fail);
+    askPlan(build, shop).then((answer) => {
+      if (overtaken) return;
+      setPlan(answer);
+      setFailure(null);
+    }, fail);
     const timer = setTimeout(() => {
       adviser()
         .fixes(build, shop)

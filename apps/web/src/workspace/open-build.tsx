@@ -2,6 +2,7 @@ import type { BuildDocument, ShopDocument } from '@lean-clasp/core';
 import { createContext, type ReactNode, use, useCallback, useMemo } from 'react';
 import { useAppDispatch } from '../app/store';
 import { editDocument } from '../documents/sync';
+import { askPlan } from '../planner/workers';
 
 /** The build on show and the one way to change it. */
 export interface OpenBuild {
@@ -23,8 +24,12 @@ export function OpenBuildProvider({
 }: Omit<OpenBuild, 'edit'> & { readonly children: ReactNode }) {
   const dispatch = useAppDispatch();
   const edit = useCallback<OpenBuild['edit']>(
-    (label, change) => void dispatch(editDocument<BuildDocument>(id, label, change)),
-    [dispatch, id],
+    (label, change) => {
+      const after = dispatch(editDocument<BuildDocument>(id, label, change));
+      // Asked before anything is drawn again; a failure is told where the plan is shown.
+      if (after !== undefined) askPlan(after, shop).catch(() => undefined);
+    },
+    [dispatch, id, shop],
   );
   const value = useMemo((): OpenBuild => ({ id, build, shop, edit }), [id, build, shop, edit]);
   return <OpenBuildContext value={value}>{children}</OpenBuildContext>;

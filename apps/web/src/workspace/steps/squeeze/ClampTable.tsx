@@ -4,6 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
+import { memo, type ReactNode } from 'react';
 import { FIGURE_FACE } from '../../../app/theme';
 import { isSelected, useSelection } from '../../../drawing/selection';
 import { Section } from '../../../frame/Page';
@@ -94,7 +95,7 @@ export function ClampTable({ plan }: { readonly plan: Plan }) {
   );
 }
 
-function ClampRow({
+const ClampRow = memo(function ClampRow({
   clamp,
   next,
 }: {
@@ -150,9 +151,9 @@ function ClampRow({
       {open && <ClampFields clamp={clamp} next={next} />}
     </Box>
   );
-}
+});
 
-function Figure({ bad = false, children }: { readonly bad?: boolean; readonly children: React.ReactNode }) {
+function Figure({ bad = false, children }: { readonly bad?: boolean; readonly children: ReactNode }) {
   return (
     <Box
       component="span"

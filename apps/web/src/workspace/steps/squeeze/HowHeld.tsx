@@ -1,4 +1,5 @@
 import { type BuildDocument, LIMITS } from '@lean-clasp/core';
+import { memo } from 'react';
 import { Section } from '../../../frame/Page';
 import { Choice } from '../../../parts/Choice';
 import { FieldRow } from '../../../parts/FieldRow';
@@ -15,7 +16,7 @@ const PACKING = [
 type Holding = BuildDocument['holding'];
 
 /** How hard, through what, and what keeps the panel flat and its ends in line. */
-export function HowHeld() {
+export const HowHeld = memo(function HowHeld() {
   const { build, shop, edit } = useOpenBuild();
   const hold = (label: string, change: Partial<Holding>) =>
     edit(label, (before) => ({ ...before, holding: { ...before.holding, ...change } }));
@@ -95,4 +96,4 @@ export function HowHeld() {
       />
     </Section>
   );
-}
+});
