@@ -13,7 +13,7 @@ const PlanContext = createContext<PlanState>({ plan: null, failure: null });
 const FixesContext = createContext<Fixes | null>(null);
 
 /** Fixes are worked out once typing rests for this long; verdicts never wait. */
-const FIXES_AFTER_MS = 60;
+const FIXES_AFTER_MS = 200;
 
 /** Plans `build` in the worker after every change; an answer that has been overtaken is dropped. */
 export function PlanProvider({

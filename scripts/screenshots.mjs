@@ -1,0 +1,70 @@
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { buildAll } from './lib/build.mjs';
+import { CHROMIUM } from './lib/chromium.mjs';
+import { giveUp, ROOT } from './lib/run.mjs';
+import { makeDataFolder, removeFolder, startServer } from './lib/server.mjs';
+import { ensureChromium, ensurePackages } from './lib/setup.mjs';
+
+// npm run screenshots: one picture of each main view from the demo's data, for the README.
+
+const FLOOR = '/builds/stage-floor';
+
+/** Name, address, how it is liked, and what is done before the picture. */
+const PICTURES = [
+  ['today', '/'],
+  ['builds', '/builds'],
+  ['new-build', '/builds/new'],
+  ['fit', `${FLOOR}/fit`],
+  ['glue', `${FLOOR}/glue`],
+  ['order', `${FLOOR}/order`],
+  ['squeeze', `${FLOOR}/squeeze`],
+  ['squeeze-lamp-inches', `${FLOOR}/squeeze`, { theme: 'lamp', units: 'imperial' }],
+  ['verdict-opened', `${FLOOR}/squeeze`, {}, (page) => page.locator('[data-verdict="inTime"]').click()],
+  ['rehearse', `${FLOOR}/rehearse`],
+  ['glue-up', `${FLOOR}/glue-up`],
+  ['bench', `${FLOOR}/glue-up`, { theme: 'lamp' }, runSomeSteps],
+  ['record', `${FLOOR}/record`],
+  ['shop', '/shop'],
+  ['logbook', '/logbook'],
+  ['sums', '/sums/adhesive-window'],
+];
+
+ensurePackages();
+ensureChromium();
+if (!buildAll()) giveUp('The build failed.');
+const folder = join(ROOT, 'docs/screenshots');
+mkdirSync(folder, { recursive: true });
+const data = makeDataFolder();
+const server = await startServer({ data, demo: true });
+const browser = await chromium.launch(CHROMIUM);
+
+try {
+  for (const [name, address, liking = {}, act] of PICTURES) {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    const kept = JSON.stringify({ sound: false, speech: false, ...liking });
+    await context.addInitScript((text) => localStorage.setItem('lean-clasp.preferences', text), kept);
+    const page = await context.newPage();
+    await page.goto(server.url + address, { waitUntil: 'networkidle' });
+    if (act !== undefined) await act(page);
+    // Fixes come a moment after the verdicts.
+    await page.waitForTimeout(1500);
+    await page.screenshot({ path: join(folder, `${name}.png`) });
+    process.stdout.write(`docs/screenshots/${name}.png\n`);
+    await context.close();
+  }
+} finally {
+  await browser.close();
+  await server.stop();
+  removeFolder(data);
+}
+
+async function runSomeSteps(page) {
+  await page.getByRole('button', { name: /Start the clock/ }).click();
+  await page.getByRole('timer').waitFor();
+  for (let i = 0; i < 4; i += 1) {
+    await page.waitForTimeout(900);
+    await page.keyboard.press('Space');
+  }
+}
