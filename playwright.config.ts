@@ -3,8 +3,8 @@ import { CHROMIUM } from './scripts/lib/chromium.mjs';
 
 export default defineConfig({
   testDir: 'e2e',
-  timeout: 90_000,
-  expect: { timeout: 15_000 },
+  timeout: 120_000,
+  expect: { timeout: 30_000 },
   fullyParallel: true,
   workers: 2,
   forbidOnly: process.env.CI !== undefined,

@@ -13,6 +13,21 @@ test('a sum answers live, in either unit system, and says what went into it', as
   await expect(page.getByText('0.00248')).toBeVisible();
 });
 
+test('lists of sides, corners and readings are typed as they are read off', async ({ page, app }) => {
+  await prefer(page, {});
+  await page.goto(`${app.url}/sums/mitre-polygon`);
+  await expect(page.getByText('45° · 45° · 45° · 45°').first()).toBeVisible();
+  await page.getByLabel(/Sides, outside/).fill('500, 300, 503, 300');
+  await expect(page.getByText('3.00 mm')).toBeVisible();
+  await expect(page.getByText(/the outline misses itself by 3\.00 mm/)).toBeVisible();
+  await page.getByLabel(/Sides, outside/).fill('500, 300, wide');
+  await expect(page.getByText(/Not readable\. Type it like 12, 9\.5, 12/)).toBeVisible();
+  await page.getByRole('link', { name: 'Square by diagonals' }).click();
+  await expect(page.getByText('racked', { exact: true })).toBeVisible();
+  await retype(page.getByLabel('Side c–d'), '597');
+  await expect(page.getByText('racked, and a side has the wrong length')).toBeVisible();
+});
+
 test('each sum has an address of its own and refuses nonsense in a sentence', async ({ page, app }) => {
   await prefer(page, {});
   await page.goto(`${app.url}/sums/clamp-need`);

@@ -8,9 +8,17 @@ export interface PlanState {
   readonly failure: string | null;
 }
 
+/** The newest fixes that the adviser has delivered. */
+export interface FixesState {
+  /** Null until the first are worked out. */
+  readonly fixes: Fixes | null;
+  /** False while they belong to an older state of the build: applying one would take the edits since back. */
+  readonly fresh: boolean;
+}
+
 // Two contexts, so that what shows the plan is not drawn again when the fixes come in after it.
 const PlanContext = createContext<PlanState>({ plan: null, failure: null });
-const FixesContext = createContext<Fixes | null>(null);
+const FixesContext = createContext<FixesState>({ fixes: null, fresh: false });
 
 /** Fixes are worked out once typing rests for this long; verdicts never wait. */
 const FIXES_AFTER_MS = 200;
@@ -26,7 +34,9 @@ export function PlanProvider({
   readonly children: ReactNode;
 }) {
   const [plan, setPlan] = useState<Plan | null>(null);
-  const [fixes, setFixes] = useState<Fixes | null>(null);
+  const [advice, setAdvice] = useState<{ fixes: Fixes; build: BuildDocument; shop: ShopDocument } | null>(
+    null,
+  );
   const [failure, setFailure] = useState<string | null>(null);
   useEffect(() => {
     let overtaken = false;
@@ -42,7 +52,7 @@ export function PlanProvider({
       adviser()
         .fixes(build, shop)
         .then((answer) => {
-          if (!overtaken) setFixes(answer);
+          if (!overtaken) setAdvice({ fixes: answer, build, shop });
         }, fail);
     }, FIXES_AFTER_MS);
     return () => {
@@ -51,6 +61,8 @@ export function PlanProvider({
     };
   }, [build, shop]);
   const state = useMemo(() => ({ plan, failure }), [plan, failure]);
+  const fresh = advice !== null && advice.build === build && advice.shop === shop;
+  const fixes = useMemo(() => ({ fixes: advice?.fixes ?? null, fresh }), [advice, fresh]);
   return (
     <PlanContext value={state}>
       <FixesContext value={fixes}>{children}</FixesContext>
@@ -63,7 +75,7 @@ export function usePlan(): PlanState {
   return use(PlanContext);
 }
 
-/** The newest fixes for the build on show; null until the first are worked out. */
-export function useFixes(): Fixes | null {
+/** The newest fixes for the build on show. */
+export function useFixes(): FixesState {
   return use(FixesContext);
 }

@@ -9,6 +9,7 @@ import {
   SPECIES_OPTIONS,
 } from '../words/catalogue';
 import { labelOf } from './labels';
+import { ListField, type ListShape } from './ListField';
 
 const CHOICES: Readonly<Record<string, readonly { readonly value: string; readonly name: string }[]>> = {
   species: SPECIES_OPTIONS,
@@ -55,6 +56,11 @@ export function SumField({
       />
     );
   }
+  const shape = shapeOf(schema);
+  if (shape !== null) {
+    const unit = /Deg$/.test(field) ? '°' : 'mm';
+    return <ListField label={label} value={value} shape={shape} unit={unit} onChange={onChange} />;
+  }
   const common = {
     label,
     value: typeof value === 'number' ? value : null,
@@ -63,10 +69,10 @@ export function SumField({
     optional,
     width: 180,
   };
-  if (/Mm$/.test(field)) return <LengthField {...common} />;
+  if (/Mm$/.test(field) || /^[abcd]{2}$/.test(field)) return <LengthField {...common} />;
   if (field === 'tempC') return <ScaledField {...common} quantity="temperature" />;
   if (/N$/.test(field)) return <ScaledField {...common} quantity="force" />;
-  if (field === 'areaMm2') {
+  if (/Mm2$/.test(field)) {
     return (
       <NumberField
         {...common}
@@ -77,10 +83,24 @@ export function SumField({
       />
     );
   }
-  return <NumberField {...common} unit={/Pct$/.test(field) ? '%' : ''} whole={field === 'hands'} />;
+  const unit = /Pct$/.test(field) ? '%' : /Deg$/.test(field) ? '°' : '';
+  return <NumberField {...common} unit={unit} whole={isWhole(schema)} />;
 }
 
 function boundsOf(schema: unknown): Bounds {
   const { minimum, maximum } = (schema ?? {}) as { minimum?: number; maximum?: number };
   return { min: minimum ?? ANY.min, max: maximum ?? ANY.max, unit: '' };
+}
+
+function isWhole(schema: unknown): boolean {
+  return (schema as { type?: string } | undefined)?.type === 'integer';
+}
+
+/** What kind of list a schema asks for; null when it asks for none. */
+function shapeOf(schema: unknown): ListShape | null {
+  const { type, items } = (schema ?? {}) as { type?: string; items?: { type?: string; properties?: object } };
+  if (type !== 'array' || items === undefined) return null;
+  return items.type === 'object'
+    ? { kind: 'rows', keys: Object.keys(items.properties ?? {}) }
+    : { kind: 'numbers' };
 }

@@ -6,7 +6,7 @@ import { type CalculationListing, useCalculationsQuery } from '../api/api';
 import { Loading } from '../frame/Loading';
 import { Page } from '../frame/Page';
 import { Sum } from './Sum';
-import { SUM_TITLES } from './labels';
+import { SUM_GROUPS, type SumGroup, SUM_TITLES } from './labels';
 
 /** Sums: each calculation on its own, for a question at the bench. */
 export function SumsPage() {
@@ -34,6 +34,17 @@ export function SumsPage() {
   );
 }
 
+/** Sums under their headings; one that nobody filed comes last. */
+function grouped(sums: readonly CalculationListing[]): SumGroup[] {
+  const known = new Set(sums.map(({ name }) => name));
+  const filed = new Set(SUM_GROUPS.flatMap((group) => group.sums));
+  const rest = [...known].filter((name) => !filed.has(name));
+  return [
+    ...SUM_GROUPS.map((group) => ({ ...group, sums: group.sums.filter((name) => known.has(name)) })),
+    ...(rest.length === 0 ? [] : [{ heading: 'More', sums: rest }]),
+  ];
+}
+
 function SumList({
   sums,
   chosen,
@@ -43,26 +54,33 @@ function SumList({
 }) {
   return (
     <Box component="nav" aria-label="Sums">
-      {sums.map((sum) => (
-        <ButtonBase
-          key={sum.name}
-          component={Link}
-          to={`/sums/${sum.name}`}
-          aria-current={sum.name === chosen ? 'page' : undefined}
-          sx={{
-            display: 'flex',
-            justifyContent: 'flex-start',
-            width: '100%',
-            minHeight: 48,
-            px: 1.5,
-            fontSize: '1rem',
-            fontWeight: sum.name === chosen ? 700 : 400,
-            borderLeft: 4,
-            borderColor: sum.name === chosen ? 'secondary.main' : 'divider',
-          }}
-        >
-          {SUM_TITLES[sum.name] ?? sum.name}
-        </ButtonBase>
+      {grouped(sums).map(({ heading, sums: names }) => (
+        <Box key={heading} sx={{ mb: 1.5 }}>
+          <Typography variant="h3" sx={{ px: 1.5, color: 'text.secondary' }}>
+            {heading}
+          </Typography>
+          {names.map((name) => (
+            <ButtonBase
+              key={name}
+              component={Link}
+              to={`/sums/${name}`}
+              aria-current={name === chosen ? 'page' : undefined}
+              sx={{
+                display: 'flex',
+                justifyContent: 'flex-start',
+                width: '100%',
+                minHeight: 44,
+                px: 1.5,
+                fontSize: '1rem',
+                fontWeight: name === chosen ? 700 : 400,
+                borderLeft: 4,
+                borderColor: name === chosen ? 'secondary.main' : 'divider',
+              }}
+            >
+              {SUM_TITLES[name] ?? name}
+            </ButtonBase>
+          ))}
+        </Box>
       ))}
     </Box>
   );

@@ -1,13 +1,19 @@
 import { formatWait, type Range } from '@lean-clasp/core';
 import type { Format } from '../quantities/use-format';
+import { labelOf } from './labels';
+
+/** Amounts measured with feelers rather than with a tape. */
+const FINE =
+  /(change|sagitta|gap|rack|lengthError|pull|residual|wind|cup|bow|sag|wedge|closure|ward|slot)Mm$/;
 
 /** Unit of a field, by the suffix that its name carries. */
 const PRINTERS: readonly (readonly [suffix: RegExp, print: (value: number, f: Format) => string])[] = [
-  [/(changeMm|sagittaMm)$/, (value, f) => f.fine(value)],
+  [FINE, (value, f) => f.fine(value)],
   [/Mm2$/, (value) => `${(value / 100).toFixed(value < 10000 ? 1 : 0)} cm²`],
   [/Mm$/, (value, f) => f.length(value)],
   [/MPa$/, (value, f) => f.pressure(value)],
   [/(forceN|N)$/, (value, f) => f.force(value)],
+  [/Deg$/, (value) => `${Number(value.toFixed(2))}°`],
   [/(machineMin|CureMin|clampMin)$/, (value) => formatWait(value)],
   [/(Min|minutes)$/, (value) => `${Number(value.toFixed(1))} min`],
   [/Ml$/, (value, f) => f.volume(value)],
@@ -15,17 +21,27 @@ const PRINTERS: readonly (readonly [suffix: RegExp, print: (value: number, f: Fo
   [/Pct$/, (value) => `${value.toFixed(1)} %`],
 ];
 
+/** Words that answers use as codes. */
+const WORDS: Readonly<Record<string, string>> = {
+  'length-error': 'not racked: a side has the wrong length',
+  both: 'racked, and a side has the wrong length',
+  none: 'neither',
+  ac: 'a–c',
+  bd: 'b–d',
+};
+
 function printNumber(field: string, value: number, f: Format): string {
   const printer = PRINTERS.find(([suffix]) => suffix.test(field));
   return printer === undefined ? String(Number(value.toFixed(3))) : printer[1](value, f);
 }
 
-/** A value of an answer in words: a number in its unit, a range as low–high, a list by its length. */
+/** A value of an answer in words: a number in its unit, a range as low to high, a list item by item. */
 export function valueWords(field: string, value: unknown, f: Format): string {
-  if (value === null) return 'none: refused';
+  if (value === null) return field.endsWith('Min') ? 'none: refused' : 'the readings cannot tell';
   if (typeof value === 'number') return printNumber(field, value, f);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  if (Array.isArray(value)) return value.length === 0 ? 'nothing to mix' : String(value.length);
+  if (typeof value === 'string') return WORDS[value] ?? value;
+  if (Array.isArray(value)) return listWords(field, value, f);
   if (isRange(value)) {
     return `${printNumber(field, value.low, f)} to ${printNumber(field, value.high, f)}, likely ${printNumber(field, value.likely, f)}`;
   }
@@ -34,7 +50,19 @@ export function valueWords(field: string, value: unknown, f: Format): string {
       .map(([part, number]) => `${part} ${printNumber(field, number, f)}`)
       .join(', ');
   }
-  return typeof value === 'string' ? value : '';
+  return '';
+}
+
+function listWords(field: string, values: readonly unknown[], f: Format): string {
+  if (values.length === 0) return 'nothing to mix';
+  return values
+    .map((value) => {
+      if (typeof value !== 'object' || value === null) return valueWords(field, value, f);
+      return Object.entries(value)
+        .map(([part, number]) => `${labelOf(part).toLowerCase()} ${valueWords(part, number, f)}`)
+        .join(', ');
+    })
+    .join(typeof values[0] === 'object' ? '; ' : ' · ');
 }
 
 function isRange(value: unknown): value is Range {

@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useAppDispatch } from '../app/store';
 import { editDocument } from '../documents/sync';
 import { useSelection } from '../drawing/selection';
+import { useFixes } from '../planner/plan-context';
 import { useFormat } from '../quantities/use-format';
 import { useOpenBuild } from '../workspace/open-build';
 import { changeWords } from '../words/causes';
@@ -33,6 +34,7 @@ function FixItem({ fix, onApplied }: { readonly fix: Fix; readonly onApplied?: (
   const dispatch = useAppDispatch();
   const { id } = useOpenBuild();
   const { showGhost } = useSelection();
+  const { fresh } = useFixes();
   const words = changeWords(fix.change, f);
   return (
     <Box
@@ -60,6 +62,7 @@ function FixItem({ fix, onApplied }: { readonly fix: Fix; readonly onApplied?: (
       </Box>
       <Button
         variant="contained"
+        disabled={!fresh}
         aria-label={`Do it: ${words}`}
         onClick={() => {
           showGhost(null);

@@ -20,7 +20,7 @@ export function VerdictDetail({
   readonly onApplied?: (() => void) | undefined;
 }) {
   const f = useFormat();
-  const fixes = useFixes();
+  const { fixes } = useFixes();
   const offered = fixes?.[verdict.aspect];
   const workings = verdict.workings.flatMap((finding) => workingOf(finding, f) ?? []);
   return (

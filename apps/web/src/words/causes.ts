@@ -25,6 +25,8 @@ const percent = (share: number) => `${Math.round(share * 100)} %`;
 
 /** Sentences for what limits a verdict. */
 const CAUSES: Readonly<Record<string, Say>> = {
+  'does-not-close': ({ n }, f) =>
+    `the outline misses itself by ${f.fine(n('closureMm'))}: a side or a corner is not as given`,
   'too-cold': ({ n }, f) =>
     `${f.temperature(n('tempC'))} is below ${f.temperature(n('minTempC'))}: this glue forms no sound line`,
   'near-cold-limit': ({ n }, f) =>

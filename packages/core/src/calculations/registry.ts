@@ -1,5 +1,17 @@
 import type { AnyCalculation } from './calculation';
+import { bend, breadboardSlot } from './bending';
 import { clampNeed } from './clamping';
+import {
+  angledClamp,
+  band,
+  compoundMitre,
+  edgeLine,
+  flatness,
+  mitrePolygon,
+  quad,
+  stave,
+  trySquare,
+} from './geometry';
 import { adhesiveWindow, spread } from './glue';
 import { cup, emc, movement } from './wood';
 
@@ -8,9 +20,20 @@ export const CALCULATIONS: readonly AnyCalculation[] = [
   emc,
   movement,
   cup,
+  breadboardSlot,
   adhesiveWindow,
   spread,
   clampNeed,
+  quad,
+  flatness,
+  edgeLine,
+  trySquare,
+  mitrePolygon,
+  compoundMitre,
+  stave,
+  band,
+  angledClamp,
+  bend,
 ];
 
 const byName: ReadonlyMap<string, AnyCalculation> = new Map(CALCULATIONS.map((entry) => [entry.name, entry]));

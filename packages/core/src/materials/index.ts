@@ -1,3 +1,4 @@
+export { breadboardSlot } from './breadboard';
 export { findSpecies, listSpecies, resolveSpecies } from './find-species';
 export { equilibriumMoisturePct, vapourPressureDeficitKPa } from './moisture';
 export { cupSagittaMm, movementMm } from './movement';

@@ -11,7 +11,7 @@ import { Tick } from '../../parts/Tick';
 /** Order: the one session of a panel on a clock, lane by lane, with a fuse for each line. */
 export function OrderStep() {
   const { plan } = usePlan();
-  const fixes = useFixes();
+  const { fixes } = useFixes();
   const { build, edit } = useOpenBuild();
   if (plan === null) return <Loading />;
   const window = plan.lines[0]?.window;

@@ -12,7 +12,7 @@ import { HowHeld } from './squeeze/HowHeld';
 /** Squeeze: clamps on the drawing, what they give along every line, and what holds the panel flat. */
 export function SqueezeStep() {
   const { plan } = usePlan();
-  const fixes = useFixes();
+  const { fixes } = useFixes();
   if (plan === null) return <Loading />;
   const helping = [...(fixes?.tight ?? []), ...(fixes?.flat ?? [])];
   const order = [...plan.clampSet.clamps]

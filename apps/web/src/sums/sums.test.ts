@@ -1,0 +1,63 @@
+import { CALCULATIONS } from '@lean-clasp/core';
+import { formatFor } from '../quantities/use-format';
+import { valueWords } from './answer-words';
+import { labelOf, SUM_GROUPS, SUM_TITLES } from './labels';
+import { readList } from './ListField';
+
+const f = formatFor('metric');
+
+describe('sums', () => {
+  it('have a title, a heading and a name for every field that goes in or comes out', () => {
+    for (const { name, input, output } of CALCULATIONS) {
+      expect({ name, titled: SUM_TITLES[name] !== undefined }).toEqual({ name, titled: true });
+      expect(SUM_GROUPS.filter(({ sums }) => sums.includes(name))).toHaveLength(1);
+      const fields = [
+        ...Object.keys(input.properties as object),
+        ...Object.keys(output.properties as object),
+      ];
+      for (const field of fields.filter((each) => each !== 'used' && each !== 'findings')) {
+        expect({ name, field, label: labelOf(field) }).not.toEqual({ name, field, label: field });
+      }
+    }
+  });
+
+  it('print every answer to their examples in words', () => {
+    for (const { name, example, compute } of CALCULATIONS) {
+      const answer = compute(example as never) as Record<string, unknown>;
+      for (const [field, value] of Object.entries(answer)) {
+        if (field === 'used' || field === 'findings') continue;
+        const words = valueWords(field, value, f);
+        expect({ name, field, sound: words !== '' && !/undefined|NaN|\[object/.test(words) }).toEqual({
+          name,
+          field,
+          sound: true,
+        });
+      }
+    }
+  });
+
+  it('print lists, ranges and missing answers', () => {
+    expect(valueWords('cutsDeg', [45, 22.5], f)).toBe('45° · 22.5°');
+    expect(valueWords('openMin', { low: 4, likely: 6, high: 8 }, f)).toBe('4 min to 8 min, likely 6 min');
+    expect(valueWords('windMm', null, f)).toBe('the readings cannot tell');
+    expect(valueWords('verdict', 'length-error', f)).toContain('wrong length');
+  });
+});
+
+describe('readList', () => {
+  it('reads numbers however they are parted, and rows line by line', () => {
+    expect(readList('90, 45;45  −3', { kind: 'numbers' })).toEqual([90, 45, 45, -3]);
+    expect(readList('0, 0, 0.2\n100 0 0.3\n', { kind: 'rows', keys: ['xMm', 'yMm', 'zMm'] })).toEqual([
+      { xMm: 0, yMm: 0, zMm: 0.2 },
+      { xMm: 100, yMm: 0, zMm: 0.3 },
+    ]);
+  });
+
+  it.each(['90, wide', '1/2', '1..2'])('cannot read %j', (text) =>
+    expect(readList(text, { kind: 'numbers' })).toBeNull(),
+  );
+
+  it('wants whole rows', () => {
+    expect(readList('1, 2\n3, 4, 5', { kind: 'rows', keys: ['xMm', 'yMm', 'zMm'] })).toBeNull();
+  });
+});

@@ -1,0 +1,1 @@
+export { bend } from './bend';

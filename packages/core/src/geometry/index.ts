@@ -1,0 +1,5 @@
+export { degrees } from './angles';
+export { edgeLine, flatness } from './flatness';
+export { compoundMitre, mitrePolygon, stave } from './mitre';
+export { angledPull, band } from './pull';
+export { quad } from './quad';
