@@ -1,12 +1,17 @@
 import type { Finding } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useEffect, useState } from 'react';
 import type { CalculationListing } from '../api/api';
 import { ApiError, requestJson } from '../api/request';
 import { useFormat } from '../quantities/use-format';
 import { causeWords } from '../words/causes';
-import { valueWords } from './answer-words';
+import { type AnswerRow, isRows, valueWords } from './answer-words';
 import { labelOf, SUM_TITLES } from './labels';
 import { SumField } from './SumField';
 
@@ -67,7 +72,7 @@ function AnswerView({ answer }: { readonly answer: Answer }) {
                 {labelOf(field)}
               </Box>
               <Box component="dd" sx={{ m: 0, fontWeight: 700 }}>
-                {valueWords(field, value, f)}
+                {isRows(value) ? <RowsTable rows={value} /> : valueWords(field, value, f)}
               </Box>
             </Box>
           ))}
@@ -101,6 +106,36 @@ function AnswerView({ answer }: { readonly answer: Answer }) {
         </Box>
       )}
     </>
+  );
+}
+
+/** A list of rows, one line each. */
+function RowsTable({ rows }: { readonly rows: readonly AnswerRow[] }) {
+  const f = useFormat();
+  const fields = Object.keys(rows[0] ?? {});
+  return (
+    <Table size="small">
+      <TableHead>
+        <TableRow>
+          {fields.map((field) => (
+            <TableCell key={field} align="right">
+              {labelOf(field)}
+            </TableCell>
+          ))}
+        </TableRow>
+      </TableHead>
+      <TableBody>
+        {rows.map((row, index) => (
+          <TableRow key={index}>
+            {fields.map((field) => (
+              <TableCell key={field} align="right">
+                {valueWords(field, row[field], f)}
+              </TableCell>
+            ))}
+          </TableRow>
+        ))}
+      </TableBody>
+    </Table>
   );
 }
 

@@ -1,6 +1,5 @@
 import { formatWait, type Range } from '@lean-clasp/core';
 import type { Format } from '../quantities/use-format';
-import { labelOf } from './labels';
 
 /** Amounts measured with feelers rather than with a tape. */
 const FINE =
@@ -54,15 +53,17 @@ export function valueWords(field: string, value: unknown, f: Format): string {
 }
 
 function listWords(field: string, values: readonly unknown[], f: Format): string {
-  if (values.length === 0) return 'nothing to mix';
-  return values
-    .map((value) => {
-      if (typeof value !== 'object' || value === null) return valueWords(field, value, f);
-      return Object.entries(value)
-        .map(([part, number]) => `${labelOf(part).toLowerCase()} ${valueWords(part, number, f)}`)
-        .join(', ');
-    })
-    .join(typeof values[0] === 'object' ? '; ' : ' · ');
+  return values.length === 0
+    ? 'nothing to mix'
+    : values.map((value) => valueWords(field, value, f)).join(' · ');
+}
+
+/** A row of named values inside an answer. */
+export type AnswerRow = Readonly<Record<string, unknown>>;
+
+/** True for a list of rows, which is shown as a table instead of in words. */
+export function isRows(value: unknown): value is readonly AnswerRow[] {
+  return Array.isArray(value) && value.length > 0 && typeof value[0] === 'object';
 }
 
 function isRange(value: unknown): value is Range {

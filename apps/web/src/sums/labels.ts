@@ -137,6 +137,9 @@ const FIELD_LABELS: Readonly<Record<string, string>> = {
   bladeTiltDeg: 'Blade tilt',
   outsideAcrossFlatsMm: 'Across flats, outside',
   bevelDeg: 'Bevel',
+  angleDeg: 'Corner',
+  pressureMPa: 'Pressure',
+  useWithinMin: 'Use within',
   insideAcrossFlatsMm: 'Across flats, inside',
 };
 

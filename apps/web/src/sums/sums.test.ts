@@ -1,6 +1,6 @@
 import { CALCULATIONS } from '@lean-clasp/core';
 import { formatFor } from '../quantities/use-format';
-import { valueWords } from './answer-words';
+import { isRows, valueWords } from './answer-words';
 import { labelOf, SUM_GROUPS, SUM_TITLES } from './labels';
 import { readList } from './ListField';
 
@@ -26,7 +26,8 @@ describe('sums', () => {
       const answer = compute(example as never) as Record<string, unknown>;
       for (const [field, value] of Object.entries(answer)) {
         if (field === 'used' || field === 'findings') continue;
-        const words = valueWords(field, value, f);
+        const cells = isRows(value) ? value.flatMap(Object.entries) : [[field, value] as const];
+        const words = cells.map(([name, cell]) => valueWords(name, cell, f)).join();
         expect({ name, field, sound: words !== '' && !/undefined|NaN|\[object/.test(words) }).toEqual({
           name,
           field,

@@ -117,10 +117,14 @@ export const flatness = calculation({
   example: {
     points: [
       { xMm: 0, yMm: 0, zMm: 0 },
-      { xMm: 1000, yMm: 0, zMm: 0.4 },
+      { xMm: 500, yMm: 0, zMm: 0.4 },
+      { xMm: 1000, yMm: 0, zMm: 0.3 },
+      { xMm: 0, yMm: 300, zMm: 0.2 },
+      { xMm: 500, yMm: 300, zMm: 0.7 },
+      { xMm: 1000, yMm: 300, zMm: 0.2 },
       { xMm: 0, yMm: 600, zMm: 0.3 },
+      { xMm: 500, yMm: 600, zMm: 0.4 },
       { xMm: 1000, yMm: 600, zMm: 0 },
-      { xMm: 500, yMm: 300, zMm: 0.6 },
     ],
   },
   compute: ({ points }) => ({ ...computeFlatness(points) }),
