@@ -61,5 +61,10 @@ export default tseslint.config(
     },
   },
   { files: ['apps/web/src/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
+  // Playwright reads the fixtures that a fixture needs off its first pattern, which may be empty.
+  {
+    files: ['e2e/**/*.ts'],
+    rules: { 'no-empty-pattern': ['error', { allowObjectPatternsAsParameters: true }] },
+  },
   prettier,
 );

@@ -20,6 +20,7 @@ const VIEWS: readonly (readonly [path: string, ready: string | RegExp])[] = [
   ['/sums/adhesive-window', 'What went into it'],
   ['/sums/mitre-polygon', 'Outline misses itself by'],
   ['/sums/flatness', 'Wind over the whole'],
+  ['/sums/band', 'Tension of the band'],
   ['/nowhere', 'Nothing at this address'],
 ];
 

@@ -12,8 +12,6 @@ export interface App {
 
 /** Test with a server of its own, on the demo's data. */
 export const test = base.extend<{ app: App }>({
-  // Playwright reads the fixtures a fixture needs off this pattern; this one needs none.
-  // eslint-disable-next-line no-empty-pattern
   app: async ({}, use) => {
     const data = makeDataFolder();
     let server: StartedServer = await startServer({ data, demo: true });

@@ -118,3 +118,19 @@ test('readings of the dry fit are answered in words', async ({ page, app }) => {
   await expect(page.getByText(/A–B: .*back to the plane/)).toBeVisible();
   await expect(verdict(page, 'tight')).toHaveAttribute('data-state', 'fails');
 });
+
+test('the printed sheet holds the drawing and the clamps, and nothing of the screen around it', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/builds/stage-floor/squeeze`);
+  await expect(verdict(page, 'tight')).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('row', { name: /T-bar sash clamp above 69 mm 615 mm 5\.4 kN/ })).toBeVisible();
+  await expect(page.getByRole('group', { name: 'Stage floor, drawn to scale' })).toBeVisible();
+  for (const screenOnly of [verdict(page, 'tight'), page.getByRole('navigation', { name: 'Places' })]) {
+    await expect(screenOnly).toBeHidden();
+  }
+  const pdf = await page.pdf({ format: 'A4', landscape: true });
+  expect(pdf.length).toBeGreaterThan(10_000);
+});

@@ -41,6 +41,8 @@ function runner(name, command, args, { report, read, env = {} }) {
 }
 
 ensurePackages();
+// Before anything slow: whoever has to install something should hear of it at once.
+const chromium = fast ? '' : ensureChromium();
 single('types', tool('tsc'), ['-p', 'tsconfig.json']);
 single('formatting', tool('prettier'), ['--check', '--log-level', 'warn', '.']);
 single('lint', 'npm', ['run', '--silent', 'lint']);
@@ -61,7 +63,7 @@ if (!fast && single('build', process.execPath, ['scripts/build.mjs'])) {
   runner('browser tests', tool('playwright'), ['test', '--reporter=line,json'], {
     report: browserReport,
     read: ({ stats: { expected, unexpected, flaky } }) => ({ passed: expected, failed: unexpected + flaky }),
-    env: { CHROMIUM_PATH: ensureChromium(), PLAYWRIGHT_JSON_OUTPUT_FILE: browserReport },
+    env: { CHROMIUM_PATH: chromium, PLAYWRIGHT_JSON_OUTPUT_FILE: browserReport },
   });
 }
 

@@ -33,15 +33,13 @@ export function useRun(id: string): RunState {
  */
 export function useKit(run: RunDocument | undefined): BenchKit | null {
   const [kit, setKit] = useState<BenchKit | null>(() => (run === undefined ? null : keptKit(run.id)));
-  const id = run?.id;
   useEffect(() => {
     if (run === undefined || kit !== null) return;
     const kept = keptKit(run.id);
     const found = kept === null ? kitFromBuild(run) : Promise.resolve(kept);
     found.then(setKit, () => undefined);
-    // The run changes with every step; its kit never does.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [id, kit]);
+    // The run changes with every step; once there is a kit, nothing more is asked.
+  }, [run, kit]);
   return kit;
 }
 

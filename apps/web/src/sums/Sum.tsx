@@ -67,7 +67,16 @@ function AnswerView({ answer }: { readonly answer: Answer }) {
         {Object.entries(answer)
           .filter(([field]) => !APART.has(field))
           .map(([field, value]) => (
-            <Box key={field} sx={{ display: 'flex', gap: 2, py: 1, borderBottom: 1, borderColor: 'divider' }}>
+            <Box
+              key={field}
+              sx={{
+                display: isRows(value) ? 'block' : 'flex',
+                gap: 2,
+                py: 1,
+                borderBottom: 1,
+                borderColor: 'divider',
+              }}
+            >
               <Box component="dt" sx={{ flex: '0 0 230px', color: 'text.secondary' }}>
                 {labelOf(field)}
               </Box>

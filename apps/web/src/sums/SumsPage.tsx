@@ -25,7 +25,13 @@ export function SumsPage() {
       )}
       {sums === undefined && !isError && <Loading />}
       {sums !== undefined && chosen !== undefined && (
-        <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '230px 1fr' }, gap: 4 }}>
+        <Box
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: '230px minmax(0, 1fr)' },
+            gap: 4,
+          }}
+        >
           <SumList sums={sums} chosen={chosen.name} />
           <Sum key={chosen.name} listing={chosen} />
         </Box>

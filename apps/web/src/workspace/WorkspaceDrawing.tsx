@@ -10,6 +10,7 @@ import { usePlan } from '../planner/plan-context';
 import { type Format, useFormat } from '../quantities/use-format';
 import { moveClamp, removeClamp } from './edits';
 import { useOpenBuild } from './open-build';
+import { PrintNotes } from './PrintNotes';
 import type { StepId } from './steps-list';
 
 const DRESSINGS: Readonly<Record<StepId, Dressing>> = {
@@ -51,6 +52,7 @@ export function WorkspaceDrawing({ step }: { readonly step: StepId }) {
   return (
     <Box sx={{ minWidth: 0, minHeight: 0, overflow: 'hidden' }}>
       <DrawingSheet marks={marks} title={build.name} extras={extras} legend={legend} />
+      {plan !== null && <PrintNotes plan={plan} />}
     </Box>
   );
 }

@@ -58,6 +58,7 @@ const Workspace = memo(function Workspace({ step }: { readonly step: StepId }) {
       <StepNav step={step} />
       <Notices step={name} />
       <Box
+        className="print-grid"
         sx={{
           flex: 1,
           minHeight: 0,

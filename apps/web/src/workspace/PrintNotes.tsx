@@ -1,0 +1,40 @@
+import type { Plan } from '@lean-clasp/core';
+import { useFormat } from '../quantities/use-format';
+
+/** On paper only: what the drawing is of, and its clamps in the order in which they stand along it. */
+export function PrintNotes({ plan }: { readonly plan: Plan }) {
+  const f = useFormat();
+  const { build, panel, clampSet } = plan;
+  return (
+    <div className="print-only">
+      <h2>
+        {build.name}: {panel.boards.length} boards, {f.length(panel.widthMm)} × {f.length(panel.lengthMm)} ×{' '}
+        {f.length(panel.thicknessMm)}
+      </h2>
+      <table cellPadding={6}>
+        <thead>
+          <tr>
+            {['clamp', 'kind', 'side', 'at', 'open to', 'pull', 'tighten as'].map((heading) => (
+              <th key={heading} align="left">
+                {heading}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {clampSet.clamps.map((clamp) => (
+            <tr key={clamp.placed.id}>
+              <td>{clamp.number}</td>
+              <td>{clamp.kindName}</td>
+              <td>{clamp.placed.side}</td>
+              <td>{f.length(clamp.placed.xMm)}</td>
+              <td>{f.length(clamp.openingNeededMm)}</td>
+              <td>{f.force(clamp.forceN)}</td>
+              <td>{clamp.tightenAs}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
