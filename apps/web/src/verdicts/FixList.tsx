@@ -7,7 +7,7 @@ import { editDocument } from '../documents/sync';
 import { useSelection } from '../drawing/selection';
 import { useFixes } from '../planner/plan-context';
 import { useFormat } from '../quantities/use-format';
-import { useOpenBuild } from '../workspace/open-build';
+import { useBuildHandle } from '../workspace/open-build';
 import { changeWords } from '../words/causes';
 import { figureWords } from './figures';
 import { StateMark } from './state-mark';
@@ -32,7 +32,7 @@ export function FixList({
 function FixItem({ fix, onApplied }: { readonly fix: Fix; readonly onApplied?: (() => void) | undefined }) {
   const f = useFormat();
   const dispatch = useAppDispatch();
-  const { id } = useOpenBuild();
+  const { id } = useBuildHandle();
   const { showGhost } = useSelection();
   const { fresh } = useFixes();
   const words = changeWords(fix.change, f);

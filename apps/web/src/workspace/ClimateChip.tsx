@@ -1,14 +1,14 @@
 import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
 import Box from '@mui/material/Box';
-import { equilibriumMoisturePct, LIMITS } from '@lean-clasp/core';
-import { useState } from 'react';
+import { type Climate, equilibriumMoisturePct, LIMITS } from '@lean-clasp/core';
+import { memo, useState } from 'react';
 import { FIGURE_FACE } from '../app/theme';
 import { FieldRow } from '../parts/FieldRow';
 import { Tick } from '../parts/Tick';
 import { NumberField, ScaledField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
-import { useOpenBuild } from './open-build';
+import { useBuildHandle } from './open-build';
 
 /** Look of the figures in the header. */
 export const chipStyle = {
@@ -19,14 +19,21 @@ export const chipStyle = {
 };
 
 /** The air of this glue-up: the shop's, or one set for this build alone. */
-export function ClimateChip() {
-  const { build, shop, edit } = useOpenBuild();
+export const ClimateChip = memo(function ClimateChip({
+  own,
+  shops,
+}: {
+  /** Null: the shop's. */
+  readonly own: Climate | null;
+  readonly shops: Climate;
+}) {
+  const { edit } = useBuildHandle();
   const f = useFormat();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
-  const climate = build.climate ?? shop.climate;
+  const climate = own ?? shops;
   const emc = equilibriumMoisturePct(climate.tempC, climate.rhPct);
   const set = (change: Partial<typeof climate>) =>
-    edit('Air', (before) => ({ ...before, climate: { ...(before.climate ?? shop.climate), ...change } }));
+    edit('Air', (before) => ({ ...before, climate: { ...(before.climate ?? shops), ...change } }));
   return (
     <>
       <Button
@@ -47,10 +54,8 @@ export function ClimateChip() {
         <Box sx={{ p: 2, width: 340 }}>
           <Tick
             label="Same air as the shop"
-            checked={build.climate === null}
-            onChange={(same) =>
-              edit('Air', (before) => ({ ...before, climate: same ? null : { ...shop.climate } }))
-            }
+            checked={own === null}
+            onChange={(same) => edit('Air', (before) => ({ ...before, climate: same ? null : { ...shops } }))}
           />
           <FieldRow>
             <ScaledField
@@ -78,4 +83,4 @@ export function ClimateChip() {
       </Popover>
     </>
   );
-}
+});

@@ -2,15 +2,15 @@ import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
 import { LIMITS } from '@lean-clasp/core';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { chipStyle } from './ClimateChip';
-import { useOpenBuild } from './open-build';
+import { useBuildHandle } from './open-build';
 
 const words = (crew: number) => (crew === 1 ? '1 pair of hands' : `${crew} pairs of hands`);
 
 /** How many pairs of hands work on it. */
-export function CrewChip() {
-  const { build, edit } = useOpenBuild();
+export const CrewChip = memo(function CrewChip({ crew: now }: { readonly crew: number }) {
+  const { edit } = useBuildHandle();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
   return (
     <>
@@ -20,13 +20,13 @@ export function CrewChip() {
         onClick={(event) => setAnchor(event.currentTarget)}
         aria-haspopup="menu"
       >
-        {words(build.crew)}
+        {words(now)}
       </Button>
       <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
         {Array.from({ length: LIMITS.crew.max }, (_, i) => i + 1).map((crew) => (
           <MenuItem
             key={crew}
-            selected={crew === build.crew}
+            selected={crew === now}
             onClick={() => {
               edit('Pairs of hands', (before) => ({ ...before, crew }));
               setAnchor(null);
@@ -38,4 +38,4 @@ export function CrewChip() {
       </Menu>
     </>
   );
-}
+});

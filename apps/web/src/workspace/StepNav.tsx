@@ -3,12 +3,12 @@ import ButtonBase from '@mui/material/ButtonBase';
 import { Link, useNavigate } from 'react-router';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { usePlan } from '../planner/plan-context';
-import { useOpenBuild } from './open-build';
+import { useBuildHandle } from './open-build';
 import { STEPS, type StepId } from './steps-list';
 
 /** The seven steps, with the bead of glue laid up to the one on show. */
 export function StepNav({ step }: { readonly step: StepId }) {
-  const { id } = useOpenBuild();
+  const { id } = useBuildHandle();
   const navigate = useNavigate();
   const troubles = useTroubles();
   const current = STEPS.findIndex((each) => each.id === step);

@@ -3,15 +3,16 @@ import UndoIcon from '@mui/icons-material/Undo';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import InputBase from '@mui/material/InputBase';
+import { memo } from 'react';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { redo, undo } from '../documents/sync';
-import { useOpenBuild } from './open-build';
+import { useBuildHandle, useOpenBuild } from './open-build';
 import { ClimateChip } from './ClimateChip';
 import { CrewChip } from './CrewChip';
 
 /** Name of the build, the air, the hands, undo and redo. */
 export function WorkspaceHeader() {
-  const { build, edit } = useOpenBuild();
+  const { build, shop, edit } = useOpenBuild();
   return (
     <Box
       className="no-print"
@@ -47,14 +48,14 @@ export function WorkspaceHeader() {
       </Box>
       <SavedWord />
       <HistoryButtons />
-      <ClimateChip />
-      <CrewChip />
+      <ClimateChip own={build.climate} shops={shop.climate} />
+      <CrewChip crew={build.crew} />
     </Box>
   );
 }
 
-function SavedWord() {
-  const { id } = useOpenBuild();
+const SavedWord = memo(function SavedWord() {
+  const { id } = useBuildHandle();
   const kind = useAppSelector((state) => state.documents.open[id]?.sync.kind);
   const words = {
     saved: 'kept',
@@ -71,11 +72,11 @@ function SavedWord() {
       {kind === undefined ? '' : words[kind]}
     </Box>
   );
-}
+});
 
-function HistoryButtons() {
+const HistoryButtons = memo(function HistoryButtons() {
   const dispatch = useAppDispatch();
-  const { id } = useOpenBuild();
+  const { id } = useBuildHandle();
   const stacks = useAppSelector((state) => state.documents.open[id]?.stacks);
   const last = stacks?.undo.at(-1)?.label;
   const next = stacks?.redo.at(-1)?.label;
@@ -97,4 +98,4 @@ function HistoryButtons() {
       </IconButton>
     </Box>
   );
-}
+});

@@ -15,6 +15,11 @@ export interface OpenBuild {
 
 const OpenBuildContext = createContext<OpenBuild | null>(null);
 
+/** The part of an open build that no edit changes. */
+export type BuildHandle = Pick<OpenBuild, 'id' | 'edit'>;
+
+const BuildHandleContext = createContext<BuildHandle | null>(null);
+
 /** Hands the open build to everything below. */
 export function OpenBuildProvider({
   id,
@@ -32,7 +37,12 @@ export function OpenBuildProvider({
     [dispatch, id, shop],
   );
   const value = useMemo((): OpenBuild => ({ id, build, shop, edit }), [id, build, shop, edit]);
-  return <OpenBuildContext value={value}>{children}</OpenBuildContext>;
+  const handle = useMemo((): BuildHandle => ({ id, edit }), [id, edit]);
+  return (
+    <BuildHandleContext value={handle}>
+      <OpenBuildContext value={value}>{children}</OpenBuildContext>
+    </BuildHandleContext>
+  );
 }
 
 /** The build on show. */
@@ -40,4 +50,11 @@ export function useOpenBuild(): OpenBuild {
   const open = use(OpenBuildContext);
   if (open === null) throw new Error('useOpenBuild outside of an open build');
   return open;
+}
+
+/** How to name and change the build on show, for whatever need not be drawn again with every edit. */
+export function useBuildHandle(): BuildHandle {
+  const handle = use(BuildHandleContext);
+  if (handle === null) throw new Error('useBuildHandle outside of an open build');
+  return handle;
 }
