@@ -41,6 +41,7 @@ export default {
       moduleNameMapper: {
         '^@fontsource.*$': '<rootDir>/apps/web/test/nothing.cjs',
         '\\.css$': '<rootDir>/apps/web/test/nothing.cjs',
+        '/workers$': '<rootDir>/apps/web/test/workers.ts',
       },
     },
   ],

@@ -134,3 +134,15 @@ test('the printed sheet holds the drawing and the clamps, and nothing of the scr
   const pdf = await page.pdf({ format: 'A4', landscape: true });
   expect(pdf.length).toBeGreaterThan(10_000);
 });
+
+test('a position can be typed past its neighbours without the row jumping away', async ({ page, app }) => {
+  await page.goto(`${app.url}/builds/stage-floor/squeeze`);
+  await page.getByRole('button', { name: /^Clamp 2: T-bar/ }).click();
+  const at = page.getByRole('textbox', { name: 'At', exact: true });
+  await at.click();
+  await at.press('Control+a');
+  await page.keyboard.type('500', { delay: 60 });
+  await expect(at).toBeFocused();
+  await expect(at).toHaveValue('500');
+  await expect(page.getByRole('button', { name: /^Clamp 3, below, at 500 mm/ })).toBeVisible();
+});

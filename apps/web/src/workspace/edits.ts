@@ -113,7 +113,9 @@ export const addClamp =
       xMm: Math.round((widest.from + widest.to) / 2),
       side: before?.side === 'above' ? 'below' : 'above',
     };
-    return { ...build, clamps: [...build.clamps, clamp] };
+    const after = build.clamps.findIndex(({ xMm }) => xMm > clamp.xMm);
+    const at = after === -1 ? build.clamps.length : after;
+    return { ...build, clamps: build.clamps.toSpliced(at, 0, clamp) };
   };
 
 /** Clamps for the panel from what the rack holds, evenly and alternately. */

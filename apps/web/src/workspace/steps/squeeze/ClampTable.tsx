@@ -31,6 +31,9 @@ export function ClampTable({ plan }: { readonly plan: Plan }) {
   const { build, shop, edit } = useOpenBuild();
   const { clamps, missingLots } = plan.clampSet;
   const lot = firstLot(build, shop);
+  // In the order of the document: a row must not jump away from under the person who types its position.
+  const placeOf = new Map(build.clamps.map(({ id }, index) => [id, index]));
+  const rows = [...clamps].sort((a, b) => (placeOf.get(a.placed.id) ?? 0) - (placeOf.get(b.placed.id) ?? 0));
   return (
     <Section
       title="Clamps"
@@ -72,8 +75,8 @@ export function ClampTable({ plan }: { readonly plan: Plan }) {
         </Box>
       )}
       <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-        {clamps.map((clamp, index) => (
-          <ClampRow key={clamp.placed.id} clamp={clamp} next={clamps[index + 1]} />
+        {rows.map((clamp) => (
+          <ClampRow key={clamp.placed.id} clamp={clamp} next={clamps[clamp.number]} />
         ))}
       </Box>
       {missingLots.length > 0 && (
@@ -177,9 +180,11 @@ function ClampFields({
   readonly clamp: ClampOnPanel;
   readonly next: ClampOnPanel | undefined;
 }) {
-  const { shop, edit } = useOpenBuild();
+  const { build, shop, edit } = useOpenBuild();
   const f = useFormat();
-  const { placed, number } = clamp;
+  const { number } = clamp;
+  // The plan comes a moment after the edit; fields show what was typed, not what has been planned so far.
+  const placed = build.clamps.find(({ id }) => id === clamp.placed.id) ?? clamp.placed;
   return (
     <Box sx={{ pt: 1.5 }}>
       <FieldRow>

@@ -1,0 +1,135 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import { renderBuild, retype } from '../../../test/render-build';
+import { FitStep } from './FitStep';
+import { GlueStep } from './GlueStep';
+import { OrderStep } from './OrderStep';
+import { RehearseStep } from './RehearseStep';
+import { SqueezeStep } from './SqueezeStep';
+
+describe('Fit', () => {
+  it('changes a board where it stands, and all of them like it', async () => {
+    const { user, build } = renderBuild(<FitStep />);
+    await user.click(screen.getByRole('button', { name: 'Board C: change' }));
+    await retype(user, 'Thickness', '22.5');
+    await retype(user, 'Width', '5 1/2"');
+    expect(build().boards[2]).toMatchObject({ thicknessMm: 22.5, widthMm: 139.7 });
+    await user.click(screen.getByRole('button', { name: 'All of this wood, thickness, length' }));
+    expect(build().boards.map(({ thicknessMm }) => thicknessMm)).toEqual([22.5, 22.5, 22.5, 22.5, 22.5]);
+  });
+
+  it('takes boards out down to two, and adds them', async () => {
+    const { user, build } = renderBuild(<FitStep />, {});
+    await user.click(screen.getByRole('button', { name: 'Add a board' }));
+    expect(build().boards).toHaveLength(6);
+    for (let left = 6; left > 2; left -= 1) {
+      await user.click(screen.getByRole('button', { name: 'Board A: change' }));
+      await user.click(screen.getByRole('button', { name: 'Take out' }));
+    }
+    await user.click(screen.getByRole('button', { name: 'Board A: change' }));
+    expect(screen.getByRole('button', { name: 'Take out' })).toBeDisabled();
+    expect(build().boards).toHaveLength(2);
+  });
+
+  it('answers a feeler reading in words, and takes it back when it is emptied', async () => {
+    const { user, build } = renderBuild(<FitStep />);
+    await retype(user, 'Gap A–B', '0.3');
+    expect(
+      await screen.findByText(/^A–B: about .* closes it – the clamps close this easily/),
+    ).toBeInTheDocument();
+    await user.clear(screen.getByRole('textbox', { name: 'Gap A–B' }));
+    expect(build().dryFit.gaps).toEqual([{ line: 2, gapMm: 0.2 }]);
+  });
+
+  it('keeps a metered moisture apart from none', async () => {
+    const { user, build } = renderBuild(<FitStep />);
+    await user.click(screen.getByRole('button', { name: 'Board A: change' }));
+    await retype(user, 'Moisture, metered', '9.5 %');
+    expect(build().boards[0]?.mcPct).toBe(9.5);
+    await user.clear(screen.getByRole('textbox', { name: 'Moisture, metered' }));
+    expect(build().boards[0]?.mcPct).toBeNull();
+  });
+});
+
+describe('Glue', () => {
+  it('ranks the families on this job and takes the one that is pressed', async () => {
+    const { user, build } = renderBuild(<GlueStep />);
+    const list = await screen.findByRole('list', { name: 'Glues, best for this job first' });
+    const names = within(list)
+      .getAllByRole('button')
+      .map((button) => button.textContent);
+    expect(names[0]).toContain('Exterior PVA');
+    expect(names.at(-1)).toContain('Interior PVA');
+    await user.click(within(list).getByRole('button', { name: /Liquid hide glue/ }));
+    expect(build().glue.adhesive).toBe('hide-liquid');
+  });
+
+  it('says that a family is refused and why', async () => {
+    renderBuild(<GlueStep />, { climate: { tempC: 9, rhPct: 60 } });
+    const list = await screen.findByRole('list', { name: 'Glues, best for this job first' });
+    expect(within(list).getAllByText('refused')).toHaveLength(4);
+    expect(within(list).getAllByText(/is below 10 °C: this glue forms no sound line/).length).toBeGreaterThan(
+      0,
+    );
+  });
+
+  it('gives the glue of each line and of the whole', async () => {
+    renderBuild(<GlueStep />);
+    expect(await screen.findByRole('row', { name: /^A–B 200 cm² 4 g 0:19/ })).toBeInTheDocument();
+    expect(screen.getByText(/^In all 15 g \(14 mL\)/)).toBeInTheDocument();
+  });
+});
+
+describe('Order', () => {
+  it('lays the moves on a clock and offers what would help', async () => {
+    renderBuild(<OrderStep />);
+    expect(await screen.findByRole('img', { name: 'Timeline: 23 moves in 7:50' })).toBeInTheDocument();
+    expect(screen.getByText(/^7:50 hands-on, then 1 h 5 min in clamps/)).toBeInTheDocument();
+    expect(await screen.findByRole('button', { name: /^Do it: Exterior PVA/ })).toBeInTheDocument();
+  });
+});
+
+describe('Squeeze', () => {
+  it('moves, turns and takes off a clamp, and puts one into the widest gap', async () => {
+    const { user, build } = renderBuild(<SqueezeStep />);
+    await user.click(await screen.findByRole('button', { name: /^Clamp 2: T-bar/ }));
+    await retype(user, 'At', '300');
+    expect(build().clamps.map(({ xMm }) => xMm)).toContain(300);
+    await user.click(screen.getByRole('button', { name: 'Take off' }));
+    expect(build().clamps).toHaveLength(5);
+    await user.click(screen.getByRole('button', { name: 'Add' }));
+    await waitFor(() => expect(build().clamps).toHaveLength(6));
+  });
+
+  it('says of a short clamp what it opens to and what the work needs', async () => {
+    const clamps = [{ id: 'a', rackId: 'pj-600', xMm: 500, side: 'above' as const }];
+    renderBuild(<SqueezeStep />, { clamps });
+    expect(
+      await screen.findByText(/^Too short: it opens 600 mm, the work .* needs 615 mm/),
+    ).toBeInTheDocument();
+  });
+
+  it('teaches what to do with no clamp at all, and arranges them from the rack', async () => {
+    const { user, build } = renderBuild(<SqueezeStep />, { clamps: [] });
+    expect(await screen.findByText(/No clamp on the panel yet/)).toBeInTheDocument();
+    await user.click(screen.getByRole('button', { name: 'Arrange' }));
+    expect(build().clamps).toHaveLength(6);
+  });
+
+  it('takes off clamps whose lot was sold', async () => {
+    const clamps = [{ id: 'a', rackId: 'sold', xMm: 500, side: 'above' as const }];
+    const { user, build } = renderBuild(<SqueezeStep />, { clamps });
+    await user.click(await screen.findByRole('button', { name: 'Take them off' }));
+    expect(build().clamps).toEqual([]);
+  });
+});
+
+describe('Rehearse', () => {
+  it('remembers what was ticked off', async () => {
+    const { user } = renderBuild(<RehearseStep />);
+    await user.click(await screen.findByLabelText('A straight stop across one end'));
+    expect(screen.getByText(/^1 of 15 done/)).toBeInTheDocument();
+    expect(localStorage.getItem('lean-clasp.ticks.stage-floor')).toContain('straight stop');
+    await user.click(screen.getByRole('button', { name: 'Clear' }));
+    expect(screen.getByText(/^0 of 15 done/)).toBeInTheDocument();
+  });
+});
