@@ -16,6 +16,7 @@ const shared = {
 };
 
 export default {
+  testTimeout: 60_000,
   projects: [
     {
       ...shared,
@@ -37,7 +38,7 @@ export default {
       displayName: 'web',
       testEnvironment: '<rootDir>/apps/web/test/jsdom-environment.cjs',
       testMatch: ['<rootDir>/apps/web/**/*.test.{ts,tsx}'],
-      setupFilesAfterEnv: ['@testing-library/jest-dom'],
+      setupFilesAfterEnv: ['<rootDir>/apps/web/test/setup.cjs'],
       moduleNameMapper: {
         '^@fontsource.*$': '<rootDir>/apps/web/test/nothing.cjs',
         '\\.css$': '<rootDir>/apps/web/test/nothing.cjs',

@@ -1,0 +1,92 @@
+import { DEMO_SHOP, pastRuns, stageFloor } from '@lean-clasp/core/demo';
+import { screen, within } from '@testing-library/react';
+import { renderBuild, retype } from '../../test/render-build';
+import { Trouble } from '../bench/Trouble';
+import { runFetched } from '../bench/runs-slice';
+import { RunList } from './RunList';
+import { RunRecordForm } from './RunRecordForm';
+
+const RUNS = pastRuns(stageFloor(DEMO_SHOP), 'stage-floor', DEMO_SHOP, 1_780_000_000_000);
+const [run] = RUNS;
+if (run === undefined) throw new Error('the demo has runs');
+
+describe('RunRecordForm', () => {
+  async function opened() {
+    const page = renderBuild(<RunRecordForm runId={run?.id ?? ''} />);
+    page.store.dispatch(runFetched(run as NonNullable<typeof run>));
+    await screen.findByText('How it came out');
+    return { ...page, record: () => page.store.getState().runs.byId[run?.id ?? '']?.record };
+  }
+
+  it('sets what was promised beside what happened', async () => {
+    await opened();
+    expect(screen.getByRole('row', { name: /^hands-on time 7:50 10:29/ })).toBeInTheDocument();
+    expect(screen.getByRole('row', { name: /^off flat 0\.\d+ mm 1\.60 mm/ })).toBeInTheDocument();
+    expect(screen.getByText(/^Clamps off: /)).toBeInTheDocument();
+  });
+
+  it('keeps each reading as it is typed, in the browser too', async () => {
+    const { user, record } = await opened();
+    await user.click(screen.getByRole('button', { name: 'even beads' }));
+    await retype(user, 'Off flat, straightedge across', '0.03in');
+    await user.type(screen.getByLabelText(/What went well/), ' Better.');
+    expect(record()).toMatchObject({
+      squeezeOut: 'even',
+      note: expect.stringMatching(/ Better\.$/) as string,
+    });
+    expect(record()?.flatnessMm).toBeCloseTo(0.762, 6);
+    expect(localStorage.getItem(`lean-clasp.run.${run?.id}`)).toContain('Better.');
+  });
+
+  it('refuses a reading past what a feeler reads, and keeps the last good one', async () => {
+    const { user, record } = await opened();
+    await retype(user, 'Widest gap left', '40');
+    expect(await screen.findByText(/Must be from 0 mm to 5 mm/)).toBeInTheDocument();
+    expect(record()?.widestGapMm).toBe(4);
+  });
+});
+
+describe('RunList', () => {
+  it('shows planned against taken, and leads to the record', () => {
+    renderBuild(<RunList runs={RUNS} wide />);
+    const rows = screen.getAllByRole('row').slice(1);
+    expect(rows).toHaveLength(2);
+    expect(within(rows[0] as HTMLElement).getByText('Interior PVA, fast')).toBeInTheDocument();
+    expect(within(rows[0] as HTMLElement).getByRole('link')).toHaveAttribute('href', `/logbook/${run?.id}`);
+  });
+});
+
+describe('Trouble', () => {
+  it('offers what still helps, notes it or gives up', async () => {
+    const onNote = jest.fn();
+    const onAbandon = jest.fn();
+    const onClose = jest.fn();
+    const fuse = {
+      line: 0,
+      label: 'A–B',
+      litByStep: 0,
+      closedByStep: 1,
+      outByStep: 9,
+      openMin: 4,
+      closedMin: 6,
+      totalMin: 10,
+    };
+    const { user } = renderBuild(
+      <Trouble
+        open
+        readings={[{ fuse, state: 'open', leftMin: 1.5, burnt: 0.6 }]}
+        crew={1}
+        onClose={onClose}
+        onNote={onNote}
+        onAbandon={onAbandon}
+      />,
+    );
+    expect(screen.getByText(/Call another pair of hands now: 1:30 left/)).toBeInTheDocument();
+    expect(screen.getByText(/pull A–B apart and wipe off/)).toBeInTheDocument();
+    await user.click(screen.getByRole('button', { name: 'Note it and go on' }));
+    await user.click(screen.getByRole('button', { name: 'Give this glue-up up' }));
+    expect([onNote.mock.calls.length, onAbandon.mock.calls.length, onClose.mock.calls.length]).toEqual([
+      1, 1, 2,
+    ]);
+  });
+});
