@@ -13,6 +13,6 @@ export default defineConfig({
     browserName: 'chromium',
     viewport: { width: 1280, height: 800 },
     launchOptions: CHROMIUM,
-    trace: 'retain-on-failure',
+    screenshot: 'only-on-failure',
   },
 });

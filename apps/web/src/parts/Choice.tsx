@@ -1,27 +1,34 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
+import { memo } from 'react';
+import { useSteady } from './use-steady';
 
-/** One of a few words from a list. */
-export function Choice<V extends string>({
-  label,
-  value,
-  options,
-  onChange,
-  width = 200,
-}: {
+interface ChoiceProps<V extends string> {
   readonly label: string;
   readonly value: V;
   readonly options: readonly { readonly value: V; readonly name: string }[];
   readonly onChange: (value: V) => void;
   readonly width?: number | string;
-}) {
+}
+
+/** One of a few words from a list. */
+export function Choice<V extends string>({ label, value, options, onChange, width = 200 }: ChoiceProps<V>) {
+  const pick = useSteady((picked: string) => {
+    const option = options.find((each) => each.value === picked);
+    if (option !== undefined) onChange(option.value);
+  });
+  return <Picker label={label} value={value} options={options} onChange={pick} width={width} />;
+}
+
+/** The list on the screen; drawn again only when what it shows has changed. */
+const Picker = memo(function Picker({ label, value, options, onChange, width }: ChoiceProps<string>) {
   return (
     <TextField
       select
       size="small"
       label={label}
       value={value}
-      onChange={(event) => onChange(event.target.value as V)}
+      onChange={(event) => onChange(event.target.value)}
       sx={{ width }}
       slotProps={{ inputLabel: { shrink: true }, select: { 'aria-label': label } as object }}
     >
@@ -32,4 +39,4 @@ export function Choice<V extends string>({
       ))}
     </TextField>
   );
-}
+});

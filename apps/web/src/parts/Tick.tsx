@@ -1,16 +1,21 @@
 import Checkbox from '@mui/material/Checkbox';
 import FormControlLabel from '@mui/material/FormControlLabel';
+import { memo } from 'react';
+import { useSteady } from './use-steady';
 
-/** Yes or no, with the whole line as its target. */
-export function Tick({
-  label,
-  checked,
-  onChange,
-}: {
+interface TickProps {
   readonly label: string;
   readonly checked: boolean;
   readonly onChange: (checked: boolean) => void;
-}) {
+}
+
+/** Yes or no, with the whole line as its target. */
+export function Tick({ label, checked, onChange }: TickProps) {
+  return <TickBox label={label} checked={checked} onChange={useSteady(onChange)} />;
+}
+
+/** The box on the screen; drawn again only when what it shows has changed. */
+const TickBox = memo(function TickBox({ label, checked, onChange }: TickProps) {
   return (
     <FormControlLabel
       sx={{ minHeight: 44, mr: 2 }}
@@ -18,4 +23,4 @@ export function Tick({
       label={label}
     />
   );
-}
+});

@@ -1,4 +1,5 @@
 import type { BuildDocument, Fixes, Plan, ShopDocument } from '@lean-clasp/core';
+import { copyWithStructuralSharing } from '@reduxjs/toolkit/query';
 import { createContext, type ReactNode, use, useEffect, useMemo, useState } from 'react';
 import { adviser, askPlan } from './workers';
 
@@ -45,7 +46,8 @@ export function PlanProvider({
     };
     askPlan(build, shop).then((answer) => {
       if (overtaken) return;
-      setPlan(answer);
+      // What has not changed keeps its identity, so that only what has is drawn again.
+      setPlan((before) => copyWithStructuralSharing(before, answer));
       setFailure(null);
     }, fail);
     const timer = setTimeout(() => {

@@ -1,6 +1,7 @@
 import { type Bounds, type ParsedQuantity } from '@lean-clasp/core';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { memo, useState } from 'react';
+import { useSteady } from '../parts/use-steady';
 
 interface Draft {
   readonly text: string;
@@ -48,21 +49,52 @@ export function QuantityField({
   if (draft !== null && draft.over !== value) setDraft(null);
 
   return (
-    <TextField
+    <Entry
       label={label}
-      value={shown.text}
-      size="small"
-      error={problem !== null}
-      helperText={problem ?? hint ?? undefined}
-      onChange={(event) => type(event.target.value)}
-      onBlur={() => {
+      text={shown.text}
+      wrong={problem !== null}
+      help={problem ?? hint}
+      width={width ?? 150}
+      onType={useSteady(type)}
+      onLeave={useSteady(() => {
         if (problem === null) setDraft(null);
-      }}
-      sx={{ width: width ?? 150 }}
-      slotProps={{ htmlInput: { autoComplete: 'off', spellCheck: false }, inputLabel: { shrink: true } }}
+      })}
     />
   );
 }
+
+/** The field on the screen; drawn again only when what it shows has changed. */
+const Entry = memo(function Entry({
+  label,
+  text,
+  wrong,
+  help,
+  width,
+  onType,
+  onLeave,
+}: {
+  readonly label: string;
+  readonly text: string;
+  readonly wrong: boolean;
+  readonly help: string | undefined;
+  readonly width: number | string;
+  readonly onType: (text: string) => void;
+  readonly onLeave: () => void;
+}) {
+  return (
+    <TextField
+      label={label}
+      value={text}
+      size="small"
+      error={wrong}
+      helperText={help}
+      onChange={(event) => onType(event.target.value)}
+      onBlur={onLeave}
+      sx={{ width }}
+      slotProps={{ htmlInput: { autoComplete: 'off', spellCheck: false }, inputLabel: { shrink: true } }}
+    />
+  );
+});
 
 function complaint(
   text: string,

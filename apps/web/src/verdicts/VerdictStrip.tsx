@@ -2,7 +2,7 @@ import { type Aspect, ASPECTS, type Verdict } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useTheme } from '@mui/material/styles';
-import { useState } from 'react';
+import { memo, useCallback, useState } from 'react';
 import { usePlan } from '../planner/plan-context';
 import { useFormat } from '../quantities/use-format';
 import { causeWords } from '../words/causes';
@@ -14,6 +14,7 @@ import { VerdictDetail } from './VerdictDetail';
 export function VerdictStrip({ onApplied }: { readonly onApplied?: () => void }) {
   const { plan } = usePlan();
   const [open, setOpen] = useState<Aspect | null>(null);
+  const toggle = useCallback((aspect: Aspect) => setOpen((was) => (was === aspect ? null : aspect)), []);
   if (plan === null) return <Box sx={{ minHeight: 104, borderTop: 2, borderColor: 'text.primary' }} />;
   return (
     <Box
@@ -39,7 +40,7 @@ export function VerdictStrip({ onApplied }: { readonly onApplied?: () => void })
             key={aspect}
             verdict={plan.verdicts[aspect]}
             open={open === aspect}
-            onToggle={() => setOpen(open === aspect ? null : aspect)}
+            onToggle={toggle}
           />
         ))}
       </Box>
@@ -47,14 +48,14 @@ export function VerdictStrip({ onApplied }: { readonly onApplied?: () => void })
   );
 }
 
-function VerdictCell({
+const VerdictCell = memo(function VerdictCell({
   verdict,
   open,
   onToggle,
 }: {
   readonly verdict: Verdict;
   readonly open: boolean;
-  readonly onToggle: () => void;
+  readonly onToggle: (aspect: Aspect) => void;
 }) {
   const f = useFormat();
   const name = ASPECT_NAMES[verdict.aspect];
@@ -63,7 +64,7 @@ function VerdictCell({
   const cause = causeWords(verdict.cause, f);
   return (
     <ButtonBase
-      onClick={onToggle}
+      onClick={() => onToggle(verdict.aspect)}
       aria-expanded={open}
       aria-label={`${name} ${stateWord(verdict.state)}: ${figure} ${against}; ${cause}. Fixes and how.`}
       data-verdict={verdict.aspect}
@@ -101,7 +102,7 @@ function VerdictCell({
       <Box sx={{ fontSize: '0.9375rem', color: 'text.secondary', lineHeight: 1.3 }}>{cause}</Box>
     </ButtonBase>
   );
-}
+});
 
 const BAR = { width: 104, height: 10 };
 
