@@ -1,0 +1,107 @@
+import polygonClipping, { type Polygon } from 'polygon-clipping';
+import type { Vec2 } from './vector';
+
+/** An outline and its holes. */
+export interface Shape2 {
+  readonly outline: readonly Vec2[];
+  readonly holes: readonly (readonly Vec2[])[];
+}
+
+/** Slivers below this are the rounding of corners, not wood, mm². */
+const SLIVER_MM2 = 1e-3;
+/** Corners are snapped to this before clipping, so that edges meant to coincide do, mm. */
+const SNAP_MM = 1e-5;
+
+/** Area with sign: positive when the corners run anticlockwise. */
+export function signedArea(loop: readonly Vec2[]): number {
+  return loop.reduce((sum, [x, y], i) => {
+    const [nextX, nextY] = loop[(i + 1) % loop.length] as Vec2;
+    return sum + (x * nextY - nextX * y) / 2;
+  }, 0);
+}
+
+/** Area of an outline less its holes, mm². */
+export function shapeArea({ outline, holes }: Shape2): number {
+  return Math.abs(signedArea(outline)) - holes.reduce((sum, hole) => sum + Math.abs(signedArea(hole)), 0);
+}
+
+/** What two shapes have in common. */
+export function common(a: Shape2, b: Shape2): Shape2[] {
+  if (apart(a.outline, b.outline)) return [];
+  if (isConvex(a) && isConvex(b)) {
+    const outline = clipConvex(anticlockwise(a.outline), anticlockwise(b.outline));
+    return keepWood([{ outline, holes: [] }]);
+  }
+  return fromClipping(polygonClipping.intersection(toClipping(a), toClipping(b)));
+}
+
+/** What is left of a shape after taking others away. */
+export function without(a: Shape2, others: readonly Shape2[]): Shape2[] {
+  const near = others.filter((other) => !apart(a.outline, other.outline));
+  if (near.length === 0) return [a];
+  return fromClipping(polygonClipping.difference(toClipping(a), ...near.map(toClipping)));
+}
+
+function apart(a: readonly Vec2[], b: readonly Vec2[]): boolean {
+  return ([0, 1] as const).some((axis) => {
+    const of = (loop: readonly Vec2[]) => loop.map((point) => point[axis]);
+    return (
+      Math.max(...of(a)) <= Math.min(...of(b)) + SNAP_MM || Math.max(...of(b)) <= Math.min(...of(a)) + SNAP_MM
+    );
+  });
+}
+
+function anticlockwise(loop: readonly Vec2[]): readonly Vec2[] {
+  return signedArea(loop) < 0 ? [...loop].reverse() : loop;
+}
+
+function isConvex({ outline, holes }: Shape2): boolean {
+  if (holes.length > 0) return false;
+  const turns = outline.map((point, i) => {
+    const next = outline[(i + 1) % outline.length] as Vec2;
+    const after = outline[(i + 2) % outline.length] as Vec2;
+    return (next[0] - point[0]) * (after[1] - next[1]) - (next[1] - point[1]) * (after[0] - next[0]);
+  });
+  return turns.every((value) => value > -1e-9) || turns.every((value) => value < 1e-9);
+}
+
+/** Sutherland–Hodgman: cuts `subject` at each edge of a convex, anticlockwise `frame`. */
+function clipConvex(subject: readonly Vec2[], frame: readonly Vec2[]): Vec2[] {
+  let kept: Vec2[] = [...subject];
+  frame.forEach((from, i) => {
+    const to = frame[(i + 1) % frame.length] as Vec2;
+    const side = ([x, y]: Vec2) => (to[0] - from[0]) * (y - from[1]) - (to[1] - from[1]) * (x - from[0]);
+    const before = kept;
+    kept = [];
+    before.forEach((point, k) => {
+      const next = before[(k + 1) % before.length] as Vec2;
+      const [here, there] = [side(point), side(next)];
+      if (here >= 0) kept.push(point);
+      if ((here > 0 && there < 0) || (here < 0 && there > 0)) {
+        const t = here / (here - there);
+        kept.push([point[0] + t * (next[0] - point[0]), point[1] + t * (next[1] - point[1])]);
+      }
+    });
+  });
+  return kept;
+}
+
+function toClipping({ outline, holes }: Shape2): Polygon {
+  const snap = (value: number) => Math.round(value / SNAP_MM) * SNAP_MM;
+  return [outline, ...holes].map((loop) => loop.map(([x, y]): [number, number] => [snap(x), snap(y)]));
+}
+
+function fromClipping(polygons: readonly Polygon[]): Shape2[] {
+  return keepWood(
+    polygons.map(([outline = [], ...holes]) => ({ outline: open(outline), holes: holes.map(open) })),
+  );
+}
+
+/** The package closes its loops by repeating the first corner; ours do not. */
+function open(loop: readonly Vec2[]): readonly Vec2[] {
+  return loop.slice(0, -1);
+}
+
+function keepWood(shapes: readonly Shape2[]): Shape2[] {
+  return shapes.filter((shape) => shape.outline.length > 2 && shapeArea(shape) > SLIVER_MM2);
+}

@@ -1,0 +1,125 @@
+import { common, type Shape2, shapeArea, signedArea, without } from './polygon';
+import { type Face, type Prism, prismFaces, prismVolume } from './prism';
+import { add, cross, dot, scale, unit, type Vec2, type Vec3 } from './vector';
+
+/** A piece of wood: blocks that touch but do not overlap, less pockets that lie wholly inside them. */
+export interface Solid {
+  readonly blocks: readonly Prism[];
+  readonly pockets: readonly Prism[];
+}
+
+/** A flat stretch of surface that can be seen or glued, with holes where something was cut into it. */
+export interface Surface {
+  readonly normal: Vec3;
+  /** Distance of its plane from the origin along `normal`, mm. */
+  readonly offsetMm: number;
+  readonly shape: Shape2;
+}
+
+/** Faces closer than this lie in one plane, mm. */
+const SAME_PLANE_MM = 0.02;
+/** Directions whose cosine is this near ±1 are parallel. */
+const PARALLEL = 1e-6;
+
+/** A solid of blocks without pockets. */
+export const solidOf = (...blocks: readonly Prism[]): Solid => ({ blocks, pockets: [] });
+
+/** Volume of wood, mm³. */
+export function solidVolume({ blocks, pockets }: Solid): number {
+  const sum = (prisms: readonly Prism[]) => prisms.reduce((total, prism) => total + prismVolume(prism), 0);
+  return sum(blocks) - sum(pockets);
+}
+
+/** All corners of the blocks. */
+export function solidPoints({ blocks }: Solid): Vec3[] {
+  return blocks.flatMap((block) => prismFaces(block).flatMap(({ loop }) => loop));
+}
+
+/**
+ * Surface of a solid: sides of its blocks less where they touch each other and where pockets open, and the
+ * walls and floors of the pockets.
+ */
+export function surfacesOf({ blocks, pockets }: Solid): Surface[] {
+  const blockSides = blocks.map((block) => prismFaces(block).map(surfaceOf));
+  const pocketSides = pockets.flatMap((pocket) => prismFaces(pocket).map(surfaceOf));
+  const allSides = blockSides.flat();
+  const outside = blockSides.flatMap((sides, own) =>
+    sides.flatMap((side) => {
+      const touching = blockSides.flatMap((others, k) =>
+        k === own ? [] : others.filter((other) => facing(side, other)),
+      );
+      return less(side, [...touching, ...pocketSides.filter((pocket) => sameSide(side, pocket))]);
+    }),
+  );
+  const walls = pocketSides.flatMap((wall) =>
+    less(
+      wall,
+      allSides.filter((side) => sameSide(wall, side)),
+    ).map(inward),
+  );
+  return [...outside, ...walls];
+}
+
+/** Where two solids touch: surfaces of `a` whose normal points into `b`. */
+export function contactsBetween(a: readonly Surface[], b: readonly Surface[]): Surface[] {
+  return a.flatMap((side) =>
+    b
+      .filter((other) => facing(side, other))
+      .flatMap((other) => common(side.shape, other.shape).map((shape) => ({ ...side, shape }))),
+  );
+}
+
+/** Area of a surface, mm². */
+export const surfaceArea = ({ shape }: Surface): number => shapeArea(shape);
+
+/** Outline and holes of a surface as loops in space, the outline first and anticlockwise seen from outside. */
+export function loopsInSpace({ normal, offsetMm, shape }: Surface): Vec3[][] {
+  const { e1, e2, flipped } = basisOf(normal);
+  const base = scale(normal, offsetMm);
+  const lift = ([a, b]: Vec2) => add(base, add(scale(e1, a), scale(e2, b)));
+  return [shape.outline, ...shape.holes].map((loop, i) => {
+    // In its own plane's directions a side that looks the other way runs the other way; holes always do.
+    const wanted = (i === 0) !== flipped;
+    const lifted = loop.map(lift);
+    return signedArea(loop) > 0 === wanted ? lifted : lifted.reverse();
+  });
+}
+
+function surfaceOf({ loop, normal }: Face): Surface {
+  const { e1, e2 } = basisOf(normal);
+  return {
+    normal,
+    offsetMm: dot(loop[0] as Vec3, normal),
+    shape: { outline: loop.map((point): Vec2 => [dot(point, e1), dot(point, e2)]), holes: [] },
+  };
+}
+
+/** Directions in a plane, the same for both of its sides, so that outlines on either can be compared. */
+function basisOf(normal: Vec3): { e1: Vec3; e2: Vec3; flipped: boolean } {
+  const leading = normal.find((value) => Math.abs(value) > 1e-4) ?? 1;
+  const up = leading < 0 ? scale(normal, -1) : normal;
+  const helper: Vec3 = Math.abs(up[2]) > 0.9 ? [1, 0, 0] : [0, 0, 1];
+  const e1 = unit(cross(helper, up));
+  return { e1, e2: cross(up, e1), flipped: leading < 0 };
+}
+
+function facing(a: Surface, b: Surface): boolean {
+  return dot(a.normal, b.normal) < PARALLEL - 1 && Math.abs(a.offsetMm + b.offsetMm) < SAME_PLANE_MM;
+}
+
+function sameSide(a: Surface, b: Surface): boolean {
+  return dot(a.normal, b.normal) > 1 - PARALLEL && Math.abs(a.offsetMm - b.offsetMm) < SAME_PLANE_MM;
+}
+
+function less(side: Surface, others: readonly Surface[]): Surface[] {
+  if (others.length === 0) return [side];
+  return without(
+    side.shape,
+    others.map(({ shape }) => shape),
+  ).map((shape) => ({ ...side, shape }));
+}
+
+/** A pocket's side seen from the wood around it. */
+function inward(wall: Surface): Surface {
+  return { ...wall, normal: scale(wall.normal, -1), offsetMm: -wall.offsetMm };
+}
