@@ -1,4 +1,4 @@
-export { degrees } from './angles';
+export { degrees, radians } from './angles';
 export { edgeLine, flatness } from './flatness';
 export { compoundMitre, mitrePolygon, stave } from './mitre';
 export { angledPull, band } from './pull';

@@ -39,16 +39,60 @@ export function common(a: Shape2, b: Shape2): Shape2[] {
 export function without(a: Shape2, others: readonly Shape2[]): Shape2[] {
   const near = others.filter((other) => !apart(a.outline, other.outline));
   if (near.length === 0) return [a];
+  // The two commonest cases need no clipping: a whole side gone, and holes well inside it.
+  if (near.some((other) => coversAll(other, a))) return [];
+  if (isConvex(a) && near.every((other) => isWellInside(other, a)) && allApart(near)) {
+    return [{ outline: a.outline, holes: near.map(({ outline }) => outline) }];
+  }
   return fromClipping(polygonClipping.difference(toClipping(a), ...near.map(toClipping)));
 }
 
+/** Whether every corner of `a` is a corner of `other`, which has no holes. */
+function coversAll(other: Shape2, a: Shape2): boolean {
+  return (
+    other.holes.length === 0 &&
+    other.outline.length === a.outline.length &&
+    a.outline.every(([x, y]) => other.outline.some(([p, q]) => Math.hypot(x - p, y - q) < SNAP_MM))
+  );
+}
+
+function isWellInside({ outline, holes }: Shape2, frame: Shape2): boolean {
+  const edge = anticlockwise(frame.outline);
+  return (
+    holes.length === 0 &&
+    edge.every((from, i) => {
+      const to = edge[(i + 1) % edge.length] as Vec2;
+      const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
+      return outline.every(
+        ([x, y]) => (to[0] - from[0]) * (y - from[1]) - (to[1] - from[1]) * (x - from[0]) > SNAP_MM * length,
+      );
+    })
+  );
+}
+
+function allApart(shapes: readonly Shape2[]): boolean {
+  return shapes.every((a, i) => shapes.slice(i + 1).every((b) => apart(a.outline, b.outline)));
+}
+
 function apart(a: readonly Vec2[], b: readonly Vec2[]): boolean {
-  return ([0, 1] as const).some((axis) => {
-    const of = (loop: readonly Vec2[]) => loop.map((point) => point[axis]);
-    return (
-      Math.max(...of(a)) <= Math.min(...of(b)) + SNAP_MM || Math.max(...of(b)) <= Math.min(...of(a)) + SNAP_MM
-    );
-  });
+  const [p, q] = [extent(a), extent(b)];
+  return (
+    p.right <= q.left + SNAP_MM ||
+    q.right <= p.left + SNAP_MM ||
+    p.high <= q.low + SNAP_MM ||
+    q.high <= p.low + SNAP_MM
+  );
+}
+
+function extent(loop: readonly Vec2[]): { left: number; right: number; low: number; high: number } {
+  const box = { left: Infinity, right: -Infinity, low: Infinity, high: -Infinity };
+  for (const [x, y] of loop) {
+    if (x < box.left) box.left = x;
+    if (x > box.right) box.right = x;
+    if (y < box.low) box.low = y;
+    if (y > box.high) box.high = y;
+  }
+  return box;
 }
 
 function anticlockwise(loop: readonly Vec2[]): readonly Vec2[] {

@@ -106,6 +106,11 @@ export function prismFaces(prism: Prism): Face[] {
 
 /** Least and greatest reach of a set of points in a direction, mm. */
 export function reach(points: readonly Vec3[], direction: Vec3): readonly [number, number] {
-  const along = points.map((point) => dot(point, direction));
-  return [Math.min(...along), Math.max(...along)];
+  let [low, high] = [Infinity, -Infinity];
+  for (const point of points) {
+    const along = dot(point, direction);
+    if (along < low) low = along;
+    if (along > high) high = along;
+  }
+  return [low, high];
 }

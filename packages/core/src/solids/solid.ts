@@ -62,12 +62,23 @@ export function surfacesOf({ blocks, pockets }: Solid): Surface[] {
 
 /** Where two solids touch: surfaces of `a` whose normal points into `b`. */
 export function contactsBetween(a: readonly Surface[], b: readonly Surface[]): Surface[] {
-  return a.flatMap((side) =>
-    b
+  const shelves = new Map<number, Surface[]>();
+  for (const surface of b) {
+    const shelf = shelves.get(shelfOf(surface.offsetMm));
+    if (shelf === undefined) shelves.set(shelfOf(surface.offsetMm), [surface]);
+    else shelf.push(surface);
+  }
+  return a.flatMap((side) => {
+    const middle = shelfOf(-side.offsetMm);
+    return [middle - 1, middle, middle + 1]
+      .flatMap((shelf) => shelves.get(shelf) ?? [])
       .filter((other) => facing(side, other))
-      .flatMap((other) => common(side.shape, other.shape).map((shape) => ({ ...side, shape }))),
-  );
+      .flatMap((other) => common(side.shape, other.shape).map((shape) => ({ ...side, shape })));
+  });
 }
+
+/** Surfaces that could lie in one plane are on one shelf or on neighbouring ones. */
+const shelfOf = (offsetMm: number): number => Math.round(offsetMm / SAME_PLANE_MM);
 
 /** Area of a surface, mm². */
 export const surfaceArea = ({ shape }: Surface): number => shapeArea(shape);
@@ -104,11 +115,11 @@ function basisOf(normal: Vec3): { e1: Vec3; e2: Vec3; flipped: boolean } {
 }
 
 function facing(a: Surface, b: Surface): boolean {
-  return dot(a.normal, b.normal) < PARALLEL - 1 && Math.abs(a.offsetMm + b.offsetMm) < SAME_PLANE_MM;
+  return Math.abs(a.offsetMm + b.offsetMm) < SAME_PLANE_MM && dot(a.normal, b.normal) < PARALLEL - 1;
 }
 
 function sameSide(a: Surface, b: Surface): boolean {
-  return dot(a.normal, b.normal) > 1 - PARALLEL && Math.abs(a.offsetMm - b.offsetMm) < SAME_PLANE_MM;
+  return Math.abs(a.offsetMm - b.offsetMm) < SAME_PLANE_MM && dot(a.normal, b.normal) > 1 - PARALLEL;
 }
 
 function less(side: Surface, others: readonly Surface[]): Surface[] {

@@ -1,0 +1,160 @@
+import type { Finding } from '../finding';
+import type { Solid, Vec3 } from '../solids';
+
+/** What a part is in its assembly; interfaces turn it into a shop name. */
+export const PART_ROLES = [
+  'board',
+  'layer',
+  'stave',
+  'member',
+  'stile',
+  'rail',
+  'leg',
+  'slat',
+  'spacer',
+  'side',
+  'top',
+  'bottom',
+  'shelf',
+  'strip',
+  'panel',
+  'breadboard',
+  'core',
+  'veneer',
+  'ply',
+  'band',
+  'pole',
+  'piece',
+  'part',
+] as const;
+/** One of `PART_ROLES`. */
+export type PartRole = (typeof PART_ROLES)[number];
+
+/** State of the faces to be glued. */
+export const CONDITIONS = ['fresh', 'older', 'old-glue', 'finished'] as const;
+/** One of `CONDITIONS`. */
+export type Condition = (typeof CONDITIONS)[number];
+
+/** A piece of wood in its place in space. */
+export interface Part {
+  readonly id: string;
+  readonly role: PartRole;
+  /** Counts parts of one role from 1; 0 where there is only one. */
+  readonly number: number;
+  readonly species: string;
+  readonly solid: Solid;
+  /** Unit direction of the grain. */
+  readonly grain: Vec3;
+  /** Sheet goods only: unit direction across the sheet, whose edges all drink like end grain. */
+  readonly sheetNormal: Vec3 | null;
+  /** Blank to be cut for it: length along the grain, width, thickness. */
+  readonly blankMm: Vec3;
+  /** Metered moisture; null means in balance with the shop. */
+  readonly mcPct: number | null;
+  readonly condition: Condition;
+}
+
+/** How two parts are joined. */
+export const JOINT_KINDS = [
+  'edge',
+  'face',
+  'mitre',
+  'butt',
+  'mortise-tenon',
+  'bridle',
+  'housing',
+  'rebate',
+  'tongue',
+  'dowel',
+  'loose-tenon',
+  'biscuit',
+  'spline',
+  'key',
+  'scarf',
+  'breadboard',
+  'veneer',
+  'band',
+  'ply',
+] as const;
+/** One of `JOINT_KINDS`. */
+export type JointKind = (typeof JOINT_KINDS)[number];
+
+/** What is let into a mitre or a butt to make it hold. */
+export const REINFORCEMENTS = ['none', 'key', 'spline', 'biscuit', 'loose-tenon', 'dowel'] as const;
+/** One of `REINFORCEMENTS`. */
+export type Reinforcement = (typeof REINFORCEMENTS)[number];
+
+/** Two parts that are glued where they touch. */
+export interface Joint {
+  readonly id: string;
+  readonly kind: JointKind;
+  readonly a: string;
+  readonly b: string;
+  /** Share of the contact that gets glue: 1 everywhere, 0 dry. */
+  readonly gluedShare: number;
+  readonly reinforcement: Reinforcement;
+  /** Read with feelers at the dry fit. */
+  readonly gapMm: number | null;
+  /** Interior angle of a mitre or an odd-angle joint. */
+  readonly angleDeg: number | null;
+}
+
+/** What clamps have to do for a group of joints that one pull closes. */
+export interface Pull {
+  readonly id: string;
+  readonly joints: readonly string[];
+  /** What presses: line pressure, enough to seat, a band round the outside, a bag, or tape. */
+  readonly need: 'line' | 'seat' | 'band' | 'vacuum' | 'tape';
+  /** Unit direction of the pull. */
+  readonly axis: Vec3;
+  /** Jaws must open this far, blocks and cauls included. */
+  readonly openingMm: number;
+  /** Clamp kinds that suit, best first. */
+  readonly kinds: readonly string[];
+}
+
+/** Something that presses, guides or shapes and is taken away again. */
+export interface Aid {
+  readonly id: string;
+  readonly role: 'block' | 'caul' | 'form' | 'release-block';
+  readonly solid: Solid;
+}
+
+/** How squareness is judged for a kind. */
+export type SquareCheck =
+  | { readonly kind: 'diagonals'; readonly abMm: number; readonly bcMm: number }
+  | {
+      readonly kind: 'mitres';
+      readonly corners: number;
+      readonly faceMm: number;
+      readonly lastAngleDeg: number;
+    }
+  | { readonly kind: 'none' };
+
+/** What may spoil the flatness of a kind, or the shape it is meant to have. */
+export type FlatCheck =
+  | { readonly kind: 'wind' }
+  | { readonly kind: 'balance'; readonly bothFaces: boolean }
+  | { readonly kind: 'springback'; readonly springbackMm: number }
+  | { readonly kind: 'none' };
+
+/** A length worth writing beside the drawing. */
+export interface Dimension {
+  readonly from: Vec3;
+  readonly to: Vec3;
+}
+
+/** A job as parts and joints in space. */
+export interface Assembly {
+  readonly parts: readonly Part[];
+  readonly joints: readonly Joint[];
+  readonly aids: readonly Aid[];
+  readonly pulls: readonly Pull[];
+  readonly square: SquareCheck;
+  readonly flat: FlatCheck;
+  readonly dimensions: readonly Dimension[];
+  /** How many of the same are made. */
+  readonly sets: number;
+  /** What the kind itself has to say about these answers. */
+  readonly findings: readonly Finding[];
+}

@@ -1,0 +1,92 @@
+import { InputError } from '../checks';
+import { type GluingTraits, resolveSpecies, type WoodProperties } from '../materials';
+import { solidPoints, solidVolume, type Surface, surfacesOf, type Vec3 } from '../solids';
+import type { Assembly, Part } from './assembly';
+import { type JointFacts, jointFacts } from './joint-facts';
+
+/** A part with its wood looked up and its solid measured. */
+export interface PartFacts {
+  readonly part: Part;
+  readonly wood: WoodProperties;
+  readonly traits: GluingTraits;
+  readonly woodName: string;
+  readonly volumeMm3: number;
+  readonly massKg: number;
+  readonly surfaces: readonly Surface[];
+}
+
+/** An assembly measured: what its solids weigh and where they touch. */
+export interface AssemblyFacts {
+  readonly assembly: Assembly;
+  readonly parts: readonly PartFacts[];
+  readonly joints: readonly JointFacts[];
+  readonly massKg: number;
+  readonly gluedMm2: number;
+  /** Corners of the smallest upright box around the parts. */
+  readonly fromMm: Vec3;
+  readonly toMm: Vec3;
+}
+
+/**
+ * Measures an assembly. Mass is at 12 % moisture: volume × specific gravity × 1.12.
+ * @throws InputError `inconsistent` where ids repeat, a joint names no part or joins one with itself, or two
+ * parts that are to be joined do not touch; `unknown-id` for a species outside the catalogue.
+ */
+export function deriveAssembly(assembly: Assembly): AssemblyFacts {
+  const byId = new Map(assembly.parts.map((part) => [part.id, part]));
+  if (byId.size < assembly.parts.length) throw unfit('parts', 'Two parts have one id.', 'ids that differ');
+  const parts = assembly.parts.map(partFacts);
+  const surfaces = new Map(parts.map(({ part, surfaces: own }) => [part.id, own]));
+  const seen = new Set<string>();
+  const joints = assembly.joints.map((joint, i) => {
+    const field = `joints.${i}`;
+    const [a, b] = [byId.get(joint.a), byId.get(joint.b)];
+    if (a === undefined || b === undefined)
+      throw unfit(field, 'A joint names a part that is not there.', 'two parts of this build');
+    if (a === b) throw unfit(field, 'A part cannot be joined with itself.', 'two different parts');
+    if (seen.has(joint.id)) throw unfit(field, 'Two joints have one id.', 'ids that differ');
+    seen.add(joint.id);
+    const facts = jointFacts(joint, a, b, surfaces);
+    if (facts.contacts.length === 0) {
+      throw unfit(
+        field,
+        'Two parts that are to be joined do not touch anywhere.',
+        'parts whose faces lie against each other; move or size one of them',
+      );
+    }
+    return facts;
+  });
+  const points = assembly.parts.flatMap(({ solid }) => solidPoints(solid));
+  const corner = (pick: (...values: number[]) => number): Vec3 => [
+    pick(...points.map(([x]) => x)),
+    pick(...points.map(([, y]) => y)),
+    pick(...points.map(([, , z]) => z)),
+  ];
+  return {
+    assembly,
+    parts,
+    joints,
+    massKg: parts.reduce((sum, { massKg }) => sum + massKg, 0),
+    gluedMm2: joints.reduce((sum, { gluedMm2 }) => sum + gluedMm2, 0),
+    fromMm: corner(Math.min),
+    toMm: corner(Math.max),
+  };
+}
+
+function partFacts(part: Part, index: number): PartFacts {
+  const { properties, traits, name } = resolveSpecies(part.species, `parts.${index}.species`);
+  const volumeMm3 = solidVolume(part.solid);
+  return {
+    part,
+    wood: properties,
+    traits,
+    woodName: name,
+    volumeMm3,
+    massKg: volumeMm3 * properties.sg * 1.12 * 1e-6,
+    surfaces: surfacesOf(part.solid),
+  };
+}
+
+function unfit(field: string, message: string, allowed: string): InputError {
+  return new InputError('inconsistent', field, message, allowed);
+}

@@ -1,0 +1,131 @@
+import {
+  contactsBetween,
+  dot,
+  loopsInSpace,
+  reach,
+  type Surface,
+  surfaceArea,
+  unit,
+  type Vec3,
+} from '../solids';
+import type { Joint, Part } from './assembly';
+
+/** How the grain of two parts meets; end grain drinks and holds little. */
+export type GrainPairing = 'long-long' | 'cross-grain' | 'long-end' | 'end-end';
+
+/** One flat stretch where two parts touch. */
+export interface Contact {
+  readonly areaMm2: number;
+  /** Out of the first part, into the second. */
+  readonly normal: Vec3;
+  readonly pairing: GrainPairing;
+  readonly loops: readonly (readonly Vec3[])[];
+}
+
+/** What the solids say about a joint. */
+export interface JointFacts {
+  readonly joint: Joint;
+  readonly contacts: readonly Contact[];
+  readonly contactMm2: number;
+  /** Contact that gets glue. */
+  readonly gluedMm2: number;
+  /** Glued area of long grain on long grain, along or across. */
+  readonly longGrainMm2: number;
+  /** Greatest reach of the contact. */
+  readonly lengthMm: number;
+  /** Pairing with most area. */
+  readonly pairing: GrainPairing;
+  /** Directions, out of 26, in which the second part can leave the first; signs of x, y, z. */
+  readonly release: readonly string[];
+}
+
+/** A face is end grain when its normal is within 60° of the grain, which takes a 45° mitre in and a scarf out. */
+const END_GRAIN_COSINE = 0.5;
+/** Long grain meeting at more than this is cross-grain: 30°. */
+const CROSS_GRAIN_COSINE = Math.cos(Math.PI / 6);
+/** A part may slide along a face; it may not be pressed into it. */
+const INTO = -1e-6;
+
+/** Whether a face with this normal shows the ends of the fibres. */
+export function isEndGrain(part: Pick<Part, 'grain' | 'sheetNormal'>, normal: Vec3): boolean {
+  return part.sheetNormal === null
+    ? Math.abs(dot(part.grain, normal)) > END_GRAIN_COSINE
+    : Math.abs(dot(part.sheetNormal, normal)) < END_GRAIN_COSINE;
+}
+
+/**
+ * Areas, grain and ways out of a joint, from the surfaces that are drawn.
+ * Release is first order: b may go where no contact is pressed into. Source: plane geometry.
+ */
+export function jointFacts(
+  joint: Joint,
+  a: Part,
+  b: Part,
+  surfaces: ReadonlyMap<string, readonly Surface[]>,
+): JointFacts {
+  const contacts = contactsBetween(surfaces.get(a.id) ?? [], surfaces.get(b.id) ?? []).map(
+    (surface): Contact => ({
+      areaMm2: surfaceArea(surface),
+      normal: surface.normal,
+      pairing: pairingOf(a, b, surface.normal),
+      loops: loopsInSpace(surface),
+    }),
+  );
+  const sumOf = (some: readonly Contact[]) => some.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
+  const contactMm2 = sumOf(contacts);
+  const long = contacts.filter(({ pairing }) => pairing === 'long-long' || pairing === 'cross-grain');
+  return {
+    joint,
+    contacts,
+    contactMm2,
+    gluedMm2: contactMm2 * joint.gluedShare,
+    longGrainMm2: sumOf(long) * joint.gluedShare,
+    lengthMm: longestReach(contacts),
+    pairing: commonest(contacts),
+    release: releaseDirections(contacts.map(({ normal }) => normal)),
+  };
+}
+
+function pairingOf(a: Part, b: Part, normal: Vec3): GrainPairing {
+  const ends = Number(isEndGrain(a, normal)) + Number(isEndGrain(b, normal));
+  if (ends === 2) return 'end-end';
+  if (ends === 1) return 'long-end';
+  const sheet = a.sheetNormal !== null || b.sheetNormal !== null;
+  return !sheet && Math.abs(dot(a.grain, b.grain)) < CROSS_GRAIN_COSINE ? 'cross-grain' : 'long-long';
+}
+
+function commonest(contacts: readonly Contact[]): GrainPairing {
+  const sums = new Map<GrainPairing, number>();
+  for (const { pairing, areaMm2 } of contacts) sums.set(pairing, (sums.get(pairing) ?? 0) + areaMm2);
+  return [...sums].sort((x, y) => y[1] - x[1])[0]?.[0] ?? 'long-long';
+}
+
+function longestReach(contacts: readonly Contact[]): number {
+  const points = contacts.flatMap(({ loops }) => loops.flat());
+  if (points.length === 0) return 0;
+  return Math.max(
+    ...HALF_THE_DIRECTIONS.map((direction) => {
+      const [low, high] = reach(points, direction);
+      return high - low;
+    }),
+  );
+}
+
+/** The 26 directions made of signs along x, y and z, named like "+x-z". */
+export const DIRECTIONS: readonly { readonly name: string; readonly direction: Vec3 }[] = [-1, 0, 1]
+  .flatMap((x) => [-1, 0, 1].flatMap((y) => [-1, 0, 1].map((z): Vec3 => [x, y, z])))
+  .filter((direction) => direction.some((value) => value !== 0))
+  .map((signs) => ({
+    name: signs.map((sign, i) => (sign === 0 ? '' : `${sign > 0 ? '+' : '-'}${'xyz'[i] ?? ''}`)).join(''),
+    direction: unit(signs),
+  }));
+
+/** One of each pair of opposites. */
+const HALF_THE_DIRECTIONS = DIRECTIONS.slice(0, DIRECTIONS.length / 2).map(({ direction }) => direction);
+
+/** Ways out for a part that is touched on faces with these normals (out of the other part, into it). */
+export function releaseDirections(normals: readonly Vec3[]): string[] {
+  return DIRECTIONS.filter(({ direction }) => normals.every((normal) => dot(direction, normal) >= INTO)).map(
+    ({ name }) => name,
+  );
+}

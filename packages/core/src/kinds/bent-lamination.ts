@@ -1,0 +1,100 @@
+import { bend } from '../bending';
+import { InputError } from '../checks';
+import { finding } from '../finding';
+import { radians } from '../geometry';
+import { extruded, solidOf, type Vec2 } from '../solids';
+import { defineKind, joint, part, partId, STACK_CLAMPS, upTo, X, Z } from './kind';
+import { askCount, askLength, askNumber, askSpecies } from './question';
+
+/** Straight stretches that a curve is drawn with; the chord is short of the arc by less than 0.1 % up to 180°. */
+const FACETS = 40;
+
+/** Thin plies bent round a form and glued, so that they keep the curve. */
+export const BENT_LAMINATION = defineKind({
+  id: 'bent-lamination',
+  questions: {
+    species: askSpecies('white-ash'),
+    radiusMm: askLength(600, 40, 5000),
+    arcDeg: askNumber(150, 10, 180, '°'),
+    thicknessMm: askLength(30, 2, 150),
+    widthMm: askLength(60, 10, 400),
+    plyMm: askLength(4, 0.5, 30),
+    spare: askCount(2, 0, 6),
+  },
+  preparation: ['fresh-faces', 'spare-plies', 'form-covered', 'leave-long', 'mark-faces', 'rehearse-two'],
+  cautions: ['springs'],
+  adhesive: null,
+  faces: 1,
+  method: 'trowel',
+  layOut: ({ species, radiusMm, arcDeg, thicknessMm, widthMm, plyMm, spare }) => {
+    const thickest = bend({ radiusMm, thicknessMm });
+    const most = (2 * radiusMm * thickest.strainLimitPct) / 100;
+    if (plyMm > most + 1e-9) {
+      throw new InputError(
+        'inconsistent',
+        'answers.plyMm',
+        `Plies of ${plyMm} mm would break around a radius of ${radiusMm} mm.`,
+        `plies up to ${most.toFixed(1)} mm, or a radius of ${Math.ceil((plyMm * 100) / (2 * thickest.strainLimitPct))} mm`,
+      );
+    }
+    const plies = Math.max(2, Math.ceil(thicknessMm / plyMm - 1e-9));
+    if (plies > 60) {
+      throw new InputError(
+        'inconsistent',
+        'answers.plyMm',
+        `${plies} plies are more than anybody spreads in one go.`,
+        `plies of ${(thicknessMm / 60).toFixed(1)} mm or thicker`,
+      );
+    }
+    const each = thicknessMm / plies;
+    const { springbackPct, formRadiusMm } = bend({ radiusMm, thicknessMm, pliesMin: plies });
+    const half = radians(arcDeg) / 2;
+    const arc = (r: number): Vec2[] =>
+      Array.from({ length: FACETS + 1 }, (_, i) => {
+        const angle = -half + (2 * half * i) / FACETS;
+        return [r * Math.cos(angle), r * Math.sin(angle)];
+      });
+    const ring = (from: number, to: number) =>
+      extruded('y', [...arc(to), ...arc(from).reverse()], 0, widthMm);
+    const blank = (r: number) => 2 * half * r;
+    const joints = upTo(plies - 1).map((n) => joint('ply', partId('ply', n), partId('ply', n + 1)));
+    // Ends of an arc whose curvature opens by the springback move apart by this much.
+    const opened =
+      2 * radiusMm * Math.sin(half) -
+      2 * (radiusMm / (1 - springbackPct / 100)) * Math.sin(half * (1 - springbackPct / 100));
+    return {
+      parts: upTo(plies).map((n) => {
+        const inner = radiusMm + (n - 1) * each;
+        // Grain follows the arc; at its crown that is along x.
+        return part('ply', n, species, solidOf(ring(inner, inner + each)), X, [
+          blank(inner + each),
+          widthMm,
+          each,
+        ]);
+      }),
+      joints,
+      aids: [{ id: 'form', role: 'form', solid: solidOf(ring(Math.max(1, radiusMm * 0.82), radiusMm)) }],
+      pulls: [
+        {
+          id: 'down',
+          joints: joints.map(({ id }) => id),
+          need: 'line',
+          axis: Z,
+          openingMm: thicknessMm + radiusMm * 0.18 + 20,
+          kinds: STACK_CLAMPS,
+        },
+      ],
+      flat: { kind: 'springback', springbackMm: Math.abs(opened) },
+      findings: [
+        finding('bend-plies', 'informs', {
+          plies,
+          spare,
+          plyMm: each,
+          springbackPct,
+          formRadiusMm,
+          strainPct: (100 * each) / (2 * radiusMm),
+        }),
+      ],
+    };
+  },
+});

@@ -1,0 +1,13 @@
+export { type FreeJoint, type FreePart, freeLayout } from './free';
+export {
+  type Kind,
+  type KindCaution,
+  type Layout,
+  type PartDraft,
+  type Preparation,
+  PREPARATIONS,
+  type Season,
+  startOf,
+} from './kind';
+export { findKind, KINDS } from './list';
+export { type Answer, type Answers, type Question, type Questions } from './question';

@@ -1,0 +1,162 @@
+import type { Assembly, Part, PartRole } from '../assembly';
+import { type Finding } from '../finding';
+import { type Solid, type Vec3 } from '../solids';
+import { type Answers, type AnswersTo, checkAnswers, type Questions, startingAnswers } from './question';
+
+/** Moisture contents that matter to a layout: today's and the year's extremes, %. */
+export interface Season {
+  readonly nowPct: number;
+  readonly lowPct: number;
+  readonly highPct: number;
+}
+
+/** Things to be done before the first bead; interfaces turn them into sentences. */
+export const PREPARATIONS = [
+  'fresh-faces',
+  'scrape-old-glue',
+  'rejoint',
+  'closes-dry',
+  'mark-faces',
+  'mask-at-dry-fit',
+  'size-end-grain',
+  'leave-long',
+  'arris-and-pencil',
+  'meter-moisture',
+  'level-grid',
+  'crown-cauls',
+  'release-film',
+  'blocks-fixed',
+  'tape-hinges',
+  'bore-clear',
+  'inside-corners',
+  'sum-the-stack',
+  'light-bead',
+  'holes-before-closing',
+  'slots-elongated',
+  'pins-outer-only',
+  'balance-faces',
+  'tape-edges',
+  'even-film',
+  'form-covered',
+  'spare-plies',
+  'mask-faces',
+  'pre-clamp-dry',
+  'heat-gun-up',
+  'test-bead',
+  'prime-thin',
+  'clamp-feather-ends',
+  'cut-blocks',
+  'rehearse-two',
+] as const;
+/** One of `PREPARATIONS`. */
+export type Preparation = (typeof PREPARATIONS)[number];
+
+/** Dangers that a kind brings with it. */
+export type KindCaution = 'heavy' | 'springs' | 'bags' | 'hot' | 'old-finish' | 'saw-work' | 'epoxy';
+
+/** Everything a kind lays out from its answers. */
+export type Layout = Omit<Assembly, 'parts'> & { readonly parts: readonly PartDraft[] };
+
+/** A part as a kind lays it out; moisture and condition are the person's to add. */
+export type PartDraft = Omit<Part, 'mcPct' | 'condition'>;
+
+/** A kind of glue-up: what it asks, how it is laid out, what to do first and what can hurt. */
+export interface Kind {
+  readonly id: string;
+  readonly questions: Questions;
+  readonly preparation: readonly Preparation[];
+  readonly cautions: readonly KindCaution[];
+  /** Glue that it starts with in a dry place; null leaves it to the service. */
+  readonly adhesive: string | null;
+  /** Faces that get glue and how it is put on, to start with. */
+  readonly faces: 1 | 2;
+  readonly method: string;
+  /** @throws InputError for answers out of bounds or that do not go together. */
+  readonly layOut: (answers: Answers, season: Season) => Layout;
+}
+
+/** Ties questions to the layout that answers them. */
+export function defineKind<Q extends Questions>(
+  kind: Omit<Kind, 'questions' | 'layOut'> & {
+    readonly questions: Q;
+    readonly layOut: (
+      answers: AnswersTo<Q>,
+      season: Season,
+    ) => Partial<Layout> & Pick<Layout, 'parts' | 'joints' | 'pulls'>;
+  },
+): Kind {
+  return {
+    ...kind,
+    layOut: (answers, season) => ({
+      aids: [],
+      square: { kind: 'none' },
+      flat: { kind: 'none' },
+      dimensions: [],
+      sets: 1,
+      findings: [] as readonly Finding[],
+      ...kind.layOut(checkAnswers(kind.questions, answers), season),
+    }),
+  };
+}
+
+/** The answers that a kind starts from. */
+export const startOf = (kind: Kind): Answers => startingAnswers(kind.questions);
+
+/** A part with its id made of role and number. */
+export function part(
+  role: PartRole,
+  number: number,
+  species: string,
+  solid: Solid,
+  grain: Vec3,
+  blankMm: Vec3,
+  sheetNormal: Vec3 | null = null,
+): PartDraft {
+  return { id: partId(role, number), role, number, species, solid, grain, blankMm, sheetNormal };
+}
+
+/** Id of a part from what it is: "stile-2". */
+export const partId = (role: PartRole, number: number): string => (number === 0 ? role : `${role}-${number}`);
+
+/** A joint between two parts, glued all over, not reinforced and not read yet. */
+export function joint(
+  kind: Assembly['joints'][number]['kind'],
+  a: string,
+  b: string,
+  more: Partial<Pick<Assembly['joints'][number], 'gluedShare' | 'angleDeg'>> = {},
+): Assembly['joints'][number] {
+  return {
+    id: `${a}_${b}`,
+    kind,
+    a,
+    b,
+    gluedShare: 1,
+    reinforcement: 'none',
+    gapMm: null,
+    angleDeg: null,
+    ...more,
+  };
+}
+
+/** 1, 2 … n. */
+export const upTo = (n: number): number[] => Array.from({ length: n }, (_, i) => i + 1);
+
+export const X: Vec3 = [1, 0, 0];
+export const Y: Vec3 = [0, 1, 0];
+export const Z: Vec3 = [0, 0, 1];
+
+/** Clamp kinds that pull across a flat assembly, best first. */
+export const BAR_CLAMPS = ['t-bar', 'pipe', 'parallel-jaw', 'f-heavy', 'f-light', 'trigger'] as const;
+/** Clamp kinds that press a stack. */
+export const STACK_CLAMPS = [
+  'c-clamp',
+  'f-heavy',
+  'parallel-jaw',
+  'hand-screw',
+  'f-light',
+  'trigger',
+] as const;
+/** Clamp kinds that hold a mitred corner. */
+export const MITRE_CLAMPS = ['band', 'cam-mitre', 'pointed-spring', 'elastic-wrap', 'tape'] as const;
+/** Room that blocks or pads take between work and jaws, both sides together. */
+export const PADS_MM = 40;

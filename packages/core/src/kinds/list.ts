@@ -1,0 +1,53 @@
+import { InputError } from '../checks';
+import { BENT_LAMINATION } from './bent-lamination';
+import { BREADBOARD } from './breadboard';
+import { CASE } from './case';
+import { FACE_LAMINATION } from './face-lamination';
+import { type Kind } from './kind';
+import { MITRED_FRAME, ODD_ANGLE, TRIM_SET } from './mitred-frame';
+import { ROUND_PANEL } from './round-panel';
+import { SCARF } from './scarf';
+import { HEAVY_SLAB, REGLUE } from './slabs';
+import { SLATTED_FRAME } from './slatted-frame';
+import { MITRED_POST } from './staves';
+import { TENON_FRAME } from './tenon-frame';
+import { EDGE_BANDING, VENEERED_SHEET } from './veneered-sheet';
+
+/** Every kind that is laid out from answers, in the order in which people meet them. */
+export const KINDS: readonly Kind[] = [
+  ROUND_PANEL,
+  HEAVY_SLAB,
+  REGLUE,
+  FACE_LAMINATION,
+  MITRED_POST,
+  MITRED_FRAME,
+  TENON_FRAME,
+  SLATTED_FRAME,
+  CASE,
+  BREADBOARD,
+  VENEERED_SHEET,
+  BENT_LAMINATION,
+  EDGE_BANDING,
+  TRIM_SET,
+  SCARF,
+  ODD_ANGLE,
+];
+
+const byId: ReadonlyMap<string, Kind> = new Map(KINDS.map((kind) => [kind.id, kind]));
+
+/**
+ * Looks a kind up.
+ * @throws InputError `unknown-id`.
+ */
+export function findKind(id: string): Kind {
+  const kind = byId.get(id);
+  if (kind === undefined) {
+    throw new InputError(
+      'unknown-id',
+      'template',
+      `There is no kind of glue-up "${id}".`,
+      [...byId.keys()].join(', '),
+    );
+  }
+  return kind;
+}

@@ -1,0 +1,281 @@
+import { InputError } from '../checks';
+import { mitrePolygon, radians } from '../geometry';
+import { type Layout, type PartDraft } from './kind';
+import { finding } from '../finding';
+import { extruded, solidOf, type Vec2 } from '../solids';
+import { defineKind, joint, MITRE_CLAMPS, part, partId, upTo } from './kind';
+import { askAngles, askChoice, askCount, askLength, askLengths, askSpecies } from './question';
+
+/** Longest miss that sanding or a hair of glue forgives, mm. */
+const CLOSES_WITHIN_MM = 0.5;
+
+interface Outline {
+  readonly sidesMm: readonly number[];
+  readonly anglesDeg: readonly number[];
+  readonly widthMm: number;
+  readonly thicknessMm: number;
+  readonly species: string;
+  readonly open: boolean;
+}
+
+/** A flat frame of any shape with mitred corners, closed or with its last side left open. */
+export const MITRED_FRAME = defineKind({
+  id: 'mitred-frame',
+  questions: {
+    species: askSpecies('black-walnut'),
+    sidesMm: askLengths([420, 560, 420, 560], 3, 8),
+    anglesDeg: askAngles([90, 90, 90, 90], 3, 8),
+    widthMm: askLength(48, 8, 250),
+    thicknessMm: askLength(22, 4, 100),
+    chain: askChoice(['closed', 'open'], 'closed'),
+  },
+  preparation: [
+    'fresh-faces',
+    'inside-corners',
+    'size-end-grain',
+    'mark-faces',
+    'mask-at-dry-fit',
+    'closes-dry',
+  ],
+  cautions: ['springs', 'saw-work'],
+  adhesive: null,
+  faces: 2,
+  method: 'finger',
+  layOut: ({ chain, ...answers }) => frameOf({ ...answers, open: chain === 'open' }),
+});
+
+/** Mitred trim for openings, made in sets with hot melt that lets go of the clamp within a minute. */
+export const TRIM_SET = defineKind({
+  id: 'trim-set',
+  questions: {
+    species: askSpecies('yellow-poplar'),
+    openingWidthMm: askLength(500, 80, 3000),
+    openingHeightMm: askLength(700, 80, 3000),
+    widthMm: askLength(44, 8, 200),
+    thicknessMm: askLength(18, 4, 60),
+    sets: askCount(6, 1, 100),
+  },
+  preparation: ['fresh-faces', 'pre-clamp-dry', 'heat-gun-up', 'test-bead', 'inside-corners'],
+  cautions: ['hot', 'springs'],
+  adhesive: null,
+  faces: 1,
+  method: 'bead',
+  layOut: ({ openingWidthMm, openingHeightMm, sets, ...answers }) => ({
+    ...frameOf({
+      ...answers,
+      sidesMm: [openingWidthMm, openingHeightMm, openingWidthMm, openingHeightMm].map(
+        (inside) => inside + 2 * answers.widthMm,
+      ),
+      anglesDeg: [90, 90, 90, 90],
+      open: false,
+    }),
+    sets,
+  }),
+});
+
+/** Two members that meet at an odd angle, pulled together through blocks cut to suit the joint. */
+export const ODD_ANGLE = defineKind({
+  id: 'odd-angle',
+  questions: {
+    species: askSpecies('white-ash'),
+    angleDeg: { kind: 'number', bounds: { min: 30, max: 170, unit: '°' }, value: 130 as number },
+    firstMm: askLength(420, 80, 3000),
+    secondMm: askLength(360, 80, 3000),
+    widthMm: askLength(70, 15, 250),
+    thicknessMm: askLength(32, 6, 120),
+  },
+  preparation: ['fresh-faces', 'cut-blocks', 'size-end-grain', 'closes-dry', 'mark-faces'],
+  cautions: ['saw-work'],
+  adhesive: null,
+  faces: 2,
+  method: 'brush',
+  layOut: ({ angleDeg, firstMm, secondMm, ...answers }) => {
+    // A chain of two sides of a triangle whose third side is left open.
+    const third = Math.sqrt(
+      firstMm ** 2 + secondMm ** 2 - 2 * firstMm * secondMm * Math.cos(radians(angleDeg)),
+    );
+    const cosine = (a: number, b: number, c: number) =>
+      (Math.acos((a * a + b * b - c * c) / (2 * a * b)) * 180) / Math.PI;
+    const atStart = cosine(firstMm, third, secondMm);
+    const corner = frameOf({
+      ...answers,
+      sidesMm: [firstMm, secondMm, third],
+      anglesDeg: [atStart, angleDeg, 180 - atStart - angleDeg],
+      open: true,
+    });
+    return {
+      ...corner,
+      pulls: corner.pulls.map((pull) => ({
+        ...pull,
+        need: 'line' as const,
+        kinds: ['f-heavy', 'f-light', 'hand-screw', 'trigger'],
+        openingMm: answers.widthMm + 90,
+      })),
+    };
+  },
+});
+
+function frameOf({ sidesMm, anglesDeg, widthMm, thicknessMm, species, open }: Outline): Layout {
+  checkOutline(sidesMm, anglesDeg, open);
+  const corners = walk(sidesMm, anglesDeg);
+  const n = sidesMm.length;
+  const members = open ? n - 1 : n;
+  const parts = upTo(members).map((number) =>
+    memberOf(number, { corners, anglesDeg, sidesMm, widthMm, thicknessMm, species, open }),
+  );
+  const joints = upTo(open ? members - 1 : members).map((number) =>
+    joint('mitre', partId('member', number), partId('member', (number % n) + 1), {
+      angleDeg: anglesDeg[number % n] ?? 90,
+    }),
+  );
+  const sharpest = Math.min(...joints.map(({ angleDeg }) => angleDeg ?? 180));
+  const last = joints.at(-1)?.angleDeg ?? 90;
+  return {
+    parts,
+    joints,
+    aids: [],
+    pulls: [
+      {
+        id: 'round',
+        joints: joints.map(({ id }) => id),
+        need: 'band',
+        axis: [1, 0, 0],
+        openingMm: Math.max(...sidesMm),
+        kinds: MITRE_CLAMPS,
+      },
+    ],
+    square:
+      n === 4 && !open && anglesDeg.every((angle) => Math.abs(angle - 90) < 1e-9)
+        ? { kind: 'diagonals', abMm: sidesMm[0] ?? 0, bcMm: sidesMm[1] ?? 0 }
+        : { kind: 'mitres', corners: joints.length, faceMm: widthMm, lastAngleDeg: last },
+    flat: { kind: 'wind' },
+    dimensions: [],
+    sets: 1,
+    findings:
+      sharpest < 90 - 1e-9
+        ? [
+            finding('saw-past-45', 'informs', {
+              angleDeg: sharpest,
+              sawDeg: 90 - sharpest / 2,
+              tiltDeg: sharpest / 2,
+            }),
+          ]
+        : [],
+  };
+}
+
+function checkOutline(sidesMm: readonly number[], anglesDeg: readonly number[], open: boolean): void {
+  const n = sidesMm.length;
+  if (anglesDeg.length !== n) {
+    throw new InputError(
+      'inconsistent',
+      'answers.anglesDeg',
+      `There are ${n} sides and ${anglesDeg.length} corners.`,
+      `${n} corners, one at the start of each side`,
+    );
+  }
+  const sum = anglesDeg.reduce((total, angle) => total + angle, 0);
+  const due = 180 * (n - 2);
+  if (Math.abs(sum - due) > 0.05) {
+    const last = (anglesDeg.at(-1) ?? 0) + due - sum;
+    throw new InputError(
+      'inconsistent',
+      'answers.anglesDeg',
+      `The corners add up to ${round(sum)}°; ${n} corners must add up to ${due}°.`,
+      `for instance a last corner of ${round(last)}°`,
+    );
+  }
+  const { closureMm } = mitrePolygon({ sidesMm, anglesDeg, memberWidthMm: 1 });
+  if (closureMm > CLOSES_WITHIN_MM && !open) {
+    const nearest = closingSides(sidesMm, anglesDeg);
+    throw new InputError(
+      'inconsistent',
+      'answers.sidesMm',
+      `These mitres do not close: the outline misses itself by ${round(closureMm)} mm.`,
+      nearest === null
+        ? 'other sides'
+        : `with these corners, last two sides of ${nearest.map(round).join(' and ')} mm`,
+    );
+  }
+}
+
+const round = (value: number) => Number(value.toFixed(1));
+
+/** The last two sides with which the outline would close, corners and other sides kept. */
+function closingSides(
+  sidesMm: readonly number[],
+  anglesDeg: readonly number[],
+): readonly [number, number] | null {
+  const headings = headingsOf(anglesDeg);
+  const n = sidesMm.length;
+  const fixed = sidesMm
+    .slice(0, n - 2)
+    .reduce(
+      ([x, y], side, i) =>
+        [x + side * Math.cos(headings[i] ?? 0), y + side * Math.sin(headings[i] ?? 0)] as const,
+      [0, 0] as readonly [number, number],
+    );
+  const [p, q] = [headings[n - 2] ?? 0, headings[n - 1] ?? 0];
+  const det = Math.cos(p) * Math.sin(q) - Math.sin(p) * Math.cos(q);
+  if (Math.abs(det) < 1e-9) return null;
+  const first = (-fixed[0] * Math.sin(q) + fixed[1] * Math.cos(q)) / det;
+  const second = (-fixed[1] * Math.cos(p) + fixed[0] * Math.sin(p)) / det;
+  return first > 1 && second > 1 ? [first, second] : null;
+}
+
+function headingsOf(anglesDeg: readonly number[]): number[] {
+  let heading = 0;
+  return anglesDeg.map((_, i) => {
+    if (i > 0) heading += Math.PI - radians(anglesDeg[i] ?? 0);
+    return heading;
+  });
+}
+
+/** Outside corners, the first at the origin and the first side along x. */
+function walk(sidesMm: readonly number[], anglesDeg: readonly number[]): Vec2[] {
+  const headings = headingsOf(anglesDeg);
+  let [x, y] = [0, 0];
+  return sidesMm.map((side, i) => {
+    const corner: Vec2 = [x, y];
+    x += side * Math.cos(headings[i] ?? 0);
+    y += side * Math.sin(headings[i] ?? 0);
+    return corner;
+  });
+}
+
+function memberOf(number: number, frame: Outline & { readonly corners: readonly Vec2[] }): PartDraft {
+  const { corners, anglesDeg, sidesMm, widthMm, thicknessMm, species, open } = frame;
+  const n = corners.length;
+  const i = number - 1;
+  const [from, to] = [corners[i] as Vec2, corners[(i + 1) % n] as Vec2];
+  const sideMm = Math.hypot(to[0] - from[0], to[1] - from[1]);
+  const along: Vec2 = [(to[0] - from[0]) / sideMm, (to[1] - from[1]) / sideMm];
+  const inward: Vec2 = [-along[1], along[0]];
+  // A free end is cut square; a mitre steps in by w / tan(half the corner).
+  const stepIn = (corner: number, free: boolean) =>
+    free ? 0 : widthMm / Math.tan(radians((anglesDeg[corner] ?? 90) / 2));
+  const start = stepIn(i, open && i === 0);
+  const end = stepIn((i + 1) % n, open && number === n - 1);
+  const insideMm = sideMm - start - end;
+  if (insideMm < 1) {
+    throw new InputError(
+      'inconsistent',
+      'answers.widthMm',
+      `Side ${number} of ${round(sidesMm[i] ?? sideMm)} mm is too short for members ${round(widthMm)} mm wide at its corners.`,
+      `members up to ${round((widthMm * (sideMm - 1)) / (start + end))} mm wide`,
+    );
+  }
+  const at = (alongMm: number, inMm: number): Vec2 => [
+    from[0] + along[0] * alongMm + inward[0] * inMm,
+    from[1] + along[1] * alongMm + inward[1] * inMm,
+  ];
+  const outline = [at(0, 0), at(sideMm, 0), at(sideMm - end, widthMm), at(start, widthMm)];
+  return part(
+    'member',
+    number,
+    species,
+    solidOf(extruded('z', outline, 0, thicknessMm)),
+    [along[0], along[1], 0],
+    [sideMm, widthMm, thicknessMm],
+  );
+}

@@ -1,0 +1,121 @@
+import { finding } from '../finding';
+import { box, solidOf } from '../solids';
+import { BAR_CLAMPS, defineKind, joint, PADS_MM, part, partId, upTo, X, Y } from './kind';
+import { askCount, askLength, askSpecies } from './question';
+
+/** Wide, heavy, uneven planks held flat by crowned cauls while they are pulled together. */
+export const HEAVY_SLAB = defineKind({
+  id: 'heavy-slab',
+  questions: {
+    species: askSpecies('white-oak'),
+    planks: askCount(3, 2, 6),
+    widthMm: askLength(720, 200, 1500),
+    lengthMm: askLength(1800, 400, 5000),
+    thicknessMm: askLength(48, 30, 120),
+    caulPairs: askCount(4, 1, 12),
+  },
+  preparation: [
+    'meter-moisture',
+    'fresh-faces',
+    'mark-faces',
+    'level-grid',
+    'crown-cauls',
+    'release-film',
+    'rehearse-two',
+  ],
+  cautions: ['heavy'],
+  adhesive: null,
+  faces: 2,
+  method: 'roller',
+  layOut: ({ species, planks, widthMm, lengthMm, thicknessMm, caulPairs }) => {
+    const each = widthMm / planks;
+    const caul = { depth: 70, width: 45 };
+    return {
+      parts: sideBySide(species, planks, each, lengthMm, thicknessMm),
+      joints: upTo(planks - 1).map((n) => joint('edge', partId('board', n), partId('board', n + 1))),
+      aids: upTo(caulPairs).flatMap((n) => {
+        const x = (lengthMm * (n - 0.5)) / caulPairs - caul.width / 2;
+        return [
+          {
+            id: `caul-${n}-below`,
+            role: 'caul' as const,
+            solid: solidOf(box([x, -30, -caul.depth], [x + caul.width, widthMm + 30, 0])),
+          },
+          {
+            id: `caul-${n}-above`,
+            role: 'caul' as const,
+            solid: solidOf(
+              box([x, -30, thicknessMm], [x + caul.width, widthMm + 30, thicknessMm + caul.depth]),
+            ),
+          },
+        ];
+      }),
+      pulls: [
+        {
+          id: 'across',
+          joints: upTo(planks - 1).map((n) => `board-${n}_board-${n + 1}`),
+          need: 'line',
+          axis: Y,
+          openingMm: widthMm + PADS_MM,
+          kinds: BAR_CLAMPS,
+        },
+      ],
+      flat: { kind: 'wind' },
+      findings:
+        lengthMm / caulPairs > 600
+          ? [
+              finding('cauls-far-apart', 'warns', {
+                apartMm: lengthMm / caulPairs,
+                pairs: Math.ceil(lengthMm / 600),
+              }),
+            ]
+          : [],
+    };
+  },
+});
+
+/** A plank seat or top that has come apart along its old lines. */
+export const REGLUE = defineKind({
+  id: 'reglue',
+  questions: {
+    species: askSpecies('red-oak'),
+    pieces: askCount(2, 2, 6),
+    widthMm: askLength(360, 60, 1200),
+    lengthMm: askLength(1300, 100, 4000),
+    thicknessMm: askLength(32, 8, 80),
+  },
+  preparation: ['scrape-old-glue', 'rejoint', 'closes-dry', 'mark-faces', 'mask-at-dry-fit', 'release-film'],
+  cautions: ['old-finish'],
+  adhesive: null,
+  faces: 2,
+  method: 'brush',
+  layOut: ({ species, pieces, widthMm, lengthMm, thicknessMm }) => ({
+    parts: sideBySide(species, pieces, widthMm / pieces, lengthMm, thicknessMm),
+    joints: upTo(pieces - 1).map((n) => joint('edge', partId('board', n), partId('board', n + 1))),
+    pulls: [
+      {
+        id: 'across',
+        joints: upTo(pieces - 1).map((n) => `board-${n}_board-${n + 1}`),
+        need: 'line',
+        axis: Y,
+        openingMm: widthMm + PADS_MM,
+        kinds: BAR_CLAMPS,
+      },
+    ],
+    flat: { kind: 'wind' },
+    findings: [finding('pull-lifts-middle', 'informs', {})],
+  }),
+});
+
+function sideBySide(species: string, count: number, widthMm: number, lengthMm: number, thicknessMm: number) {
+  return upTo(count).map((n) =>
+    part(
+      'board',
+      n,
+      species,
+      solidOf(box([0, (n - 1) * widthMm, 0], [lengthMm, n * widthMm, thicknessMm])),
+      X,
+      [lengthMm, widthMm, thicknessMm],
+    ),
+  );
+}

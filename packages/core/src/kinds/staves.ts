@@ -1,0 +1,67 @@
+import { stave } from '../geometry';
+import { extruded, solidOf, turned, type Vec2 } from '../solids';
+import { defineKind, joint, part, partId, upTo, X } from './kind';
+import { askCount, askLength, askSpecies } from './question';
+
+/** A hollow post or drum of 3 to 12 staves with bevelled edges, rolled up on tape hinges. */
+export const MITRED_POST = defineKind({
+  id: 'mitred-post',
+  questions: {
+    species: askSpecies('cherry'),
+    staves: askCount(5, 3, 12),
+    acrossFlatsMm: askLength(120, 30, 900),
+    thicknessMm: askLength(18, 4, 80),
+    lengthMm: askLength(900, 60, 4000),
+    posts: askCount(1, 1, 40),
+  },
+  preparation: ['fresh-faces', 'leave-long', 'tape-hinges', 'bore-clear', 'arris-and-pencil', 'closes-dry'],
+  cautions: ['saw-work'],
+  adhesive: null,
+  faces: 1,
+  method: 'bead',
+  layOut: ({ species, staves, acrossFlatsMm, thicknessMm, lengthMm, posts }) => {
+    const { widthMm, bevelDeg } = stave({ sides: staves, outsideAcrossFlatsMm: acrossFlatsMm, thicknessMm });
+    const apothem = acrossFlatsMm / 2;
+    const inside = (widthMm * (apothem - thicknessMm)) / apothem;
+    // Outside face up, seen along the post; (y, z) about its middle.
+    const section: Vec2[] = [
+      [-inside / 2, apothem - thicknessMm],
+      [inside / 2, apothem - thicknessMm],
+      [widthMm / 2, apothem],
+      [-widthMm / 2, apothem],
+    ];
+    const straight = extruded('x', section, 0, lengthMm);
+    const id = (n: number) => partId('stave', ((n - 1) % staves) + 1);
+    const joints = upTo(staves).map((n) =>
+      joint('mitre', id(n), id(n + 1), { angleDeg: 180 - 2 * bevelDeg }),
+    );
+    return {
+      parts: upTo(staves).map((n) =>
+        part('stave', n, species, solidOf(turned(straight, X, (-2 * Math.PI * (n - 1)) / staves)), X, [
+          lengthMm,
+          widthMm,
+          thicknessMm,
+        ]),
+      ),
+      joints,
+      pulls: [
+        {
+          id: 'round',
+          joints: joints.map(({ id: name }) => name),
+          need: 'band',
+          axis: [0, 0, 1],
+          openingMm: acrossFlatsMm,
+          kinds: ['band', 'elastic-wrap', 'tape'],
+        },
+      ],
+      square: {
+        kind: 'mitres',
+        corners: staves,
+        faceMm: thicknessMm / Math.cos(Math.PI / staves),
+        lastAngleDeg: 180 - 2 * bevelDeg,
+      },
+      sets: posts,
+      dimensions: [],
+    };
+  },
+});

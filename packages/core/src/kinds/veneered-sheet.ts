@@ -1,0 +1,132 @@
+import { finding } from '../finding';
+import { box, solidOf } from '../solids';
+import { defineKind, joint, part, partId, X, Z } from './kind';
+import { askChoice, askLength, askSpecies } from './question';
+
+/** Veneer on a core, pressed in a bag; both faces in one cycle, or the sheet bends within minutes. */
+export const VENEERED_SHEET = defineKind({
+  id: 'veneered-sheet',
+  questions: {
+    veneerSpecies: askSpecies('cherry'),
+    coreSpecies: askSpecies('mdf'),
+    lengthMm: askLength(1200, 100, 3000),
+    widthMm: askLength(700, 100, 1500),
+    coreMm: askLength(12, 3, 40),
+    veneerMm: askLength(0.7, 0.4, 3),
+    overhangMm: askLength(8, 0, 30),
+    faces: askChoice(['both', 'one'], 'both'),
+  },
+  preparation: ['fresh-faces', 'balance-faces', 'tape-edges', 'even-film', 'rehearse-two', 'release-film'],
+  cautions: ['bags'],
+  adhesive: null,
+  faces: 1,
+  method: 'roller',
+  layOut: ({ veneerSpecies, coreSpecies, lengthMm, widthMm, coreMm, veneerMm, overhangMm: o, faces }) => {
+    const sheet = (number: number, z: number) =>
+      part(
+        'veneer',
+        number,
+        veneerSpecies,
+        solidOf(box([-o, -o, z], [lengthMm + o, widthMm + o, z + veneerMm])),
+        X,
+        [lengthMm + 2 * o, widthMm + 2 * o, veneerMm],
+      );
+    const veneers = faces === 'both' ? [sheet(1, -veneerMm), sheet(2, coreMm)] : [sheet(1, coreMm)];
+    const joints = veneers.map(({ id }) => joint('veneer', 'core', id));
+    return {
+      parts: [
+        part(
+          'core',
+          0,
+          coreSpecies,
+          solidOf(box([0, 0, 0], [lengthMm, widthMm, coreMm])),
+          X,
+          [lengthMm, widthMm, coreMm],
+          Z,
+        ),
+        ...veneers,
+      ],
+      joints,
+      pulls: [
+        {
+          id: 'down',
+          joints: joints.map(({ id }) => id),
+          need: 'vacuum',
+          axis: Z,
+          openingMm: coreMm + 2 * veneerMm,
+          kinds: ['vacuum'],
+        },
+      ],
+      flat: { kind: 'balance', bothFaces: faces === 'both' },
+      findings: faces === 'one' ? [finding('one-sided', 'warns', { coreMm, veneerMm })] : [],
+    };
+  },
+});
+
+/** Strips of solid wood on the edges of a sheet, held by tape, by clamps through a caul, or by pins. */
+export const EDGE_BANDING = defineKind({
+  id: 'edge-banding',
+  questions: {
+    coreSpecies: askSpecies('birch-plywood'),
+    bandSpecies: askSpecies('white-ash'),
+    lengthMm: askLength(800, 60, 3000),
+    widthMm: askLength(280, 40, 1500),
+    thicknessMm: askLength(18, 6, 50),
+    bandMm: askLength(6, 0.5, 30),
+    edges: askChoice(['front', 'long', 'all'], 'all'),
+  },
+  preparation: ['fresh-faces', 'mask-faces', 'leave-long', 'mark-faces'],
+  cautions: [],
+  adhesive: null,
+  faces: 1,
+  method: 'brush',
+  layOut: ({ coreSpecies, bandSpecies, lengthMm: l, widthMm: w, thicknessMm: t, bandMm: b, edges }) => {
+    const long = (number: number, y: number) =>
+      part('band', number, bandSpecies, solidOf(box([0, y, 0], [l, y + b, t])), X, [l, t, b]);
+    const short = (number: number, x: number) =>
+      part(
+        'band',
+        number,
+        bandSpecies,
+        solidOf(box([x, -b, 0], [x + b, w + b, t])),
+        [0, 1, 0],
+        [w + 2 * b, t, b],
+      );
+    const bands = [
+      long(1, -b),
+      ...(edges === 'front' ? [] : [long(2, w)]),
+      ...(edges === 'all' ? [short(3, -b), short(4, l)] : []),
+    ];
+    const toCore = bands.map(({ id }) => joint('band', 'core', id));
+    const corners =
+      edges === 'all'
+        ? [1, 2].flatMap((n) => [3, 4].map((m) => joint('butt', partId('band', n), partId('band', m))))
+        : [];
+    const ids = (side: readonly number[]) =>
+      side.map((n) => `core_band-${n}`).filter((id) => toCore.some((own) => own.id === id));
+    const pull = (
+      id: string,
+      joints: readonly string[],
+      axis: readonly [number, number, number],
+      openingMm: number,
+    ) => ({
+      id,
+      joints,
+      need: 'tape' as const,
+      axis,
+      openingMm,
+      kinds: ['tape', 'edge', 'f-light', 'trigger'],
+    });
+    return {
+      parts: [part('core', 0, coreSpecies, solidOf(box([0, 0, 0], [l, w, t])), X, [l, w, t], Z), ...bands],
+      joints: [...toCore, ...corners],
+      pulls: [
+        pull('across', ids([1, 2]), [0, 1, 0], w + 2 * b + 40),
+        ...(edges === 'all'
+          ? [pull('along', [...ids([3, 4]), ...corners.map(({ id }) => id)], [1, 0, 0], l + 2 * b + 40)]
+          : []),
+      ],
+      flat: { kind: 'none' },
+    };
+  },
+});
