@@ -1,9 +1,9 @@
 import { type BuildDocument, type ShopDocument, STARTER_SHOP } from '@lean-clasp/core';
-import { DEMO_SHOP, pastRuns, stageFloor } from '@lean-clasp/core/demo';
+import { DEMO_SHOP, pastRuns, stageFloor, wagonBuilds } from '@lean-clasp/core/demo';
 import { SHOP_ID } from './http/app';
 import type { DocumentStore, RunStore } from './store';
 
-/** Id of the demo's one build so far, stable so that links to it last. */
+/** Id of the demo's panel, stable so that links to it last. */
 const STAGE_FLOOR_ID = 'stage-floor';
 
 /** Stores to fill. */
@@ -14,12 +14,13 @@ interface SeedDeps {
   readonly now: () => number;
 }
 
-/** Gives an empty database its shop, and in the demo the Lantern Wagon's stage floor with two past runs. */
+/** Gives an empty database its shop, and in the demo everything of the Lantern Wagon with two past runs. */
 export async function seed({ builds, shops, runs, now }: SeedDeps, demo: boolean): Promise<void> {
   if ((await shops.find(SHOP_ID)) !== undefined) return;
   const shop = demo ? DEMO_SHOP : STARTER_SHOP;
   await shops.create(SHOP_ID, shop);
   if (!demo) return;
+  for (const { id, build } of wagonBuilds()) await builds.create(id, build);
   const build = stageFloor(shop);
   await builds.create(STAGE_FLOOR_ID, build);
   for (const run of pastRuns(build, STAGE_FLOOR_ID, shop, now())) await runs.put(run);

@@ -5,6 +5,8 @@ import {
   BuildDocumentSchema,
   findAdhesive,
   findClampKind,
+  isPanel,
+  planAssembly,
   planBuild,
   ShopDocumentSchema,
   STARTER_SHOP,
@@ -54,7 +56,8 @@ export async function startServer(options: ServerOptions, world: ServerWorld): P
     (body) => {
       const build = validator.check(BuildDocumentSchema, body);
       // Planning once refuses unknown ids and sizes outside a model's range, whoever sent them.
-      planBuild(build, STARTER_SHOP);
+      if (isPanel(build)) planBuild(build, STARTER_SHOP);
+      else planAssembly(build, STARTER_SHOP);
       return build;
     },
     world.now,

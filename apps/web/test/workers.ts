@@ -1,12 +1,12 @@
-import { type BuildDocument, compareGlues, findFixes, planBuild, type ShopDocument } from '@lean-clasp/core';
+import { type PanelBuild, compareGlues, findFixes, planBuild, type ShopDocument } from '@lean-clasp/core';
 
 // Stands in for the web workers, which jsdom has none of: the same answers, on the page itself.
 
 const answers = {
-  plan: (build: BuildDocument, shop: ShopDocument) => Promise.resolve(planBuild(build, shop)),
-  fixes: (build: BuildDocument, shop: ShopDocument) =>
+  plan: (build: PanelBuild, shop: ShopDocument) => Promise.resolve(planBuild(build, shop)),
+  fixes: (build: PanelBuild, shop: ShopDocument) =>
     Promise.resolve(findFixes(planBuild(build, shop), shop)),
-  compareGlues: (build: BuildDocument, shop: ShopDocument) => Promise.resolve(compareGlues(build, shop)),
+  compareGlues: (build: PanelBuild, shop: ShopDocument) => Promise.resolve(compareGlues(build, shop)),
 };
 
 export const planner = () => answers;

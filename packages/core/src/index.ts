@@ -9,7 +9,22 @@ export {
   SERVICES,
   standsService,
 } from './adhesives';
-export { boardLabel, type ClampOnPanel, type Panel, panelOf } from './assembly';
+export {
+  type AssemblyFacts,
+  boardLabel,
+  type ClampOnPanel,
+  type Condition,
+  CONDITIONS,
+  type GrainPairing,
+  isEndGrain,
+  JOINT_KINDS,
+  type JointKind,
+  type Panel,
+  panelOf,
+  type Reinforcement,
+  type ReinforcementOption,
+  reinforcementOptions,
+} from './assembly';
 export {
   type BenchScript,
   benchScript,
@@ -39,10 +54,16 @@ export {
 export type { Finding, FindingValue } from './finding';
 export { findFixes, type Fix, type Fixes } from './fixes';
 export {
+  type AssemblyBuild,
   type Board,
   type Bottle,
   type BuildDocument,
   BuildDocumentSchema,
+  type FreeJoint,
+  type FreePart,
+  isPanel,
+  MOST_FREE_PARTS,
+  type PanelBuild,
   type Climate,
   MOST_BOARDS,
   MOST_CLAMPS,
@@ -56,6 +77,20 @@ export {
   type ShopDocument,
   ShopDocumentSchema,
 } from './formats';
+export {
+  type Answer,
+  type Answers,
+  findKind,
+  FREE,
+  type Kind,
+  type KindCaution,
+  KINDS,
+  layAssembly,
+  type Preparation,
+  PREPARATIONS,
+  type Question,
+  startOf,
+} from './kinds';
 export { type LimitName, LIMITS } from './limits';
 export {
   cupSagittaMm,
@@ -69,6 +104,8 @@ export type { Range } from './range';
 export type { LineTimes, Operation, Timeline } from './sequence';
 export { findSpreadMethod, listSpreadMethods, type SpreadMethod } from './spread';
 export {
+  assemblyBuild,
+  type AssemblyStart,
   clampsFromRack,
   EDGE_PANEL_DEFAULTS,
   type EdgePanelAnswers,
@@ -93,14 +130,18 @@ export {
 export {
   type Aspect,
   ASPECTS,
+  type AssemblyPlan,
   type ClosingAdvice,
   COMFORTABLE_MARGIN,
   compareGlues,
   type FigureKind,
   type GlueOption,
   type Plan,
+  planAssembly,
   planBuild,
+  type PlannedJoint,
   type PlannedLine,
+  type PlannedPull,
   type Verdict,
   type VerdictState,
   type WindowUse,

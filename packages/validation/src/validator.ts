@@ -44,6 +44,7 @@ const TELLING: Readonly<Record<string, number>> = {
   anyOf: 2,
   type: 1,
   const: 0,
+  if: 0,
 };
 
 function rankOf({ keyword }: ErrorObject): number {

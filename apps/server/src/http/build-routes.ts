@@ -1,4 +1,6 @@
 import {
+  assemblyBuild,
+  type AssemblyStart,
   type BuildDocument,
   type EdgePanelAnswers,
   edgePanelBuild,
@@ -17,13 +19,18 @@ import { httpError } from './errors';
 const millimetres = (bounds: { min: number; max: number }) =>
   Type.Number({ minimum: bounds.min, maximum: bounds.max });
 
-const NewBuildSchema = Type.Object(
+const Service = Type.Unsafe<EdgePanelAnswers['service']>({ type: 'string', enum: [...SERVICES] });
+const Name = Type.String({ minLength: 1, maxLength: 120 });
+const Project = Type.String({ maxLength: 200 });
+
+/** A new panel from its eight answers. */
+const NewPanelSchema = Type.Object(
   {
     template: Type.Literal('edge-panel'),
     answers: Type.Object(
       {
-        name: Type.String({ minLength: 1, maxLength: 120 }),
-        project: Type.String({ maxLength: 200 }),
+        name: Name,
+        project: Project,
         species: Type.String(),
         boards: Type.Integer({ minimum: 2, maximum: MOST_BOARDS }),
         widthMm: millimetres({
@@ -32,13 +39,49 @@ const NewBuildSchema = Type.Object(
         }),
         lengthMm: millimetres(LIMITS.boardLengthMm),
         thicknessMm: millimetres(LIMITS.boardThicknessMm),
-        service: Type.Unsafe<EdgePanelAnswers['service']>({ type: 'string', enum: [...SERVICES] }),
+        service: Service,
       },
       { additionalProperties: false },
     ),
   },
   { additionalProperties: false },
 );
+
+/** A new build of any other kind; its answers are checked by the kind. */
+const NewAssemblySchema = Type.Object(
+  {
+    template: Type.String({ maxLength: 40 }),
+    name: Name,
+    project: Project,
+    service: Service,
+    answers: Type.Record(
+      Type.String({ maxLength: 40 }),
+      Type.Union([
+        Type.Number(),
+        Type.String({ maxLength: 200 }),
+        Type.Array(Type.Number(), { maxItems: 12 }),
+      ]),
+    ),
+  },
+  { additionalProperties: false },
+);
+
+/** Checked against the schema of its template only, so that complaints are about what is being made. */
+const NewBuildSchema = Type.Unsafe<NewPanel | AssemblyStart>({
+  type: 'object',
+  required: ['template'],
+  properties: { template: { type: 'string' } },
+  if: { type: 'object', properties: { template: { const: 'edge-panel' } } },
+  then: NewPanelSchema,
+  else: NewAssemblySchema,
+});
+
+interface NewPanel {
+  readonly template: 'edge-panel';
+  readonly answers: EdgePanelAnswers;
+}
+
+const isNewPanel = (asked: NewPanel | AssemblyStart): asked is NewPanel => asked.template === 'edge-panel';
 
 /** What the build routes need. */
 interface BuildRoutesDeps {
@@ -57,8 +100,10 @@ export function buildRoutes({ builds, shop, validator, makeId }: BuildRoutesDeps
   });
 
   router.post('/', async (request, response) => {
-    const { answers } = validator.check(NewBuildSchema, request.body);
-    const body = edgePanelBuild(answers, await shop(), makeId);
+    const asked = validator.check(NewBuildSchema, request.body);
+    const body = isNewPanel(asked)
+      ? edgePanelBuild(asked.answers, await shop(), makeId)
+      : assemblyBuild(asked);
     response.status(201).json(await builds.create(makeId(), body));
   });
 

@@ -1,11 +1,11 @@
-import type { BuildDocument, EdgePanelAnswers, RunDocument } from '@lean-clasp/core';
+import type { PanelBuild, EdgePanelAnswers, RunDocument } from '@lean-clasp/core';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 
 /** A build in the list. */
 export interface StoredBuild {
   readonly id: string;
   readonly revision: number;
-  readonly body: BuildDocument;
+  readonly body: PanelBuild;
   readonly updatedAtMs: number;
 }
 

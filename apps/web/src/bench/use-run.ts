@@ -1,4 +1,4 @@
-import type { BuildDocument, RunDocument, ShopDocument } from '@lean-clasp/core';
+import type { PanelBuild, RunDocument, ShopDocument } from '@lean-clasp/core';
 import { useEffect, useState } from 'react';
 import { requestJson } from '../api/request';
 import { useAppDispatch, useAppSelector } from '../app/store';
@@ -48,6 +48,6 @@ async function kitFromBuild(run: RunDocument): Promise<BenchKit> {
     requestJson<ServerDocument>(`/api/builds/${run.buildId}`),
     requestJson<ServerDocument>(`/api/shops/${SHOP_ID}`),
   ]);
-  const body = { ...(build.body as BuildDocument), climate: run.promise.climate, crew: run.promise.crew };
+  const body = { ...(build.body as PanelBuild), climate: run.promise.climate, crew: run.promise.crew };
   return benchKit(await planner().plan(body, shop.body as ShopDocument));
 }

@@ -1,10 +1,10 @@
-import type { BuildDocument } from '@lean-clasp/core';
+import type { PanelBuild } from '@lean-clasp/core';
 import { useTheme } from '@mui/material/styles';
 
 const BOX = { width: 270, height: 150 };
 
 /** A panel to scale, small. */
-export function BuildPicture({ build }: { readonly build: BuildDocument }) {
+export function BuildPicture({ build }: { readonly build: PanelBuild }) {
   const { tokens } = useTheme().palette;
   const widthMm = build.boards.reduce((sum, board) => sum + board.widthMm, 0);
   const lengthMm = Math.max(...build.boards.map((board) => board.lengthMm));

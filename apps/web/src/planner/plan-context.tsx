@@ -1,4 +1,4 @@
-import type { BuildDocument, Fixes, Plan, ShopDocument } from '@lean-clasp/core';
+import type { PanelBuild, Fixes, Plan, ShopDocument } from '@lean-clasp/core';
 import { copyWithStructuralSharing } from '@reduxjs/toolkit/query';
 import { createContext, type ReactNode, use, useEffect, useMemo, useState } from 'react';
 import { adviser, askPlan } from './workers';
@@ -30,12 +30,12 @@ export function PlanProvider({
   shop,
   children,
 }: {
-  readonly build: BuildDocument;
+  readonly build: PanelBuild;
   readonly shop: ShopDocument;
   readonly children: ReactNode;
 }) {
   const [plan, setPlan] = useState<Plan | null>(null);
-  const [advice, setAdvice] = useState<{ fixes: Fixes; build: BuildDocument; shop: ShopDocument } | null>(
+  const [advice, setAdvice] = useState<{ fixes: Fixes; build: PanelBuild; shop: ShopDocument } | null>(
     null,
   );
   const [failure, setFailure] = useState<string | null>(null);

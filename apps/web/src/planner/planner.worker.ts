@@ -1,5 +1,5 @@
 import {
-  type BuildDocument,
+  type PanelBuild,
   compareGlues,
   findFixes,
   type Fixes,
@@ -12,9 +12,9 @@ import { expose } from 'comlink';
 
 /** What the planning worker does for the page. */
 const planner = {
-  plan: (build: BuildDocument, shop: ShopDocument): Plan => planBuild(build, shop),
-  fixes: (build: BuildDocument, shop: ShopDocument): Fixes => findFixes(planBuild(build, shop), shop),
-  compareGlues: (build: BuildDocument, shop: ShopDocument): GlueOption[] => compareGlues(build, shop),
+  plan: (build: PanelBuild, shop: ShopDocument): Plan => planBuild(build, shop),
+  fixes: (build: PanelBuild, shop: ShopDocument): Fixes => findFixes(planBuild(build, shop), shop),
+  compareGlues: (build: PanelBuild, shop: ShopDocument): GlueOption[] => compareGlues(build, shop),
 };
 
 export type Planner = typeof planner;

@@ -1,4 +1,4 @@
-import type { BuildDocument, Plan, ShopDocument } from '@lean-clasp/core';
+import type { PanelBuild, Plan, ShopDocument } from '@lean-clasp/core';
 import { type Remote, wrap } from 'comlink';
 import type { Planner } from './planner.worker';
 
@@ -17,14 +17,14 @@ export const planner = lazyWorker();
 export const adviser = lazyWorker();
 
 /** Answers asked for, by the shop and build they are for; gone as soon as nobody holds those any more. */
-const asked = new WeakMap<ShopDocument, WeakMap<BuildDocument, Promise<Plan>>>();
+const asked = new WeakMap<ShopDocument, WeakMap<PanelBuild, Promise<Plan>>>();
 
 /**
  * The plan of a build, asked for once: whoever edits asks at once, and whoever shows the build then finds the answer
  * under way.
  */
-export function askPlan(build: BuildDocument, shop: ShopDocument): Promise<Plan> {
-  const ofShop = asked.get(shop) ?? new WeakMap<BuildDocument, Promise<Plan>>();
+export function askPlan(build: PanelBuild, shop: ShopDocument): Promise<Plan> {
+  const ofShop = asked.get(shop) ?? new WeakMap<PanelBuild, Promise<Plan>>();
   asked.set(shop, ofShop);
   const answer = ofShop.get(build) ?? planner().plan(build, shop);
   ofShop.set(build, answer);

@@ -1,6 +1,6 @@
 import {
   ASPECTS,
-  type BuildDocument,
+  type PanelBuild,
   equilibriumMoisturePct,
   planBuild,
   type RunDocument,
@@ -135,7 +135,7 @@ function LatestBuilds() {
 }
 
 /** The four verdicts of a build in the shop as it is now, by shape and name. */
-function Verdicts({ build, shop }: { readonly build: BuildDocument; readonly shop: ShopDocument }) {
+function Verdicts({ build, shop }: { readonly build: PanelBuild; readonly shop: ShopDocument }) {
   const verdicts = useMemo(() => planBuild(build, shop).verdicts, [build, shop]);
   return (
     <Box component="span" sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, fontSize: '0.9375rem' }}>

@@ -1,7 +1,7 @@
 import {
   ASPECTS,
   benchScript,
-  type BuildDocument,
+  type PanelBuild,
   findFixes,
   gatherList,
   listAdhesives,
@@ -27,7 +27,7 @@ const f = formatFor('metric');
 const inches = formatFor('imperial');
 
 /** Builds that between them run into every cause the verdicts know. */
-const BUILDS: readonly BuildDocument[] = [
+const BUILDS: readonly PanelBuild[] = [
   base,
   ...([2, 4] as const).map((crew) => ({ ...base, crew })),
   ...listAdhesives().map(({ id }) => ({ ...base, glue: { ...base.glue, adhesive: id } })),

@@ -2,7 +2,7 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import { memo, Suspense } from 'react';
 import { useParams } from 'react-router';
-import type { BuildDocument, ShopDocument } from '@lean-clasp/core';
+import type { PanelBuild, ShopDocument } from '@lean-clasp/core';
 import { SyncNotice } from '../documents/SyncNotice';
 import { useDocument } from '../documents/use-document';
 import { SelectionProvider } from '../drawing/selection';
@@ -35,7 +35,7 @@ export function WorkspacePage() {
     );
   }
   if (build.kind !== 'open' || shop.kind !== 'open') return <Loading what="Opening the build" />;
-  const body = build.body as BuildDocument;
+  const body = build.body as PanelBuild;
   const shopBody = shop.body as ShopDocument;
   return (
     <OpenBuildProvider key={buildId} id={buildId} build={body} shop={shopBody}>

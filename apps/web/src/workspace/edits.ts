@@ -1,6 +1,6 @@
 import {
   type Board,
-  type BuildDocument,
+  type PanelBuild,
   clampsFromRack,
   MOST_BOARDS,
   MOST_CLAMPS,
@@ -10,7 +10,7 @@ import {
 import { nanoid } from '@reduxjs/toolkit';
 
 /** A pure edit of a build. */
-type Edit = (build: BuildDocument) => BuildDocument;
+type Edit = (build: PanelBuild) => PanelBuild;
 
 /** Document-local ids may hold letters, digits, dash and underscore only; nanoid keeps to those. */
 export const makeId = (): string => nanoid(10);
@@ -124,6 +124,6 @@ export const arrangeClamps =
   (build) => ({ ...build, clamps: clampsFromRack(build, shop, makeId) });
 
 /** The first rack lot that spans a panel, for a clamp added by hand. */
-export function firstLot(build: BuildDocument, shop: ShopDocument): string | undefined {
+export function firstLot(build: PanelBuild, shop: ShopDocument): string | undefined {
   return build.clamps.at(-1)?.rackId ?? shop.rack[0]?.id;
 }

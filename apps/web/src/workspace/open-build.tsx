@@ -1,4 +1,4 @@
-import type { BuildDocument, ShopDocument } from '@lean-clasp/core';
+import type { PanelBuild, ShopDocument } from '@lean-clasp/core';
 import { createContext, type ReactNode, use, useCallback, useMemo } from 'react';
 import { useAppDispatch } from '../app/store';
 import { editDocument } from '../documents/sync';
@@ -7,10 +7,10 @@ import { askPlan } from '../planner/workers';
 /** The build on show and the one way to change it. */
 export interface OpenBuild {
   readonly id: string;
-  readonly build: BuildDocument;
+  readonly build: PanelBuild;
   readonly shop: ShopDocument;
   /** Edits by a pure function; `label` names the step of undo. */
-  readonly edit: (label: string, change: (build: BuildDocument) => BuildDocument) => void;
+  readonly edit: (label: string, change: (build: PanelBuild) => PanelBuild) => void;
 }
 
 const OpenBuildContext = createContext<OpenBuild | null>(null);
@@ -30,7 +30,7 @@ export function OpenBuildProvider({
   const dispatch = useAppDispatch();
   const edit = useCallback<OpenBuild['edit']>(
     (label, change) => {
-      const after = dispatch(editDocument<BuildDocument>(id, label, change));
+      const after = dispatch(editDocument<PanelBuild>(id, label, change));
       // Asked before anything is drawn again; a failure is told where the plan is shown.
       if (after !== undefined) askPlan(after, shop).catch(() => undefined);
     },

@@ -24,7 +24,6 @@ export const PART_ROLES = [
   'ply',
   'band',
   'pole',
-  'piece',
   'part',
 ] as const;
 /** One of `PART_ROLES`. */
@@ -38,6 +37,8 @@ export type Condition = (typeof CONDITIONS)[number];
 /** A piece of wood in its place in space. */
 export interface Part {
   readonly id: string;
+  /** What it is called at the bench, such as "stile 2". */
+  readonly label: string;
   readonly role: PartRole;
   /** Counts parts of one role from 1; 0 where there is only one. */
   readonly number: number;
@@ -105,6 +106,8 @@ export interface Pull {
   readonly joints: readonly string[];
   /** What presses: line pressure, enough to seat, a band round the outside, a bag, or tape. */
   readonly need: 'line' | 'seat' | 'band' | 'vacuum' | 'tape';
+  /** True where one force goes through all of them in turn; false where each needs its own. */
+  readonly stacked: boolean;
   /** Unit direction of the pull. */
   readonly axis: Vec3;
   /** Jaws must open this far, blocks and cauls included. */

@@ -26,4 +26,5 @@ export {
   releaseDirections,
 } from './joint-facts';
 export { boardLabel, type Panel, type PanelLine, panelOf } from './panel';
+export { type ReinforcementOption, reinforcementOptions } from './reinforcement';
 export { type ClampOnPanel, type ClampSet, clampsOnPanel } from './placed-clamps';

@@ -25,6 +25,8 @@ export interface Contact {
 /** What the solids say about a joint. */
 export interface JointFacts {
   readonly joint: Joint;
+  /** The two parts by name. */
+  readonly label: string;
   readonly contacts: readonly Contact[];
   readonly contactMm2: number;
   /** Contact that gets glue. */
@@ -76,6 +78,7 @@ export function jointFacts(
   const long = contacts.filter(({ pairing }) => pairing === 'long-long' || pairing === 'cross-grain');
   return {
     joint,
+    label: `${a.label} – ${b.label}`,
     contacts,
     contactMm2,
     gluedMm2: contactMm2 * joint.gluedShare,

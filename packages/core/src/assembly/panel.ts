@@ -1,4 +1,4 @@
-import type { Board, BuildDocument } from '../formats';
+import type { Board, PanelBuild } from '../formats';
 import { type GluingTraits, resolveSpecies, type WoodProperties } from '../materials';
 
 /** A board with its letter and its wood looked up. */
@@ -55,7 +55,7 @@ export function boardLabel(index: number): string {
  * Specific gravity is oven-dry mass over volume at 12 % MC, so mass at 12 % is volume × sg × 1.12 g/cm³.
  * @throws InputError for a species id that the catalogue does not hold.
  */
-export function panelOf(build: BuildDocument): Panel {
+export function panelOf(build: PanelBuild): Panel {
   const boards: PanelBoard[] = [];
   let fromMm = 0;
   build.boards.forEach((board, index) => {

@@ -1,5 +1,5 @@
 import { centreOutOrder, findClampKind, openingFit, type OpeningFit, openingNeededMm } from '../clamps';
-import type { BuildDocument, PlacedClamp, RackLot, ShopDocument } from '../formats';
+import type { PanelBuild, PlacedClamp, RackLot, ShopDocument } from '../formats';
 import type { Panel } from './panel';
 
 /** A placed clamp with what the rack says of it and what the panel asks of it. */
@@ -36,7 +36,7 @@ export interface ClampSet {
 const BLOCK_SPREAD = 1;
 
 /** Looks every placed clamp up on the rack and measures it against the panel. */
-export function clampsOnPanel(build: BuildDocument, shop: ShopDocument, panel: Panel): ClampSet {
+export function clampsOnPanel(build: PanelBuild, shop: ShopDocument, panel: Panel): ClampSet {
   const lots = new Map(shop.rack.map((lot) => [lot.id, lot]));
   const sorted = [...build.clamps].sort((a, b) => a.xMm - b.xMm);
   const known = sorted.filter((placed) => lots.has(placed.rackId));
@@ -63,7 +63,7 @@ function measure(
   lot: RackLot,
   index: number,
   tightenAs: number,
-  build: BuildDocument,
+  build: PanelBuild,
   panel: Panel,
 ): ClampOnPanel {
   const kind = findClampKind(lot.kind, 'rack.kind');

@@ -1,4 +1,4 @@
-import type { BuildDocument, RunDocument, ShopDocument } from '../formats';
+import type { PanelBuild, RunDocument, ShopDocument } from '../formats';
 import { edgePanelBuild } from '../templates';
 import { promiseOf } from '../bench';
 import { planBuild } from '../verdicts';
@@ -9,7 +9,7 @@ const MINUTE_MS = 60_000;
 const DAY_MS = 86_400_000;
 
 /** The stage floor of the Lantern Wagon: five hard-maple boards, breadboard ends to follow. */
-export function stageFloor(shop: ShopDocument): BuildDocument {
+export function stageFloor(shop: ShopDocument): PanelBuild {
   let next = 0;
   const panel = edgePanelBuild(
     {
@@ -89,7 +89,7 @@ const PAST_RUNS: readonly PastRun[] = [
 
 /** Two made-up glue-ups that came before, dated back from `nowMs`. */
 export function pastRuns(
-  build: BuildDocument,
+  build: PanelBuild,
   buildId: string,
   shop: ShopDocument,
   nowMs: number,

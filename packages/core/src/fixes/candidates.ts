@@ -1,6 +1,6 @@
 import { listAdhesives, standsService } from '../adhesives';
 import { evenPositions, findClampKind, openingNeededMm } from '../clamps';
-import type { BuildDocument, PlacedClamp, ShopDocument } from '../formats';
+import type { PanelBuild, PlacedClamp, ShopDocument } from '../formats';
 import { type Finding, finding } from '../finding';
 import { LIMITS } from '../limits';
 import { lotForceN, placeEvenly } from '../templates';
@@ -9,7 +9,7 @@ import type { Plan } from '../verdicts';
 /** A whole edited build under a code that says what was changed. Nothing is promised about its effect yet. */
 export interface Candidate {
   readonly change: Finding;
-  readonly build: BuildDocument;
+  readonly build: PanelBuild;
   /** How much the edit asks of the person: a tick, something fetched, another day. Breaks ties. */
   readonly effort: number;
 }
@@ -89,7 +89,7 @@ function freshId(taken: Set<string>): string {
   return `c${n}`;
 }
 
-function longEnoughLots(build: BuildDocument, shop: ShopDocument) {
+function longEnoughLots(build: PanelBuild, shop: ShopDocument) {
   const padding = build.edge.kind === 'bare' ? 0 : build.edge.thicknessMm;
   const widthMm = build.boards.reduce((sum, board) => sum + board.widthMm, 0);
   const needed = openingNeededMm(widthMm, padding);

@@ -1,12 +1,12 @@
-import type { BuildDocument } from '../formats';
+import type { PanelBuild } from '../formats';
 import { deepFreeze } from '../test-support/deep-freeze';
 import { maplePanel, TEST_SHOP } from '../test-support/builds';
 import { ASPECTS, planBuild, stateRank } from '../verdicts';
 import { findFixes } from '.';
 
-const fixesOf = (build: BuildDocument) => findFixes(deepFreeze(planBuild(build, TEST_SHOP)), TEST_SHOP);
+const fixesOf = (build: PanelBuild) => findFixes(deepFreeze(planBuild(build, TEST_SHOP)), TEST_SHOP);
 const base = maplePanel();
-const TROUBLED: readonly (readonly [string, Partial<BuildDocument>])[] = [
+const TROUBLED: readonly (readonly [string, Partial<PanelBuild>])[] = [
   ['too slow', { climate: { tempC: 28, rhPct: 30 } }],
   ['two clamps only', { clamps: base.clamps.slice(2, 4) }],
   ['too short clamps', { clamps: base.clamps.map((clamp) => ({ ...clamp, rackId: 'short' })) }],
@@ -58,7 +58,7 @@ describe.each(TROUBLED)('fixes for a panel that is %s', (_name, change) => {
 });
 
 describe('fixes', () => {
-  const codes = (change: Partial<BuildDocument>, aspect: (typeof ASPECTS)[number]) =>
+  const codes = (change: Partial<PanelBuild>, aspect: (typeof ASPECTS)[number]) =>
     fixesOf(maplePanel(change))[aspect].map((fix) => fix.change.code);
 
   it('propose hands, another glue or another hour for a panel that is too slow', () => {

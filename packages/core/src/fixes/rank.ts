@@ -1,4 +1,4 @@
-import type { BuildDocument, ShopDocument } from '../formats';
+import type { PanelBuild, ShopDocument } from '../formats';
 import type { Finding } from '../finding';
 import { type Aspect, ASPECTS, type Plan, planBuild, stateRank, type Verdict } from '../verdicts';
 import { type Candidate, CANDIDATE_SOURCES } from './candidates';
@@ -13,7 +13,7 @@ export interface Fix {
   /** States of all four verdicts after the edit. */
   readonly states: Readonly<Record<Aspect, Verdict['state']>>;
   /** The build after the edit; applied like any other edit. */
-  readonly build: BuildDocument;
+  readonly build: PanelBuild;
 }
 
 /** Up to three fixes for each verdict that wants one, best first. */

@@ -1,12 +1,22 @@
 export {
+  type AssemblyBuild,
+  AssemblyBuildSchema,
+  type FreeJoint,
+  type FreePart,
+  type JointNote,
+  MOST_FREE_PARTS,
+  type PartNote,
+} from './assembly-build';
+export { type BuildDocument, BuildDocumentSchema, isPanel } from './build-document';
+export {
   type Board,
-  type BuildDocument,
-  BuildDocumentSchema,
+  type PanelBuild,
+  PanelBuildSchema,
   type Climate,
   MOST_BOARDS,
   MOST_CLAMPS,
   type PlacedClamp,
-} from './build-document';
+} from './panel-build';
 export {
   type RunDocument,
   RunDocumentSchema,

@@ -1,6 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { LIMITS } from '../limits';
-import { ClimateSchema } from './build-document';
+import { ClimateSchema } from './panel-build';
 import { bounded, Id, oneOf, orNull, ShortText, strictObject } from './schema';
 
 /** Wall-clock instant in milliseconds since 1970, as browsers count. */

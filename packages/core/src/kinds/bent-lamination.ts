@@ -79,6 +79,7 @@ export const BENT_LAMINATION = defineKind({
           id: 'down',
           joints: joints.map(({ id }) => id),
           need: 'line',
+          stacked: true,
           axis: Z,
           openingMm: thicknessMm + radiusMm * 0.18 + 20,
           kinds: STACK_CLAMPS,

@@ -81,6 +81,7 @@ export const BREADBOARD = defineKind({
           id: 'along',
           joints: ['panel_breadboard-1', 'panel_breadboard-2'],
           need: 'seat',
+          stacked: false,
           axis: X,
           openingMm: l + 2 * endWidthMm + PADS_MM,
           kinds: BAR_CLAMPS,

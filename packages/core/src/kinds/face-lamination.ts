@@ -35,6 +35,7 @@ export const FACE_LAMINATION = defineKind({
         id: 'down',
         joints: upTo(layers - 1).map((n) => `layer-${n}_layer-${n + 1}`),
         need: 'line',
+        stacked: true,
         axis: Z,
         openingMm: layers * layerMm + PADS_MM,
         kinds: STACK_CLAMPS,

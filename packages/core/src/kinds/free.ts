@@ -1,27 +1,7 @@
 import { InputError } from '../checks';
-import type { JointKind } from '../assembly';
+import type { FreeJoint, FreePart } from '../formats';
 import { box, reach, solidOf, solidPoints, type Vec3 } from '../solids';
 import { BAR_CLAMPS, joint, type Layout, PADS_MM } from './kind';
-
-/** A person's own part: an upright block with its grain along one of the main directions. */
-export interface FreePart {
-  readonly id: string;
-  readonly name: string;
-  readonly species: string;
-  /** Lowest corner. */
-  readonly atMm: readonly number[];
-  /** Along x, y and z. */
-  readonly sizeMm: readonly number[];
-  readonly grain: 'x' | 'y' | 'z';
-}
-
-/** A person's own joint between two of their parts. */
-export interface FreeJoint {
-  readonly id: string;
-  readonly kind: JointKind;
-  readonly a: string;
-  readonly b: string;
-}
 
 const AXES: Readonly<Record<'x' | 'y' | 'z', Vec3>> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
 
@@ -49,6 +29,7 @@ export function freeLayout(parts: readonly FreePart[], joints: readonly FreeJoin
     const across = [dx, dy, dz].filter((_, axis) => axis !== along).sort((p, q) => q - p);
     return {
       id: own.id,
+      label: own.name,
       role: 'part' as const,
       number: i + 1,
       species: own.species,
@@ -67,6 +48,7 @@ export function freeLayout(parts: readonly FreePart[], joints: readonly FreeJoin
       id: name,
       joints: own,
       need: 'line' as const,
+      stacked: false,
       axis: AXES[name],
       openingMm: high - low + PADS_MM,
       kinds: BAR_CLAMPS,

@@ -1,4 +1,4 @@
-export { type FreeJoint, type FreePart, freeLayout } from './free';
+export { freeLayout } from './free';
 export {
   type Kind,
   type KindCaution,
@@ -9,5 +9,6 @@ export {
   type Season,
   startOf,
 } from './kind';
+export { FREE, layAssembly } from './lay-assembly';
 export { findKind, KINDS } from './list';
 export { type Answer, type Answers, type Question, type Questions } from './question';

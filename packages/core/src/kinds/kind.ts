@@ -112,8 +112,43 @@ export function part(
   blankMm: Vec3,
   sheetNormal: Vec3 | null = null,
 ): PartDraft {
-  return { id: partId(role, number), role, number, species, solid, grain, blankMm, sheetNormal };
+  return {
+    id: partId(role, number),
+    label: number === 0 ? LABELS[role] : `${LABELS[role]} ${number}`,
+    role,
+    number,
+    species,
+    solid,
+    grain,
+    blankMm,
+    sheetNormal,
+  };
 }
+
+const LABELS: Readonly<Record<PartRole, string>> = {
+  board: 'board',
+  layer: 'layer',
+  stave: 'stave',
+  member: 'member',
+  stile: 'stile',
+  rail: 'rail',
+  leg: 'leg',
+  slat: 'slat',
+  spacer: 'spacer',
+  side: 'side',
+  top: 'top',
+  bottom: 'bottom',
+  shelf: 'shelf',
+  strip: 'back strip',
+  panel: 'panel',
+  breadboard: 'breadboard end',
+  core: 'core',
+  veneer: 'veneer',
+  ply: 'ply',
+  band: 'band',
+  pole: 'length',
+  part: 'part',
+};
 
 /** Id of a part from what it is: "stile-2". */
 export const partId = (role: PartRole, number: number): string => (number === 0 ? role : `${role}-${number}`);

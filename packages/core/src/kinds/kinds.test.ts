@@ -1,5 +1,6 @@
 import { type AssemblyFacts, deriveAssembly } from '../assembly';
 import { InputError } from '../checks';
+import type { FreePart } from '../formats';
 import { findKind, KINDS, startOf } from '.';
 import type { Answers, Season } from '.';
 import { freeLayout } from './free';
@@ -255,22 +256,22 @@ describe('what cannot be made is refused with the nearest that can', () => {
 });
 
 describe('free assembly', () => {
-  const post = {
+  const post: FreePart = {
     id: 'p',
     name: 'Post',
     species: 'white-ash',
     atMm: [5, 7, 0],
     sizeMm: [40, 40, 300],
     grain: 'z',
-  } as const;
-  const arm = {
+  };
+  const arm: FreePart = {
     id: 'q',
     name: 'Arm',
     species: 'white-ash',
     atMm: [45, 7, 260],
     sizeMm: [200, 40, 40],
     grain: 'x',
-  } as const;
+  };
   const derive = (parts: Parameters<typeof freeLayout>[0], joints: Parameters<typeof freeLayout>[1]) => {
     const layout = freeLayout(parts, joints);
     return deriveAssembly({

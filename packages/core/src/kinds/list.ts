@@ -46,7 +46,7 @@ export function findKind(id: string): Kind {
       'unknown-id',
       'template',
       `There is no kind of glue-up "${id}".`,
-      [...byId.keys()].join(', '),
+      ['edge-panel', ...byId.keys(), 'free'].join(', '),
     );
   }
   return kind;

@@ -108,6 +108,7 @@ export const ODD_ANGLE = defineKind({
       pulls: corner.pulls.map((pull) => ({
         ...pull,
         need: 'line' as const,
+        stacked: true,
         kinds: ['f-heavy', 'f-light', 'hand-screw', 'trigger'],
         openingMm: answers.widthMm + 90,
       })),
@@ -139,6 +140,7 @@ function frameOf({ sidesMm, anglesDeg, widthMm, thicknessMm, species, open }: Ou
         id: 'round',
         joints: joints.map(({ id }) => id),
         need: 'band',
+        stacked: true,
         axis: [1, 0, 0],
         openingMm: Math.max(...sidesMm),
         kinds: MITRE_CLAMPS,

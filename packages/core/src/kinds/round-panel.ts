@@ -67,6 +67,7 @@ export const ROUND_PANEL = defineKind({
           id: 'across',
           joints: upTo(boards - 1).map((n) => `board-${n}_board-${n + 1}`),
           need: 'line',
+          stacked: true,
           axis: Y,
           openingMm: widthMm + 2 * blockMm,
           kinds: BAR_CLAMPS,

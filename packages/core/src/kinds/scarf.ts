@@ -55,6 +55,7 @@ export const SCARF = defineKind({
           id: 'down',
           joints: joints.map(({ id }) => id),
           need: 'line',
+          stacked: true,
           axis: Z,
           openingMm: t + 60,
           kinds: STACK_CLAMPS,

@@ -49,6 +49,7 @@ export const MITRED_POST = defineKind({
           id: 'round',
           joints: joints.map(({ id: name }) => name),
           need: 'band',
+          stacked: true,
           axis: [0, 0, 1],
           openingMm: acrossFlatsMm,
           kinds: ['band', 'elastic-wrap', 'tape'],

@@ -102,6 +102,7 @@ export const TENON_FRAME = defineKind({
           id: 'across',
           joints: joints.map(({ id }) => id),
           need: 'seat',
+          stacked: false,
           axis: X,
           openingMm: widthMm + PADS_MM,
           kinds: BAR_CLAMPS,

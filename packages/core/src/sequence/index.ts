@@ -1,1 +1,2 @@
 export { type LineTimes, type Operation, panelSession, type Timeline } from './panel-session';
+export { PACE } from './pace';

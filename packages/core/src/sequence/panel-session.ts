@@ -1,5 +1,5 @@
 import type { ClampSet, Panel, PanelLine } from '../assembly';
-import type { BuildDocument } from '../formats';
+import type { PanelBuild } from '../formats';
 import { PACE } from './pace';
 
 /** One stretch of work by one pair of hands. */
@@ -35,7 +35,7 @@ export interface Timeline {
 
 /** What the session needs to know beyond the build. */
 export interface SessionJob {
-  readonly build: BuildDocument;
+  readonly build: PanelBuild;
   readonly panel: Panel;
   readonly clampSet: ClampSet;
   /** Minutes to spread each line, by line index, set-up included. */

@@ -2,7 +2,7 @@ import { findAdhesive, type Service } from '../adhesives';
 import { within } from '../checks';
 import { clampNeed, evenPositions, findClampKind, openingNeededMm } from '../clamps';
 import {
-  type BuildDocument,
+  type PanelBuild,
   MOST_BOARDS,
   MOST_CLAMPS,
   type PlacedClamp,
@@ -10,6 +10,7 @@ import {
   type ShopDocument,
 } from '../formats';
 import { LIMITS } from '../limits';
+import { glueFor, moistureInUse } from './service';
 import { resolveSpecies } from '../materials';
 
 /** The few things the edge-panel template asks. */
@@ -36,22 +37,6 @@ export const EDGE_PANEL_DEFAULTS: EdgePanelAnswers = {
   service: 'dry',
 };
 
-/** Where the template's glue stands for a service, mildest family that does. */
-const GLUE_FOR: Readonly<Record<Service, string>> = {
-  dry: 'pva-interior',
-  damp: 'pva-water-resistant',
-  exterior: 'pva-exterior',
-  wet: 'epoxy-slow',
-};
-
-/** Moisture contents through the year by service: heated room, unheated room, roofed outdoors, boat [judgement]. */
-const MC_IN_USE: Readonly<Record<Service, { readonly lowPct: number; readonly highPct: number }>> = {
-  dry: { lowPct: 7, highPct: 10 },
-  damp: { lowPct: 8, highPct: 13 },
-  exterior: { lowPct: 10, highPct: 16 },
-  wet: { lowPct: 12, highPct: 20 },
-};
-
 /** Line of pull that a careful worker manages off mid-thickness, as a share of the thickness [judgement]. */
 const PULL_OFFSET_SHARE = 0.08;
 /** Ring radius of common flat-sawn boards when nobody has looked at the end grain [judgement]. */
@@ -69,7 +54,7 @@ export function edgePanelBuild(
   answers: EdgePanelAnswers,
   shop: ShopDocument,
   makeId: () => string,
-): BuildDocument {
+): PanelBuild {
   const count = within(answers.boards, 'boards', { min: 2, max: MOST_BOARDS, unit: 'boards' });
   const lengthMm = within(answers.lengthMm, 'lengthMm', LIMITS.boardLengthMm);
   const thicknessMm = within(answers.thicknessMm, 'thicknessMm', LIMITS.boardThicknessMm);
@@ -79,7 +64,7 @@ export function edgePanelBuild(
     unit: 'mm',
   });
   resolveSpecies(answers.species);
-  const build: BuildDocument = {
+  const build: PanelBuild = {
     format: 'lean-clasp/build',
     version: 1,
     name: answers.name,
@@ -100,7 +85,7 @@ export function edgePanelBuild(
     goals: { flatMm: 1, squareMm: 1.5 },
     climate: null,
     crew: 1,
-    glue: { adhesive: GLUE_FOR[answers.service], method: 'card', faces: 1 },
+    glue: { adhesive: glueFor(answers.service), method: 'card', faces: 1 },
     clamps: [],
     pullPct: 100,
     pullOffsetMm: Math.round(PULL_OFFSET_SHARE * thicknessMm * 10) / 10,
@@ -115,7 +100,7 @@ export function edgePanelBuild(
     },
     trimMm: 0,
     dryFit: { gaps: [], acMm: null, bdMm: null, bowMm: null, twistMm: null },
-    mcInUse: { ...MC_IN_USE[answers.service] },
+    mcInUse: moistureInUse(answers.service),
   };
   return { ...build, clamps: clampsFromRack(build, shop, makeId) };
 }
@@ -124,11 +109,7 @@ export function edgePanelBuild(
  * Clamps for a panel from one lot of the rack: the lot that meets the recommended count with clamps long enough,
  * weakest sufficient first; failing that, whichever gives most force. Spread evenly, alternately above and below.
  */
-export function clampsFromRack(
-  build: BuildDocument,
-  shop: ShopDocument,
-  makeId: () => string,
-): PlacedClamp[] {
+export function clampsFromRack(build: PanelBuild, shop: ShopDocument, makeId: () => string): PlacedClamp[] {
   const padding = build.edge.kind === 'bare' ? 0 : build.edge.thicknessMm;
   const widthMm = build.boards.reduce((sum, board) => sum + board.widthMm, 0);
   const needed = openingNeededMm(widthMm, padding);
@@ -166,7 +147,7 @@ export function lotForceN(lot: RackLot): number {
   return lot.forceN ?? findClampKind(lot.kind).forceN ?? 0;
 }
 
-function recommendedCount(build: BuildDocument, lot: RackLot): number {
+function recommendedCount(build: PanelBuild, lot: RackLot): number {
   return clampNeed({
     woods: build.boards.map((board) => resolveSpecies(board.species).properties),
     adhesive: findAdhesive(build.glue.adhesive),
@@ -176,6 +157,6 @@ function recommendedCount(build: BuildDocument, lot: RackLot): number {
   }).clampsRecommended;
 }
 
-function lengthOf(build: BuildDocument): number {
+function lengthOf(build: PanelBuild): number {
   return Math.max(...build.boards.map((board) => board.lengthMm));
 }

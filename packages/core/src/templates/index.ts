@@ -1,3 +1,4 @@
+export { assemblyBuild, type AssemblyStart } from './assembly';
 export {
   clampsFromRack,
   EDGE_PANEL_DEFAULTS,

@@ -1,4 +1,4 @@
-import type { BuildDocument, ShopDocument } from '../formats';
+import type { PanelBuild, ShopDocument } from '../formats';
 import { EDGE_PANEL_DEFAULTS, edgePanelBuild, STARTER_SHOP } from '../templates';
 import { deepFreeze } from './deep-freeze';
 
@@ -44,7 +44,7 @@ export const TEST_SHOP: ShopDocument = deepFreeze({
 });
 
 /** The five-board maple panel of the first issue: 600 × 1000 × 20 mm, deep-frozen. */
-export function maplePanel(change: Partial<BuildDocument> = {}): BuildDocument {
+export function maplePanel(change: Partial<PanelBuild> = {}): PanelBuild {
   let next = 0;
   const build = edgePanelBuild(EDGE_PANEL_DEFAULTS, TEST_SHOP, () => `m${(next += 1)}`);
   return deepFreeze({ ...build, ...change });

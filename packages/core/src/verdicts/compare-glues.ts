@@ -1,5 +1,5 @@
 import { type Adhesive, type AdhesiveWindow, listAdhesives, standsService } from '../adhesives';
-import type { BuildDocument, ShopDocument } from '../formats';
+import type { PanelBuild, ShopDocument } from '../formats';
 import { type Finding, finding } from '../finding';
 import { type Plan, planBuild } from './plan';
 import { stateRank, type Verdict } from './verdict';
@@ -23,7 +23,7 @@ export interface GlueOption {
  * Every family of the catalogue planned on the same build: usable ones first, then by verdict, then by minutes
  * spare. Deterministic; costs one `planBuild` per family.
  */
-export function compareGlues(build: BuildDocument, shop: ShopDocument): GlueOption[] {
+export function compareGlues(build: PanelBuild, shop: ShopDocument): GlueOption[] {
   return listAdhesives()
     .map((adhesive) =>
       optionOf(planBuild({ ...build, glue: { ...build.glue, adhesive: adhesive.id } }, shop)),

@@ -1,3 +1,4 @@
+export { type AssemblyPlan, planAssembly, type PlannedJoint, type PlannedPull } from './assembly';
 export type { ClosingAdvice } from './closing';
 export { compareGlues, type GlueOption } from './compare-glues';
 export { COMFORTABLE_MARGIN, type WindowUse } from './in-time';

@@ -1,7 +1,7 @@
 import type { Adhesive, AdhesiveWindow } from '../adhesives';
 import type { ClampSet, Panel, PanelLine } from '../assembly';
 import type { PressureWord, TargetPressure } from '../clamps';
-import type { BuildDocument, Climate, ShopDocument } from '../formats';
+import type { PanelBuild, Climate, ShopDocument } from '../formats';
 import type { LinePressure, StrutAnswer } from '../mechanics';
 import type { Timeline } from '../sequence';
 import type { Spread } from '../spread';
@@ -27,7 +27,7 @@ export interface PlannedLine {
 
 /** What all verdicts are worked out from; computed once for each edit. */
 export interface PlanParts {
-  readonly build: BuildDocument;
+  readonly build: PanelBuild;
   readonly shop: ShopDocument;
   readonly climate: Climate;
   readonly panel: Panel;

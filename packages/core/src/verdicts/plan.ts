@@ -1,7 +1,7 @@
 import { adhesiveWindow, findAdhesive } from '../adhesives';
 import { clampsOnPanel, type Panel, type PanelLine, panelOf } from '../assembly';
 import { pressureWord, targetPressure } from '../clamps';
-import type { BuildDocument, Climate, ShopDocument } from '../formats';
+import type { PanelBuild, Climate, ShopDocument } from '../formats';
 import { LIMITS } from '../limits';
 import { equilibriumMoisturePct } from '../materials';
 import {
@@ -42,7 +42,7 @@ const TWO_BOARD_DEPTH = 2 / 3;
  * and for every candidate fix.
  * @throws InputError for ids that the catalogues do not hold.
  */
-export function planBuild(build: BuildDocument, shop: ShopDocument): Plan {
+export function planBuild(build: PanelBuild, shop: ShopDocument): Plan {
   const climate = build.climate ?? shop.climate;
   const panel = panelOf(build);
   const adhesive = findAdhesive(build.glue.adhesive, 'glue.adhesive');
@@ -98,7 +98,7 @@ function moistureOf(mcPct: number | null, climate: Climate): number {
 }
 
 interface LineContext {
-  readonly build: BuildDocument;
+  readonly build: PanelBuild;
   readonly climate: Climate;
   readonly panel: Panel;
   readonly clampSet: PlanParts['clampSet'];
@@ -170,11 +170,7 @@ function planLine(line: PanelLine, context: LineContext): PlannedLine {
 }
 
 /** Depth between the nearer pad and a line, in its middle and at its ends. */
-function depthsOf(
-  line: PanelLine,
-  build: BuildDocument,
-  panel: Panel,
-): { depthMm: number; endDepthMm: number } {
+function depthsOf(line: PanelLine, build: PanelBuild, panel: Panel): { depthMm: number; endDepthMm: number } {
   const batten = build.edge.kind === 'battens' ? build.edge.thicknessMm : 0;
   if (panel.boards.length === 2) {
     const depthMm = line.depthMm * TWO_BOARD_DEPTH + batten;
@@ -188,7 +184,7 @@ function strutBoard({ board, wood }: Panel['boards'][number]): StrutBoard {
   return { widthMm: board.widthMm, wood, cut: board.cut };
 }
 
-function strutOf(build: BuildDocument, panel: Panel, clampSet: PlanParts['clampSet']): PlanParts['strut'] {
+function strutOf(build: PanelBuild, panel: Panel, clampSet: PlanParts['clampSet']): PlanParts['strut'] {
   const moment = sumOf(clampSet.clamps, ({ placed, forceN }) =>
     placed.side === 'above' ? forceN * build.pullOffsetMm : -forceN * build.pullOffsetMm,
   );
@@ -203,7 +199,7 @@ function strutOf(build: BuildDocument, panel: Panel, clampSet: PlanParts['clampS
 /** Cauls must not be further apart than this to count as holding the panel [judgement]. */
 const CAUL_REACH_MM = 600;
 
-function heldBy(build: BuildDocument, panel: Panel, clampSet: PlanParts['clampSet']): PlanParts['heldBy'] {
+function heldBy(build: PanelBuild, panel: Panel, clampSet: PlanParts['clampSet']): PlanParts['heldBy'] {
   const sides = new Set(clampSet.clamps.map(({ placed }) => placed.side));
   const bars = build.holding.barsTouch && sides.size === 2;
   const cauls = build.holding.caulPairs > 0 && panel.lengthMm / build.holding.caulPairs <= CAUL_REACH_MM;

@@ -1,16 +1,16 @@
-import type { BuildDocument, ShopDocument } from '../formats';
+import type { PanelBuild, ShopDocument } from '../formats';
 import { maplePanel, TEST_SHOP } from '../test-support/builds';
 import { type Aspect, ASPECTS, compareGlues, type Plan, planBuild, stateRank } from '.';
 
-const plan = (change: Partial<BuildDocument> = {}, shop: ShopDocument = TEST_SHOP) =>
+const plan = (change: Partial<PanelBuild> = {}, shop: ShopDocument = TEST_SHOP) =>
   planBuild(maplePanel(change), shop);
 const figure = (p: Plan, aspect: Aspect) => p.verdicts[aspect].figure ?? Number.NaN;
 const code = (p: Plan, aspect: Aspect) => p.verdicts[aspect].cause.code;
 const state = (p: Plan, aspect: Aspect) => p.verdicts[aspect].state;
 const base = maplePanel();
-const holding = (change: Partial<BuildDocument['holding']>) => ({ holding: { ...base.holding, ...change } });
+const holding = (change: Partial<PanelBuild['holding']>) => ({ holding: { ...base.holding, ...change } });
 const boards = (
-  change: (board: BuildDocument['boards'][number], i: number) => Partial<BuildDocument['boards'][number]>,
+  change: (board: PanelBuild['boards'][number], i: number) => Partial<PanelBuild['boards'][number]>,
 ) => ({
   boards: base.boards.map((board, i) => ({ ...board, ...change(board, i) })),
 });
@@ -192,7 +192,7 @@ describe('Flat', () => {
 
 describe('every verdict', () => {
   it('can be opened to how it was got, and its bar agrees with its state', () => {
-    const builds: Partial<BuildDocument>[] = [
+    const builds: Partial<PanelBuild>[] = [
       {},
       HELPED,
       holding({ barsTouch: false, caulPairs: 0 }),

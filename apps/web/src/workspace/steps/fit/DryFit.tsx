@@ -1,4 +1,4 @@
-import { boardLabel, type BuildDocument, type ClosingAdvice, LIMITS } from '@lean-clasp/core';
+import { boardLabel, type PanelBuild, type ClosingAdvice, LIMITS } from '@lean-clasp/core';
 import Typography from '@mui/material/Typography';
 import { FieldRow } from '../../../parts/FieldRow';
 import { usePlan } from '../../../planner/plan-context';
@@ -7,7 +7,7 @@ import { useFormat } from '../../../quantities/use-format';
 import { readGap } from '../../edits';
 import { useOpenBuild } from '../../open-build';
 
-type Reading = Exclude<keyof BuildDocument['dryFit'], 'gaps'>;
+type Reading = Exclude<keyof PanelBuild['dryFit'], 'gaps'>;
 
 /** Feeler readings along the lines, diagonals, bow and twist, with what they mean in words. */
 export function DryFit() {

@@ -1,4 +1,4 @@
-import { type BuildDocument, LIMITS } from '@lean-clasp/core';
+import { type PanelBuild, LIMITS } from '@lean-clasp/core';
 import { memo } from 'react';
 import { Section } from '../../../frame/Page';
 import { Choice } from '../../../parts/Choice';
@@ -13,7 +13,7 @@ const PACKING = [
   { value: 'battens', name: 'battens' },
 ] as const;
 
-type Holding = BuildDocument['holding'];
+type Holding = PanelBuild['holding'];
 
 /** How hard, through what, and what keeps the panel flat and its ends in line. */
 export const HowHeld = memo(function HowHeld() {

@@ -1,0 +1,210 @@
+import type { AssemblyBuild } from '../formats';
+import { assemblyBuild, type AssemblyStart } from '../templates';
+
+/** A build of the wagon and the id that links to it keep. */
+export interface DemoBuild {
+  readonly id: string;
+  readonly build: AssemblyBuild;
+}
+
+const PROJECT = 'The Lantern Wagon';
+
+type Start = Pick<AssemblyStart, 'template' | 'name' | 'answers'> & Partial<Pick<AssemblyStart, 'service'>>;
+
+function made(id: string, start: Start, change: Partial<AssemblyBuild> = {}): DemoBuild {
+  return { id, build: { ...assemblyBuild({ project: PROJECT, service: 'dry', ...start }), ...change } };
+}
+
+/** Sides of a triangle with these corners whose longest side is given, mm; side i runs from corner i to i + 1. */
+function triangle(anglesDeg: readonly [number, number, number], longestMm: number): number[] {
+  const sine = (deg: number) => Math.sin((deg * Math.PI) / 180);
+  const most = Math.max(...anglesDeg.map(sine));
+  return anglesDeg.map((_, i) => (longestMm * sine(anglesDeg[(i + 2) % 3] ?? 60)) / most);
+}
+
+/** Everything of the wagon beside its stage floor, each from its kind. */
+export function wagonBuilds(): readonly DemoBuild[] {
+  return [
+    made('stage-ends', {
+      template: 'breadboard',
+      name: 'Stage floor, breadboard ends',
+      answers: {
+        species: 'hard-maple',
+        panelWidthMm: 600,
+        panelLengthMm: 990,
+        thicknessMm: 20,
+        endWidthMm: 80,
+      },
+    }),
+    made('drumhead', {
+      template: 'round-panel',
+      name: 'Drumhead top',
+      answers: { species: 'cherry', boards: 6, lengthMm: 880, widthMm: 610, thicknessMm: 22 },
+    }),
+    made('lamp-posts', {
+      template: 'mitred-post',
+      name: 'Lamp posts',
+      answers: { species: 'cherry', staves: 5, acrossFlatsMm: 96, thicknessMm: 16, lengthMm: 840, posts: 4 },
+      service: 'exterior',
+    }),
+    made('proscenium', {
+      template: 'bent-lamination',
+      name: 'Proscenium arch',
+      answers: {
+        species: 'white-ash',
+        radiusMm: 620,
+        arcDeg: 160,
+        thicknessMm: 28,
+        widthMm: 64,
+        plyMm: 4,
+        spare: 2,
+      },
+    }),
+    made('lantern', {
+      template: 'mitred-post',
+      name: 'Great lantern',
+      answers: {
+        species: 'western-redcedar',
+        staves: 6,
+        acrossFlatsMm: 310,
+        thicknessMm: 14,
+        lengthMm: 420,
+        posts: 1,
+      },
+      service: 'exterior',
+    }),
+    made(
+      'costume-trunk',
+      {
+        template: 'case',
+        name: 'Costume trunk',
+        answers: {
+          species: 'yellow-poplar',
+          widthMm: 860,
+          heightMm: 500,
+          depthMm: 440,
+          thicknessMm: 18,
+          shelves: 2,
+          backStrips: 2,
+        },
+      },
+      { crew: 2, dryFit: { acMm: 995.6, bdMm: 994, bowMm: null, twistMm: 0.8 } },
+    ),
+    made(
+      'scenery-flats',
+      {
+        template: 'tenon-frame',
+        name: 'Scenery flats',
+        answers: {
+          species: 'eastern-white-pine',
+          widthMm: 880,
+          heightMm: 1620,
+          memberMm: 68,
+          thicknessMm: 27,
+          midRails: 1,
+          tenonMm: 45,
+        },
+      },
+      { dryFit: { acMm: 1844.4, bdMm: 1842.8, bowMm: null, twistMm: 0.5 } },
+    ),
+    made('balustrade', {
+      template: 'slatted-frame',
+      name: 'Balustrade',
+      answers: {
+        species: 'white-oak',
+        rails: 3,
+        slats: 13,
+        betweenLegsMm: 980,
+        heightMm: 640,
+        railMm: 42,
+        slatWidthMm: 36,
+        slatThicknessMm: 12,
+      },
+      service: 'exterior',
+    }),
+    made('dressing-mirror', {
+      template: 'mitred-frame',
+      name: 'Dressing mirror frame',
+      answers: {
+        species: 'black-walnut',
+        sidesMm: [420, 640, 420, 640],
+        anglesDeg: [90, 90, 90, 90],
+        widthMm: 52,
+        thicknessMm: 22,
+      },
+    }),
+    made('gable-sign', {
+      template: 'mitred-frame',
+      name: 'Gable sign',
+      answers: {
+        species: 'mahogany',
+        sidesMm: triangle([100, 45, 35], 900),
+        anglesDeg: [100, 45, 35],
+        widthMm: 54,
+        thicknessMm: 24,
+      },
+      service: 'exterior',
+    }),
+    made(
+      'backdrop',
+      {
+        template: 'veneered-sheet',
+        name: 'Backdrop panel',
+        answers: {
+          veneerSpecies: 'cherry',
+          coreSpecies: 'mdf',
+          lengthMm: 1240,
+          widthMm: 760,
+          coreMm: 12,
+          veneerMm: 0.7,
+        },
+      },
+      { crew: 2 },
+    ),
+    made('prop-shelf', {
+      template: 'edge-banding',
+      name: 'Prop shelf',
+      answers: {
+        coreSpecies: 'birch-plywood',
+        bandSpecies: 'white-ash',
+        lengthMm: 860,
+        widthMm: 260,
+        thicknessMm: 18,
+        bandMm: 6,
+        edges: 'all',
+      },
+    }),
+    made('hatch-mouldings', {
+      template: 'trim-set',
+      name: 'Hatch mouldings',
+      answers: {
+        species: 'yellow-poplar',
+        openingWidthMm: 460,
+        openingHeightMm: 620,
+        widthMm: 40,
+        thicknessMm: 16,
+        sets: 6,
+      },
+    }),
+    made(
+      'trestle-feet',
+      {
+        template: 'face-lamination',
+        name: 'Trestle foot blanks',
+        answers: { species: 'white-ash', layers: 3, layerMm: 27, widthMm: 110, lengthMm: 640, blanks: 4 },
+      },
+      { crew: 2 },
+    ),
+    made('bench-seat', {
+      template: 'reglue',
+      name: 'Split bench seat',
+      answers: { species: 'red-oak', pieces: 2, widthMm: 340, lengthMm: 1280, thicknessMm: 30 },
+    }),
+    made('awning-pole', {
+      template: 'scarf',
+      name: 'Awning pole',
+      answers: { species: 'sitka-spruce', pieces: 2, lengthMm: 3800, widthMm: 48, thicknessMm: 48, ratio: 8 },
+      service: 'exterior',
+    }),
+  ];
+}

@@ -1,0 +1,83 @@
+import { type Static, Type } from '@sinclair/typebox';
+import { SERVICES } from '../adhesives';
+import { CONDITIONS, JOINT_KINDS, REINFORCEMENTS } from '../assembly/assembly';
+import { LIMITS } from '../limits';
+import { ClimateSchema } from './panel-build';
+import { bounded, Id, oneOf, orNull, ShortText, strictObject, wholeBounded } from './schema';
+
+/** Most parts and joints of a free assembly. */
+export const MOST_FREE_PARTS = 40;
+
+const point = (min: number) =>
+  Type.Array(Type.Number({ minimum: min, maximum: 6000 }), { minItems: 3, maxItems: 3 });
+
+const FreePartSchema = strictObject({
+  id: Id,
+  name: Type.String({ minLength: 1, maxLength: 60 }),
+  species: ShortText,
+  atMm: point(-6000),
+  sizeMm: point(0.5),
+  grain: oneOf(['x', 'y', 'z']),
+});
+
+const FreeJointSchema = strictObject({ id: Id, kind: oneOf(JOINT_KINDS), a: Id, b: Id });
+
+/** What a person has changed about a part that its kind laid out. */
+const PartNoteSchema = strictObject({
+  id: Id,
+  species: orNull(ShortText),
+  mcPct: orNull(bounded(LIMITS.moisturePct)),
+  condition: oneOf(CONDITIONS),
+});
+
+/** What a person has read or chosen at a joint. */
+const JointNoteSchema = strictObject({
+  id: Type.String({ minLength: 1, maxLength: 130, pattern: '^[A-Za-z0-9_-]+$' }),
+  gapMm: orNull(bounded(LIMITS.gapMm)),
+  reinforcement: oneOf(REINFORCEMENTS),
+});
+
+/** Everything that a person decides about a glue-up of any other kind than the edge-glued panel. Version 1. */
+export const AssemblyBuildSchema = strictObject({
+  format: Type.Literal('lean-clasp/build'),
+  version: Type.Literal(1),
+  name: Type.String({ minLength: 1, maxLength: 120 }),
+  project: ShortText,
+  /** Id of a kind, or "free". */
+  template: Type.String({ minLength: 1, maxLength: 40 }),
+  /** What the kind asked; checked by the kind itself. */
+  answers: Type.Record(
+    Type.String({ minLength: 1, maxLength: 40 }),
+    Type.Union([Type.Number(), ShortText, Type.Array(Type.Number(), { maxItems: 12 })]),
+  ),
+  free: strictObject({
+    parts: Type.Array(FreePartSchema, { maxItems: MOST_FREE_PARTS }),
+    joints: Type.Array(FreeJointSchema, { maxItems: 2 * MOST_FREE_PARTS }),
+  }),
+  partNotes: Type.Array(PartNoteSchema, { maxItems: 400 }),
+  jointNotes: Type.Array(JointNoteSchema, { maxItems: 600 }),
+  service: oneOf(SERVICES),
+  goals: strictObject({ flatMm: bounded(LIMITS.allowanceMm), squareMm: bounded(LIMITS.allowanceMm) }),
+  climate: orNull(ClimateSchema),
+  crew: wholeBounded(LIMITS.crew),
+  glue: strictObject({
+    adhesive: ShortText,
+    method: ShortText,
+    faces: Type.Union([Type.Literal(1), Type.Literal(2)]),
+  }),
+  dryFit: strictObject({
+    acMm: orNull(bounded(LIMITS.diagonalMm)),
+    bdMm: orNull(bounded(LIMITS.diagonalMm)),
+    bowMm: orNull(bounded(LIMITS.deviationMm)),
+    twistMm: orNull(bounded(LIMITS.deviationMm)),
+  }),
+  /** Preparation that is done. */
+  prepared: Type.Array(ShortText, { maxItems: 60 }),
+  mcInUse: strictObject({ lowPct: bounded(LIMITS.moisturePct), highPct: bounded(LIMITS.moisturePct) }),
+});
+
+export type AssemblyBuild = Static<typeof AssemblyBuildSchema>;
+export type FreePart = Static<typeof FreePartSchema>;
+export type FreeJoint = Static<typeof FreeJointSchema>;
+export type PartNote = Static<typeof PartNoteSchema>;
+export type JointNote = Static<typeof JointNoteSchema>;

@@ -1,0 +1,42 @@
+import type { Assembly } from '../assembly';
+import type { AssemblyBuild } from '../formats';
+import { freeLayout } from './free';
+import type { Layout } from './kind';
+import { findKind } from './list';
+
+/** Template id of a person's own parts and joints. */
+export const FREE = 'free';
+
+/**
+ * The assembly that a build describes: its kind's layout, or the person's own parts, with what was noted at
+ * the bench.
+ * @param nowPct moisture content of wood in balance with the shop.
+ * @throws InputError for answers that cannot be made, with the nearest that can.
+ */
+export function layAssembly(build: AssemblyBuild, nowPct: number): Assembly {
+  const layout = layOut(build, nowPct);
+  const parts = new Map(build.partNotes.map((note) => [note.id, note]));
+  const joints = new Map(build.jointNotes.map((note) => [note.id, note]));
+  return {
+    ...layout,
+    parts: layout.parts.map((draft) => {
+      const note = parts.get(draft.id);
+      return {
+        ...draft,
+        species: note?.species ?? draft.species,
+        mcPct: note?.mcPct ?? null,
+        condition: note?.condition ?? 'fresh',
+      };
+    }),
+    joints: layout.joints.map((joint) => {
+      const note = joints.get(joint.id);
+      return note === undefined ? joint : { ...joint, gapMm: note.gapMm, reinforcement: note.reinforcement };
+    }),
+  };
+}
+
+function layOut(build: AssemblyBuild, nowPct: number): Layout {
+  return build.template === FREE
+    ? freeLayout(build.free.parts, build.free.joints)
+    : findKind(build.template).layOut(build.answers, { nowPct, ...build.mcInUse });
+}

@@ -1,0 +1,63 @@
+import type { Adhesive, AdhesiveWindow } from '../../adhesives';
+import type { AssemblyFacts, JointFacts, Pull } from '../../assembly';
+import type { PressureWord, TargetPressure } from '../../clamps';
+import type { Finding } from '../../finding';
+import type { AssemblyBuild, Climate, RackLot, ShopDocument } from '../../formats';
+import type { Spread } from '../../spread';
+import type { ClosingAdvice } from '../closing';
+
+/** Everything worked out for one joint. */
+export interface PlannedJoint {
+  readonly facts: JointFacts;
+  /** Of the wetter part, %. */
+  readonly mcPct: number;
+  /** Of the other one, %. */
+  readonly mcOtherPct: number;
+  readonly spread: Spread;
+  readonly window: AdhesiveWindow;
+  /** Bringing the parts together, min. */
+  readonly closeMin: number;
+  /** Whether what was read may be closed by clamps. */
+  readonly closing: ClosingAdvice;
+  readonly closingForceN: number;
+}
+
+/** What a pull needs and what the rack can give it. */
+export interface PlannedPull {
+  readonly pull: Pull;
+  /** Joint that asks most of it. */
+  readonly joint: string;
+  readonly areaMm2: number;
+  readonly wanted: TargetPressure;
+  readonly crushMPa: number;
+  readonly neededN: number;
+  /** Lots it would use, strongest first, and how many of each. */
+  readonly taken: readonly { readonly lot: RackLot; readonly count: number; readonly forceN: number }[];
+  readonly reachN: number;
+  readonly reachMPa: number;
+  readonly word: PressureWord;
+}
+
+/** Minutes at which one joint was spread, closed and under full pressure. */
+export interface JointTimes {
+  readonly spreadStartMin: number;
+  readonly closedAtMin: number;
+  readonly pressedAtMin: number;
+}
+
+/** Everything worked out for an assembly before it is judged. */
+export interface AssemblyPlanParts {
+  readonly build: AssemblyBuild;
+  readonly shop: ShopDocument;
+  readonly climate: Climate;
+  readonly facts: AssemblyFacts;
+  readonly adhesive: Adhesive;
+  /** As metered, else in balance with the shop, in the order of the parts, %. */
+  readonly partMcPct: readonly number[];
+  readonly joints: readonly PlannedJoint[];
+  readonly pulls: readonly PlannedPull[];
+  /** All in one go, in the order of the joints. */
+  readonly times: readonly JointTimes[];
+  readonly handsOnMin: number;
+  readonly findings: readonly Finding[];
+}

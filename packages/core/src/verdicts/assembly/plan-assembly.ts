@@ -1,0 +1,180 @@
+import { adhesiveWindow, findAdhesive } from '../../adhesives';
+import { type AssemblyFacts, deriveAssembly, type JointFacts, type PartFacts } from '../../assembly';
+import { type Finding, finding } from '../../finding';
+import type { AssemblyBuild, ShopDocument } from '../../formats';
+import { layAssembly } from '../../kinds';
+import { LIMITS } from '../../limits';
+import { equilibriumMoisturePct } from '../../materials';
+import { closingForceN } from '../../mechanics';
+import { reach, solidPoints } from '../../solids';
+import { findSpreadMethod, spread } from '../../spread';
+import { type ClosingAdvice, closingAdvice } from '../closing';
+import type { Aspect, Verdict } from '../verdict';
+import type { AssemblyPlanParts, PlannedJoint, PlannedPull } from './assembly-parts';
+import { closeMinutes, oneGo } from './clock';
+import { judgeAssembly } from './judge';
+import { planPull } from './pulls';
+
+/** An assembly thought through: its solids, its clock, its pulls and the four verdicts. */
+export interface AssemblyPlan extends AssemblyPlanParts {
+  readonly verdicts: Readonly<Record<Aspect, Verdict>>;
+  readonly totals: {
+    readonly massG: number;
+    readonly volumeMl: number;
+    readonly spreadMin: number;
+    readonly onShelfMl: number;
+  };
+}
+
+/** Joints whose gap clamps can bend shut; in all others a gap is glue or a new cut. */
+const BENDABLE: readonly string[] = ['edge', 'face', 'ply', 'band'];
+
+/**
+ * Computes everything there is to say about an assembly in a shop, glued in one go.
+ * @throws InputError for answers that cannot be made and for ids that the catalogues do not hold.
+ */
+export function planAssembly(build: AssemblyBuild, shop: ShopDocument): AssemblyPlan {
+  const climate = build.climate ?? shop.climate;
+  const airMcPct = Math.min(LIMITS.moisturePct.max, equilibriumMoisturePct(climate.tempC, climate.rhPct));
+  const facts = deriveAssembly(layAssembly(build, airMcPct));
+  const adhesive = findAdhesive(build.glue.adhesive, 'glue.adhesive');
+  const partMcPct = facts.parts.map(({ part }) => part.mcPct ?? airMcPct);
+  const pulls = facts.assembly.pulls.map((pull) => planPull(pull, facts, adhesive, shop));
+  const joints = facts.joints.map((joint, i) =>
+    planJoint(joint, i === 0, { build, climate, facts, adhesive, partMcPct, pulls }),
+  );
+  const parts: AssemblyPlanParts = {
+    build,
+    shop,
+    climate,
+    facts,
+    adhesive,
+    partMcPct,
+    joints,
+    pulls,
+    ...oneGo(joints, pulls, build.crew, shop.paceFactor),
+    findings: [...facts.assembly.findings, ...conditionFindings(facts)],
+  };
+  const { sets } = facts.assembly;
+  const sum = (value: (joint: PlannedJoint) => number) =>
+    joints.reduce((total, joint) => total + value(joint), 0);
+  return {
+    ...parts,
+    verdicts: joints.length === 0 ? emptyVerdicts(parts) : judgeAssembly(parts),
+    totals: {
+      massG: sets * sum((joint) => joint.spread.massG),
+      volumeMl: sets * sum((joint) => joint.spread.volumeMl),
+      spreadMin: sum((joint) => joint.spread.minutes),
+      onShelfMl: shop.bottles
+        .filter((bottle) => bottle.adhesive === adhesive.id)
+        .reduce((total, bottle) => total + bottle.remainingMl, 0),
+    },
+  };
+}
+
+interface JointContext extends Pick<
+  AssemblyPlanParts,
+  'build' | 'climate' | 'facts' | 'adhesive' | 'partMcPct'
+> {
+  readonly pulls: readonly PlannedPull[];
+}
+
+function planJoint(facts: JointFacts, first: boolean, context: JointContext): PlannedJoint {
+  const { build, climate, adhesive, partMcPct } = context;
+  const at = (id: string) => context.facts.parts.findIndex(({ part }) => part.id === id);
+  const indices = [at(facts.joint.a), at(facts.joint.b)];
+  const both = indices.map((i) => context.facts.parts[i]).filter((part) => part !== undefined);
+  const moistures = indices.map((i) => partMcPct[i] ?? 0);
+  const method = findSpreadMethod(build.glue.method);
+  const spreading = spread({
+    areaMm2: facts.gluedMm2,
+    lengthMm: Math.max(1, facts.lengthMm),
+    faces: build.glue.faces,
+    adhesive,
+    method,
+  });
+  const closingN = closingForce(facts, both, adhesive.gapMm);
+  const available = context.pulls.find(({ pull }) => pull.joints.includes(facts.joint.id))?.reachN ?? 0;
+  return {
+    facts,
+    mcPct: Math.max(...moistures),
+    mcOtherPct: Math.min(...moistures),
+    // Bottle and spreader are taken up once, for the first joint.
+    spread: { ...spreading, minutes: spreading.minutes - (first ? 0 : method.setUpMin) },
+    window: adhesiveWindow(adhesive, {
+      tempC: climate.tempC,
+      rhPct: climate.rhPct,
+      faces: build.glue.faces,
+      traits: {
+        openPored: both.some(({ traits }) => traits.openPored),
+        resinous: both.some(({ traits }) => traits.resinous),
+        oily: both.some(({ traits }) => traits.oily),
+      },
+      mcPct: Math.max(...moistures),
+    }),
+    closeMin: closeMinutes(facts),
+    closing: adviceFor(facts, closingN, available, adhesive.gapMm),
+    closingForceN: closingN,
+  };
+}
+
+/** Pull that bends a gap shut, from both parts as beams; zero where nothing is open or clamps cannot help. */
+function closingForce(
+  { joint, contacts, lengthMm, contactMm2 }: JointFacts,
+  both: readonly PartFacts[],
+  glueMm: number,
+): number {
+  const [one, other] = both;
+  const normal = contacts[0]?.normal;
+  if (joint.gapMm === null || joint.gapMm === 0 || !BENDABLE.includes(joint.kind)) return 0;
+  if (one === undefined || other === undefined || normal === undefined) return 0;
+  const beam = ({ part, wood }: PartFacts) => {
+    const [low, high] = reach(solidPoints(part.solid), normal);
+    return { widthMm: high - low, wood, cut: 'flat' as const };
+  };
+  return closingForceN({
+    lengthMm,
+    thicknessMm: contactMm2 / lengthMm,
+    boards: [beam(one), beam(other)],
+    gapMm: joint.gapMm,
+    remainingMm: Math.min(glueMm, 0.1),
+    pulls: [],
+  });
+}
+
+function adviceFor(
+  { joint }: JointFacts,
+  closingN: number,
+  availableN: number,
+  glueMm: number,
+): ClosingAdvice {
+  if (joint.gapMm === null || Math.abs(joint.gapMm) <= glueMm) return 'none';
+  return BENDABLE.includes(joint.kind) ? closingAdvice(closingN, availableN) : 'back-to-plane';
+}
+
+function conditionFindings({ parts }: AssemblyFacts): Finding[] {
+  return parts
+    .filter(({ part }) => part.condition !== 'fresh')
+    .map(({ part }) => finding(`faces-${part.condition}`, 'warns', { part: part.label }));
+}
+
+/** Parts without joints: nothing to judge yet. */
+function emptyVerdicts({ build }: AssemblyPlanParts): Readonly<Record<Aspect, Verdict>> {
+  const empty = (aspect: Aspect, kind: Verdict['kind']): Verdict => ({
+    aspect,
+    state: 'close',
+    kind,
+    figure: null,
+    against: build.goals.flatMm,
+    sense: 'at-most',
+    barShare: 0.5,
+    cause: finding('no-joints', 'warns'),
+    workings: [],
+  });
+  return {
+    inTime: empty('inTime', 'minutes'),
+    tight: empty('tight', 'pressure'),
+    square: empty('square', 'fine-length'),
+    flat: empty('flat', 'fine-length'),
+  };
+}
