@@ -4,8 +4,7 @@ import { type PanelBuild, compareGlues, findFixes, planBuild, type ShopDocument 
 
 const answers = {
   plan: (build: PanelBuild, shop: ShopDocument) => Promise.resolve(planBuild(build, shop)),
-  fixes: (build: PanelBuild, shop: ShopDocument) =>
-    Promise.resolve(findFixes(planBuild(build, shop), shop)),
+  fixes: (build: PanelBuild, shop: ShopDocument) => Promise.resolve(findFixes(planBuild(build, shop), shop)),
   compareGlues: (build: PanelBuild, shop: ShopDocument) => Promise.resolve(compareGlues(build, shop)),
 };
 

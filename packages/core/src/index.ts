@@ -11,6 +11,7 @@ export {
 } from './adhesives';
 export {
   type AssemblyFacts,
+  deriveAssembly,
   boardLabel,
   type ClampOnPanel,
   type Condition,
@@ -43,6 +44,11 @@ export { type AnyCalculation, CALCULATIONS, findCalculation } from './calculatio
 export { type Bounds, boundsInWords, InputError } from './checks';
 export { type ClampKind, findClampKind, listClampKinds } from './clamps';
 export {
+  type AssemblyMarks,
+  assemblyMarks,
+  type AssemblyView,
+  type FacetedPart,
+  facetedParts,
   type BoardMark,
   type ClampMark,
   type LineMark,
@@ -52,7 +58,7 @@ export {
   type PressureStep,
 } from './drawing';
 export type { Finding, FindingValue } from './finding';
-export { findFixes, type Fix, type Fixes } from './fixes';
+export { findAssemblyFixes, findFixes, type Fix, type Fixes } from './fixes';
 export {
   type AssemblyBuild,
   type Board,

@@ -1,11 +1,11 @@
-import type { PanelBuild, EdgePanelAnswers, RunDocument } from '@lean-clasp/core';
+import type { AssemblyStart, BuildDocument, EdgePanelAnswers, RunDocument } from '@lean-clasp/core';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 
 /** A build in the list. */
 export interface StoredBuild {
   readonly id: string;
   readonly revision: number;
-  readonly body: PanelBuild;
+  readonly body: BuildDocument;
   readonly updatedAtMs: number;
 }
 
@@ -21,14 +21,17 @@ export interface CalculationListing {
 }
 
 /** Server data that is not edited through documents. */
+/** What a new build starts from: a panel's eight answers, or the answers of another kind. */
+type NewBuild = { readonly template: 'edge-panel'; readonly answers: EdgePanelAnswers } | AssemblyStart;
+
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: new URL('/api', location.origin).href }),
   tagTypes: ['Builds', 'Runs'],
   endpoints: (builder) => ({
     builds: builder.query<StoredBuild[], void>({ query: () => '/builds', providesTags: ['Builds'] }),
-    createBuild: builder.mutation<StoredBuild, EdgePanelAnswers>({
-      query: (answers) => ({ url: '/builds', method: 'POST', body: { template: 'edge-panel', answers } }),
+    createBuild: builder.mutation<StoredBuild, NewBuild>({
+      query: (body) => ({ url: '/builds', method: 'POST', body }),
       invalidatesTags: ['Builds'],
     }),
     removeBuild: builder.mutation<void, string>({

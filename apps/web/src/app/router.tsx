@@ -38,7 +38,15 @@ export const makeRouter = (store: AppStore) =>
         { path: 'builds', lazy: screen(() => import('../builds/BuildsPage').then((m) => m.BuildsPage)) },
         {
           path: 'builds/new',
+          lazy: screen(() => import('../builds/KindChooserPage').then((m) => m.KindChooserPage)),
+        },
+        {
+          path: 'builds/new/edge-panel',
           lazy: screen(() => import('../builds/NewBuildPage').then((m) => m.NewBuildPage)),
+        },
+        {
+          path: 'builds/new/:template',
+          lazy: screen(() => import('../builds/NewAssemblyPage').then((m) => m.NewAssemblyPage)),
         },
         { path: 'builds/:buildId', element: <Navigate to="fit" replace /> },
         {

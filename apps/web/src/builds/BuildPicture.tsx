@@ -1,10 +1,15 @@
-import type { PanelBuild } from '@lean-clasp/core';
+import { type BuildDocument, isPanel, type PanelBuild } from '@lean-clasp/core';
 import { useTheme } from '@mui/material/styles';
+import { AssemblyPicture } from './AssemblyPicture';
 
 const BOX = { width: 270, height: 150 };
 
-/** A panel to scale, small. */
-export function BuildPicture({ build }: { readonly build: PanelBuild }) {
+/** A build, small. */
+export function BuildPicture({ build }: { readonly build: BuildDocument }) {
+  return isPanel(build) ? <PanelToScale build={build} /> : <AssemblyPicture build={build} />;
+}
+
+function PanelToScale({ build }: { readonly build: PanelBuild }) {
   const { tokens } = useTheme().palette;
   const widthMm = build.boards.reduce((sum, board) => sum + board.widthMm, 0);
   const lengthMm = Math.max(...build.boards.map((board) => board.lengthMm));

@@ -13,7 +13,7 @@ import { Link as RouterLink } from 'react-router';
 import { type StoredBuild, useBuildsQuery, useRemoveBuildMutation } from '../api/api';
 import { Loading } from '../frame/Loading';
 import { Page } from '../frame/Page';
-import { useFormat } from '../quantities/use-format';
+import { kindWords } from '../words/kinds';
 import { BuildPicture } from './BuildPicture';
 
 /** Every build as a small drawing. */
@@ -38,8 +38,8 @@ export function BuildsPage() {
       )}
       {builds?.length === 0 && (
         <Typography>
-          No build yet. Start one: an edge-glued panel takes eight answers, and shows at once whether it
-          closes in time, tight, square and flat.
+          No build yet. Start one: every kind takes at most eight answers, and shows at once whether it closes
+          in time, tight, square and flat.
         </Typography>
       )}
       <Box
@@ -63,10 +63,7 @@ export function BuildsPage() {
 }
 
 function BuildItem({ build, onRemove }: { readonly build: StoredBuild; readonly onRemove: () => void }) {
-  const f = useFormat();
-  const { name, project, boards } = build.body;
-  const widthMm = boards.reduce((sum, board) => sum + board.widthMm, 0);
-  const lengthMm = Math.max(...boards.map((board) => board.lengthMm));
+  const { name, project } = build.body;
   return (
     <Box component="li" sx={{ borderTop: 2, borderColor: 'text.primary', pt: 1 }}>
       <Link component={RouterLink} to={`/builds/${build.id}/fit`} underline="hover" sx={{ display: 'block' }}>
@@ -78,7 +75,7 @@ function BuildItem({ build, onRemove }: { readonly build: StoredBuild; readonly 
       <Box sx={{ display: 'flex', alignItems: 'center' }}>
         <Box sx={{ flex: 1, color: 'text.secondary', fontSize: '0.9375rem' }}>
           {project === '' ? '' : `${project} · `}
-          {boards.length} boards, {f.length(widthMm)} × {f.length(lengthMm)}
+          {kindWords(build.body)}
         </Box>
         <IconButton aria-label={`Remove ${name}`} onClick={onRemove}>
           <DeleteIcon />

@@ -28,6 +28,7 @@ import { useFormat } from '../quantities/use-format';
 import { SHOP_ID } from '../shop/shop-id';
 import { againstWords, ASPECT_NAMES, figureWords } from '../verdicts/figures';
 import { StateMark } from '../verdicts/state-mark';
+import { createFailure } from './create-failure';
 import { SERVICE_OPTIONS, SPECIES_OPTIONS } from '../words/catalogue';
 import { causeWords } from '../words/causes';
 
@@ -40,7 +41,7 @@ export function NewBuildPage() {
   const navigate = useNavigate();
   const nameMissing = answers.name.trim() === '';
   const submit = async () => {
-    const made = await create(answers).unwrap();
+    const made = await create({ template: 'edge-panel', answers }).unwrap();
     void navigate(`/builds/${made.id}/fit`);
   };
   return (
@@ -126,7 +127,7 @@ export function NewBuildPage() {
           </FieldRow>
           {error !== undefined && (
             <Alert severity="error" variant="outlined" sx={{ mb: 2 }}>
-              {sentenceOf(error)}
+              {createFailure(error)}
             </Alert>
           )}
           <Button type="submit" variant="contained" size="large" disabled={nameMissing || isLoading}>
@@ -137,14 +138,6 @@ export function NewBuildPage() {
       </Box>
     </Page>
   );
-}
-
-function sentenceOf(error: unknown): string {
-  const data = typeof error === 'object' && error !== null && 'data' in error ? error.data : undefined;
-  const said = (data as { error?: { message?: string; allowed?: string } } | undefined)?.error;
-  return said?.message === undefined
-    ? 'The server does not answer. Your answers stay here; try again.'
-    : `${said.message} Allowed: ${said.allowed}.`;
 }
 
 function Preview({ answers, shop }: { readonly answers: EdgePanelAnswers; readonly shop: ShopDocument }) {

@@ -1,11 +1,11 @@
-import type { PanelBuild, ShopDocument } from '@lean-clasp/core';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { applyPatch } from 'rfc6902';
 import { plainState } from '../app/plain-state';
 import { type Edit, EMPTY_STACKS, pushed, type Stacks, stacksOf } from './history';
 
 /** Bodies that documents may have. */
-export type Body = PanelBuild | ShopDocument;
+export type Body = BuildDocument | ShopDocument;
 
 /** How a document stands with the server. */
 export type SyncState =

@@ -1,24 +1,36 @@
-import type { PanelBuild, Fixes, Plan, ShopDocument } from '@lean-clasp/core';
+import type {
+  Aspect,
+  AssemblyBuild,
+  AssemblyPlan,
+  BuildDocument,
+  Fixes,
+  PanelBuild,
+  Plan,
+  ShopDocument,
+  Verdict,
+} from '@lean-clasp/core';
 import { copyWithStructuralSharing } from '@reduxjs/toolkit/query';
 import { createContext, type ReactNode, use, useEffect, useMemo, useState } from 'react';
-import { adviser, askPlan } from './workers';
+import { adviser, type AnyPlan, askPlan } from './workers';
 
 /** The newest plan that the worker has delivered for the build on show. */
-export interface PlanState {
-  readonly plan: Plan | null;
+export interface PlanState<P> {
+  readonly plan: P | null;
   readonly failure: string | null;
 }
+
+type AnyFixes = Fixes<PanelBuild> | Fixes<AssemblyBuild>;
 
 /** The newest fixes that the adviser has delivered. */
 export interface FixesState {
   /** Null until the first are worked out. */
-  readonly fixes: Fixes | null;
+  readonly fixes: AnyFixes | null;
   /** False while they belong to an older state of the build: applying one would take the edits since back. */
   readonly fresh: boolean;
 }
 
 // Two contexts, so that what shows the plan is not drawn again when the fixes come in after it.
-const PlanContext = createContext<PlanState>({ plan: null, failure: null });
+const PlanContext = createContext<PlanState<AnyPlan>>({ plan: null, failure: null });
 const FixesContext = createContext<FixesState>({ fixes: null, fresh: false });
 
 /** Fixes are worked out once typing rests for this long; verdicts never wait. */
@@ -30,12 +42,12 @@ export function PlanProvider({
   shop,
   children,
 }: {
-  readonly build: PanelBuild;
+  readonly build: BuildDocument;
   readonly shop: ShopDocument;
   readonly children: ReactNode;
 }) {
-  const [plan, setPlan] = useState<Plan | null>(null);
-  const [advice, setAdvice] = useState<{ fixes: Fixes; build: PanelBuild; shop: ShopDocument } | null>(
+  const [plan, setPlan] = useState<AnyPlan | null>(null);
+  const [advice, setAdvice] = useState<{ fixes: AnyFixes; build: BuildDocument; shop: ShopDocument } | null>(
     null,
   );
   const [failure, setFailure] = useState<string | null>(null);
@@ -72,9 +84,21 @@ export function PlanProvider({
   );
 }
 
-/** The newest plan of the build on show. */
-export function usePlan(): PlanState {
-  return use(PlanContext);
+/** The newest plan of the panel on show. */
+export function usePlan(): PlanState<Plan> {
+  const { plan, failure } = use(PlanContext);
+  return { plan: plan === null || 'facts' in plan ? null : plan, failure };
+}
+
+/** The newest plan of the assembly on show. */
+export function useAssemblyPlan(): PlanState<AssemblyPlan> {
+  const { plan, failure } = use(PlanContext);
+  return { plan: plan !== null && 'facts' in plan ? plan : null, failure };
+}
+
+/** The four verdicts on whatever is on show. */
+export function useVerdicts(): Readonly<Record<Aspect, Verdict>> | null {
+  return use(PlanContext).plan?.verdicts ?? null;
 }
 
 /** The newest fixes for the build on show. */

@@ -1,10 +1,16 @@
 import {
-  type PanelBuild,
+  type AssemblyBuild,
+  type AssemblyPlan,
+  type BuildDocument,
   compareGlues,
+  findAssemblyFixes,
   findFixes,
   type Fixes,
   type GlueOption,
+  isPanel,
+  type PanelBuild,
   type Plan,
+  planAssembly,
   planBuild,
   type ShopDocument,
 } from '@lean-clasp/core';
@@ -12,8 +18,12 @@ import { expose } from 'comlink';
 
 /** What the planning worker does for the page. */
 const planner = {
-  plan: (build: PanelBuild, shop: ShopDocument): Plan => planBuild(build, shop),
-  fixes: (build: PanelBuild, shop: ShopDocument): Fixes => findFixes(planBuild(build, shop), shop),
+  plan: (build: BuildDocument, shop: ShopDocument): Plan | AssemblyPlan =>
+    isPanel(build) ? planBuild(build, shop) : planAssembly(build, shop),
+  fixes: (build: BuildDocument, shop: ShopDocument): Fixes<PanelBuild> | Fixes<AssemblyBuild> =>
+    isPanel(build)
+      ? findFixes(planBuild(build, shop), shop)
+      : findAssemblyFixes(planAssembly(build, shop), shop),
   compareGlues: (build: PanelBuild, shop: ShopDocument): GlueOption[] => compareGlues(build, shop),
 };
 

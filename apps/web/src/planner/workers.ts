@@ -1,4 +1,4 @@
-import type { PanelBuild, Plan, ShopDocument } from '@lean-clasp/core';
+import type { AssemblyPlan, BuildDocument, Plan, ShopDocument } from '@lean-clasp/core';
 import { type Remote, wrap } from 'comlink';
 import type { Planner } from './planner.worker';
 
@@ -16,15 +16,18 @@ export const planner = lazyWorker();
 /** Tries many builds at once: fixes and comparisons, which may take a tenth of a second. */
 export const adviser = lazyWorker();
 
+/** A plan of either sort of build. */
+export type AnyPlan = Plan | AssemblyPlan;
+
 /** Answers asked for, by the shop and build they are for; gone as soon as nobody holds those any more. */
-const asked = new WeakMap<ShopDocument, WeakMap<PanelBuild, Promise<Plan>>>();
+const asked = new WeakMap<ShopDocument, WeakMap<BuildDocument, Promise<AnyPlan>>>();
 
 /**
  * The plan of a build, asked for once: whoever edits asks at once, and whoever shows the build then finds the answer
  * under way.
  */
-export function askPlan(build: PanelBuild, shop: ShopDocument): Promise<Plan> {
-  const ofShop = asked.get(shop) ?? new WeakMap<PanelBuild, Promise<Plan>>();
+export function askPlan(build: BuildDocument, shop: ShopDocument): Promise<AnyPlan> {
+  const ofShop = asked.get(shop) ?? new WeakMap<BuildDocument, Promise<AnyPlan>>();
   asked.set(shop, ofShop);
   const answer = ofShop.get(build) ?? planner().plan(build, shop);
   ofShop.set(build, answer);

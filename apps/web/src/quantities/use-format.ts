@@ -15,6 +15,8 @@ export interface Format {
   readonly force: (n: number) => string;
   readonly temperature: (c: number) => string;
   readonly volume: (ml: number) => string;
+  readonly area: (mm2: number) => string;
+  readonly weight: (kg: number) => string;
   readonly mass: (g: number) => string;
 }
 
@@ -30,6 +32,8 @@ export function formatFor(system: UnitSystem): Format {
     force: (n) => formatScaled(n, 'force', system),
     temperature: (c) => formatScaled(c, 'temperature', system),
     volume: (ml) => formatScaled(ml, 'volume', system),
+    area: (mm2) => formatScaled(mm2, 'area', system),
+    weight: (kg) => formatScaled(kg, 'weight', system),
     mass: (g) => formatScaled(g, 'mass', system),
   };
 }

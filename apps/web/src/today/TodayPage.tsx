@@ -1,8 +1,7 @@
 import {
   ASPECTS,
-  type PanelBuild,
+  type BuildDocument,
   equilibriumMoisturePct,
-  planBuild,
   type RunDocument,
   type ShopDocument,
 } from '@lean-clasp/core';
@@ -11,11 +10,11 @@ import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
-import { useMemo } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useBuildsQuery, useRunsQuery } from '../api/api';
 import { instantWords, releaseOf } from '../bench/release';
 import { useNow } from '../bench/use-now';
+import { useVerdictsOf } from '../planner/use-verdicts-of';
 import { useDocument } from '../documents/use-document';
 import { Page, Section } from '../frame/Page';
 import { useFormat } from '../quantities/use-format';
@@ -108,7 +107,9 @@ function LatestBuilds() {
         </Button>
       }
     >
-      {builds?.length === 0 && <Typography>No build yet. A panel takes eight answers to set up.</Typography>}
+      {builds?.length === 0 && (
+        <Typography>No build yet. Every kind takes at most eight answers to set up.</Typography>
+      )}
       {builds?.slice(0, 5).map(({ id, body }) => (
         <Box
           key={id}
@@ -135,8 +136,9 @@ function LatestBuilds() {
 }
 
 /** The four verdicts of a build in the shop as it is now, by shape and name. */
-function Verdicts({ build, shop }: { readonly build: PanelBuild; readonly shop: ShopDocument }) {
-  const verdicts = useMemo(() => planBuild(build, shop).verdicts, [build, shop]);
+function Verdicts({ build, shop }: { readonly build: BuildDocument; readonly shop: ShopDocument }) {
+  const verdicts = useVerdictsOf(build, shop);
+  if (verdicts === null) return null;
   return (
     <Box component="span" sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1.5, fontSize: '0.9375rem' }}>
       {ASPECTS.map((aspect) => (

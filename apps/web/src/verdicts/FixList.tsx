@@ -1,4 +1,4 @@
-import { type Fix } from '@lean-clasp/core';
+import { type BuildDocument, type Fix } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -17,7 +17,7 @@ export function FixList({
   fixes,
   onApplied,
 }: {
-  readonly fixes: readonly Fix[];
+  readonly fixes: readonly Fix<BuildDocument>[];
   readonly onApplied?: (() => void) | undefined;
 }) {
   return (
@@ -29,7 +29,13 @@ export function FixList({
   );
 }
 
-function FixItem({ fix, onApplied }: { readonly fix: Fix; readonly onApplied?: (() => void) | undefined }) {
+function FixItem({
+  fix,
+  onApplied,
+}: {
+  readonly fix: Fix<BuildDocument>;
+  readonly onApplied?: (() => void) | undefined;
+}) {
   const f = useFormat();
   const dispatch = useAppDispatch();
   const { id } = useBuildHandle();

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useTheme } from '@mui/material/styles';
 import { memo, useCallback, useState } from 'react';
-import { usePlan } from '../planner/plan-context';
+import { useVerdicts } from '../planner/plan-context';
 import { useFormat } from '../quantities/use-format';
 import { causeWords } from '../words/causes';
 import { againstWords, ASPECT_NAMES, figureWords } from './figures';
@@ -12,10 +12,10 @@ import { VerdictDetail } from './VerdictDetail';
 
 /** The four verdicts along the bottom edge; each opens to its fixes and to how its figure was got. */
 export function VerdictStrip({ onApplied }: { readonly onApplied?: () => void }) {
-  const { plan } = usePlan();
+  const verdicts = useVerdicts();
   const [open, setOpen] = useState<Aspect | null>(null);
   const toggle = useCallback((aspect: Aspect) => setOpen((was) => (was === aspect ? null : aspect)), []);
-  if (plan === null) return <Box sx={{ minHeight: 104, borderTop: 2, borderColor: 'text.primary' }} />;
+  if (verdicts === null) return <Box sx={{ minHeight: 104, borderTop: 2, borderColor: 'text.primary' }} />;
   return (
     <Box
       component="section"
@@ -24,7 +24,7 @@ export function VerdictStrip({ onApplied }: { readonly onApplied?: () => void })
       sx={{ flexShrink: 0, position: 'relative' }}
     >
       {open !== null && (
-        <VerdictDetail verdict={plan.verdicts[open]} onClose={() => setOpen(null)} onApplied={onApplied} />
+        <VerdictDetail verdict={verdicts[open]} onClose={() => setOpen(null)} onApplied={onApplied} />
       )}
       <Box
         sx={{
@@ -36,12 +36,7 @@ export function VerdictStrip({ onApplied }: { readonly onApplied?: () => void })
         }}
       >
         {ASPECTS.map((aspect) => (
-          <VerdictCell
-            key={aspect}
-            verdict={plan.verdicts[aspect]}
-            open={open === aspect}
-            onToggle={toggle}
-          />
+          <VerdictCell key={aspect} verdict={verdicts[aspect]} open={open === aspect} onToggle={toggle} />
         ))}
       </Box>
     </Box>

@@ -31,8 +31,9 @@ export function againstWords(verdict: Verdict, f: Format): string {
     case 'tight':
       return `lowest, wants ${limit}`;
     case 'square':
-      return `over the width, of ${limit}`;
+      return verdict.figure === null ? `no figure, of ${limit}` : `over the width, of ${limit}`;
     case 'flat':
-      return verdict.figure === null ? 'would pop' : `off flat, of ${limit}`;
+      if (verdict.figure !== null) return `off flat, of ${limit}`;
+      return verdict.cause.code === 'panel-pops' ? 'would pop' : `no figure, of ${limit}`;
   }
 }

@@ -1,4 +1,4 @@
-import { findAdhesive, findClampKind, type Finding, formatClock } from '@lean-clasp/core';
+import { findAdhesive, findClampKind, findSpreadMethod, type Finding, formatClock } from '@lean-clasp/core';
 import type { Format } from '../quantities/use-format';
 import { type Say, sayFrom } from './values';
 
@@ -81,6 +81,41 @@ const CAUSES: Readonly<Record<string, Say>> = {
   'moisture-cup': () => 'cup as the moisture changes through the year',
   'boards-bowed': () => 'bow read at the dry fit',
   'boards-twisted': () => 'twist read at the dry fit',
+  'joint-gap': ({ s, n }, f) =>
+    n('forceN') > 0
+      ? `${s('line')} is open ${f.fine(n('gapMm'))}; closing it takes more than these clamps should give: back to the plane`
+      : `${s('line')} is open ${f.fine(n('gapMm'))}; this glue fills ${f.fine(n('glueMm'))} and no clamp bends it shut: cut it again`,
+  'joint-gap-costs': ({ s, n }, f) =>
+    `${s('line')} is open ${f.fine(n('gapMm'))}; closing it takes about ${f.force(n('forceN'))}`,
+  'nothing-to-pull-with': ({ s, n }, f) =>
+    `${s('line')}: ${NEED_LACKS[s('need')] ?? 'nothing on the rack'} that opens ${f.length(n('openingMm'))}`,
+  'pull-crushes': ({ s }) => `${s('line')}: this pull crushes the wood`,
+  'pull-short': ({ s, n }, f) =>
+    `${s('line')} wants ${f.force(n('neededN'))} in all, the rack gives ${f.force(n('reachN'))}`,
+  'pull-light': ({ s, n }, f) =>
+    `${s('line')} is light: ${f.force(n('neededN'))} wanted, the rack gives ${f.force(n('reachN'))}`,
+  'pull-meets': ({ s }) => `least on ${s('line')}, within reach of the rack`,
+  'nothing-to-square': () => 'nothing here that could rack',
+  'diagonals-unread': ({ n }, f) =>
+    `read both diagonals at the dry fit: ${f.length(n('diagonalMm'))} when square`,
+  'diagonals-read': () => 'from the diagonals read at the dry fit',
+  'last-mitre-opens': ({ n }) =>
+    `at the last of ${n('corners')} mitres if every cut is ${n('errorDeg')}° off`,
+  'one-sided-bends': () => 'veneer on one face only: the water bends the sheet within minutes',
+  springback: () => 'springback that the form must allow for',
+  'moisture-differs': ({ s, n }) =>
+    `${s('line')}: wood at ${n('mcPct').toFixed(1)} and ${n('otherPct').toFixed(1)} %; bring them within 2 % first`,
+  'nothing-to-flatten': () => 'nothing here that clamps could bend',
+  'flatness-unread': () => 'no twist or bow read; sight it at the dry fit',
+  'no-joints': () => 'no joint yet',
+};
+
+const NEED_LACKS: Readonly<Record<string, string>> = {
+  band: 'no band or wrap',
+  vacuum: 'no vacuum bag on the rack',
+  tape: 'no tape or clamp',
+  seat: 'no clamp on the rack',
+  line: 'no clamp on the rack',
 };
 
 /** What a proposed edit does. */
@@ -106,6 +141,7 @@ const CHANGES: Readonly<Record<string, Say>> = {
   'centre-pull': ({ n }, f) => `Pack the bars: pull within ${f.fine(n('offsetMm'))} of mid-thickness`,
   'preset-clamps': () => 'Open and lay out the clamps beforehand',
   'alternate-hearts': () => 'Turn the boards heart up and down in turn',
+  'spread-with': ({ s }) => `Spread with a ${findSpreadMethod(s('method')).name}`,
   'hold-in-use': () => 'Hold it flat in use: breadboard ends or battens',
 };
 

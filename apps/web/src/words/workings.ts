@@ -34,6 +34,57 @@ function parts(finding: Finding, f: Format): [string, string][] {
 }
 
 const EXPLANATIONS: Readonly<Record<string, Explain>> = {
+  'how-one-go': ({ n }) => ({
+    title: `All ${n('joints')} joints in one go: ${formatClock(n('handsOnMin'))}`,
+    rule: 'All joints are spread in order, then closed in the same order, then clamped. Pairs of hands share the spreading and the clamping; closing takes both hands on one joint. The first joint spread waits longest.',
+    inputs: [
+      ['spreading, one pair of hands', formatClock(n('spreadMin'))],
+      ['closing', formatClock(n('closeMin'))],
+      ['pairs of hands', String(n('crew'))],
+      ['your pace', `× ${two(n('paceFactor'))}`],
+    ],
+    source: 'Minutes for spreading and closing: judgement, calibrated by the logbook. Windows as under Glue.',
+  }),
+  'how-pull': ({ n, s }, f) => ({
+    title: `Pull on ${s('line')}: ${f.force(n('reachN'))} of ${f.force(n('neededN'))}`,
+    rule:
+      s('need') === 'seat'
+        ? 'Shoulders and housings need seating, not line pressure: so much for each joint, added up.'
+        : s('need') === 'band'
+          ? 'A band of tension T presses a corner of inside angle θ with T·sin(θ/2), without friction; the sharpest corner gets least. Mitres that fit are asked for a quarter of an edge joint’s pressure.'
+          : 'Least pressure wanted × glued area; stacked joints share one force.',
+    inputs: [
+      ['glued area', `${(n('areaMm2') / 100).toFixed(0)} cm²`],
+      ['pressure wanted', f.pressure(n('lowMPa'))],
+      ['clamps taken from the rack', String(n('clamps'))],
+    ],
+    source: 'Pressures by density and family as under Sums; seating forces and mitre share: judgement.',
+  }),
+  'how-diagonals': ({ n }, f) => ({
+    title: 'Diagonals',
+    rule: 'A four-sided frame with true sides is square when its diagonals are alike; pull the long one by half their difference.',
+    inputs: [
+      ['sides', `${f.length(n('abMm'))} × ${f.length(n('bcMm'))}`],
+      ['each diagonal when square', f.fine(n('diagonalMm'))],
+    ],
+    source: 'Plane geometry.',
+  }),
+  'how-mitres': ({ n }, f) => ({
+    title: 'Opening of the last mitre',
+    rule: 'Both cuts of each corner are off by ε; with the other corners closed, the last of n shows w·tan(2nε)/sin(θ/2).',
+    inputs: [
+      ['corners', String(n('corners'))],
+      ['error of each cut', `${n('errorDeg')}°`],
+      ['face of the mitre', f.length(n('faceMm'))],
+    ],
+    source: 'Plane geometry; the error of a careful saw set-up is judgement.',
+  }),
+  'how-springback': ({ n }, f) => ({
+    title: `Springback: the ends move ${f.fine(n('mm'))}`,
+    rule: 'The curvature of n plies opens by about 1/n²; the form is made tighter by as much.',
+    inputs: [['at the ends', f.fine(n('mm'))]],
+    source: 'Textbook rule for laminations of equal plies.',
+  }),
   'how-window': ({ n, s }, f) => ({
     title: `Window: ${s('window')} time at the unfavourable end, ${formatClock(n('windowMin'))}`,
     rule: 'Open time = label time × film^0.7 × √(reference drying ÷ today’s drying) × absorption, kept between 0.4 and 2.2 times the label. Closed time does not evaporate: only temperature, moisture and absorption move it, 0.7 to 1.3 times. Resins: half the time for every 10 °C warmer.',

@@ -1,25 +1,27 @@
+import type { Aspect } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { Link, useNavigate } from 'react-router';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { usePlan } from '../planner/plan-context';
-import { useBuildHandle } from './open-build';
-import { STEPS, type StepId } from './steps-list';
+import { useVerdicts } from '../planner/plan-context';
+import { useAnyBuild } from './open-build';
+import { stepsOf, type StepId } from './steps-list';
 
 /** The seven steps, with the bead of glue laid up to the one on show. */
 export function StepNav({ step }: { readonly step: StepId }) {
-  const { id } = useBuildHandle();
+  const { id, build } = useAnyBuild();
+  const steps = stepsOf(build);
   const navigate = useNavigate();
   const troubles = useTroubles();
-  const current = STEPS.findIndex((each) => each.id === step);
+  const current = steps.findIndex((each) => each.id === step);
   useHotkeys(
-    STEPS.map((_, index) => `alt+${index + 1}`).join(','),
+    steps.map((_, index) => `alt+${index + 1}`).join(','),
     (event) => {
-      const target = STEPS[Number(event.code.replace('Digit', '')) - 1];
+      const target = steps[Number(event.code.replace('Digit', '')) - 1];
       if (target !== undefined) void navigate(`/builds/${id}/${target.id}`);
     },
     { enableOnFormTags: true, preventDefault: true },
-    [id, navigate],
+    [id, navigate, steps],
   );
   return (
     <Box
@@ -36,7 +38,7 @@ export function StepNav({ step }: { readonly step: StepId }) {
         borderColor: 'divider',
       }}
     >
-      {STEPS.map((each, index) => (
+      {steps.map((each, index) => (
         <ButtonBase
           key={each.id}
           component={Link}
@@ -82,8 +84,8 @@ const visuallyHidden = {
 
 /** Steps at which a failing verdict is put right. */
 function useTroubles(): Partial<Record<StepId, number>> {
-  const { plan } = usePlan();
-  if (plan === null) return {};
-  const fails = (aspect: keyof typeof plan.verdicts) => (plan.verdicts[aspect].state === 'fails' ? 1 : 0);
+  const verdicts = useVerdicts();
+  if (verdicts === null) return {};
+  const fails = (aspect: Aspect) => (verdicts[aspect].state === 'fails' ? 1 : 0);
   return { fit: fails('square'), order: fails('inTime'), squeeze: fails('tight') + fails('flat') };
 }

@@ -1,4 +1,4 @@
-import { type Fix, type Plan, panelMarks } from '@lean-clasp/core';
+import { type BuildDocument, type Fix, isPanel, type Plan, panelMarks } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import { useMemo } from 'react';
 import { DrawingSheet } from '../drawing/DrawingSheet';
@@ -78,7 +78,7 @@ function notesFor(dressing: Dressing, plan: Plan, f: Format): (string | null)[] 
 }
 
 /** Clamps of a proposed fix that are not there yet, or not at that place. */
-function ghostsOf(plan: Plan, fix: Fix | null) {
+function ghostsOf(plan: Plan, fix: Fix<BuildDocument> | null) {
   const here = new Set(plan.build.clamps.map(({ xMm }) => xMm));
-  return fix === null ? [] : fix.build.clamps.filter(({ xMm }) => !here.has(xMm));
+  return fix === null || !isPanel(fix.build) ? [] : fix.build.clamps.filter(({ xMm }) => !here.has(xMm));
 }

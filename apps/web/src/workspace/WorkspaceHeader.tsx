@@ -4,15 +4,16 @@ import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import InputBase from '@mui/material/InputBase';
 import { memo } from 'react';
+import { kindWords } from '../words/kinds';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { redo, undo } from '../documents/sync';
-import { useBuildHandle, useOpenBuild } from './open-build';
+import { useAnyBuild, useBuildHandle } from './open-build';
 import { ClimateChip } from './ClimateChip';
 import { CrewChip } from './CrewChip';
 
 /** Name of the build, the air, the hands, undo and redo. */
 export function WorkspaceHeader() {
-  const { build, shop, edit } = useOpenBuild();
+  const { build, shop, edit } = useAnyBuild();
   return (
     <Box
       className="no-print"
@@ -44,7 +45,8 @@ export function WorkspaceHeader() {
         />
       </Box>
       <Box sx={{ flex: '1 1 200px', color: 'text.secondary', fontSize: '0.9375rem' }}>
-        {build.project === '' ? '' : `${build.project} · `}edge-glued panel, {build.boards.length} boards
+        {build.project === '' ? '' : `${build.project} · `}
+        {kindWords(build)}
       </Box>
       <SavedWord />
       <HistoryButtons />

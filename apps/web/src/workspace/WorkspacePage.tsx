@@ -1,8 +1,8 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
-import { memo, Suspense } from 'react';
+import { lazy, memo, Suspense } from 'react';
 import { useParams } from 'react-router';
-import type { PanelBuild, ShopDocument } from '@lean-clasp/core';
+import { type BuildDocument, isPanel, type ShopDocument } from '@lean-clasp/core';
 import { SyncNotice } from '../documents/SyncNotice';
 import { useDocument } from '../documents/use-document';
 import { SelectionProvider } from '../drawing/selection';
@@ -11,8 +11,8 @@ import { Page, useTitle } from '../frame/Page';
 import { PlanProvider, usePlan } from '../planner/plan-context';
 import { SHOP_ID } from '../shop/shop-id';
 import { VerdictStrip } from '../verdicts/VerdictStrip';
-import { OpenBuildProvider, useOpenBuild } from './open-build';
-import { STEP_PANELS } from './step-panels';
+import { OpenBuildProvider, useAnyBuild } from './open-build';
+import { ASSEMBLY_PANELS, STEP_PANELS } from './step-panels';
 import { isStepId, STEPS, type StepId } from './steps-list';
 import { StepNav } from './StepNav';
 import { useUndoKeys } from './use-undo-keys';
@@ -35,23 +35,33 @@ export function WorkspacePage() {
     );
   }
   if (build.kind !== 'open' || shop.kind !== 'open') return <Loading what="Opening the build" />;
-  const body = build.body as PanelBuild;
+  const body = build.body as BuildDocument;
   const shopBody = shop.body as ShopDocument;
   return (
     <OpenBuildProvider key={buildId} id={buildId} build={body} shop={shopBody}>
       <PlanProvider build={body} shop={shopBody}>
         <SelectionProvider>
-          <Workspace step={isStepId(step) ? step : 'fit'} />
+          <Workspace step={isStepId(step) ? step : 'fit'} panel={isPanel(body)} />
         </SelectionProvider>
       </PlanProvider>
     </OpenBuildProvider>
   );
 }
 
+const AssemblyArea = lazy(() =>
+  import('../assembly/AssemblyArea').then((m) => ({ default: m.AssemblyArea })),
+);
+
 /** Drawn again for another step only; whatever shows the build or its plan follows those by itself. */
-const Workspace = memo(function Workspace({ step }: { readonly step: StepId }) {
+const Workspace = memo(function Workspace({
+  step,
+  panel,
+}: {
+  readonly step: StepId;
+  readonly panel: boolean;
+}) {
   const name = STEPS.find(({ id }) => id === step)?.name ?? '';
-  const Panel = STEP_PANELS[step];
+  const Panel = panel ? STEP_PANELS[step] : (ASSEMBLY_PANELS[step] ?? ASSEMBLY_PANELS.fit);
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
       <WorkspaceHeader />
@@ -67,7 +77,13 @@ const Workspace = memo(function Workspace({ step }: { readonly step: StepId }) {
           gridTemplateRows: { xs: 'minmax(300px, 46%) minmax(0, 1fr)', md: 'minmax(0, 1fr)' },
         }}
       >
-        <WorkspaceDrawing step={step} />
+        {panel ? (
+          <WorkspaceDrawing step={step} />
+        ) : (
+          <Suspense fallback={<Loading what="Drawing" />}>
+            <AssemblyArea />
+          </Suspense>
+        )}
         <Box
           component="section"
           aria-label={name}
@@ -93,7 +109,7 @@ const Workspace = memo(function Workspace({ step }: { readonly step: StepId }) {
 
 /** What has to be told above the drawing; also sets the window's title and listens for undo. */
 function Notices({ step }: { readonly step: string }) {
-  const { id, build } = useOpenBuild();
+  const { id, build } = useAnyBuild();
   const { failure } = usePlan();
   useTitle(`${build.name}, ${step}`);
   useUndoKeys();

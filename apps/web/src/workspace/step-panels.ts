@@ -22,6 +22,14 @@ export const STEP_PANELS: Readonly<Record<StepId, ComponentType>> = {
   record: lazy(LOADERS.record),
 };
 
+/** The same for an assembly, as far as its steps already do something. */
+export const ASSEMBLY_PANELS: Readonly<
+  Partial<Record<StepId, ComponentType>> & Record<'fit', ComponentType>
+> = {
+  fit: lazy(() => import('../assembly/AssemblyFit').then((m) => ({ default: m.AssemblyFit }))),
+  glue: lazy(() => import('../assembly/AssemblyGlue').then((m) => ({ default: m.AssemblyGlue }))),
+};
+
 /** Fetches a step's panel ahead of its turn. */
 export function preloadStep(step: StepId): void {
   // A failure shows when the step is really opened; here it is only a head start.

@@ -1,3 +1,5 @@
+import { type BuildDocument, isPanel } from '@lean-clasp/core';
+
 /** The seven steps in the order of the work. */
 export const STEPS = [
   { id: 'fit', name: 'Fit' },
@@ -11,6 +13,14 @@ export const STEPS = [
 
 /** Id of a step, as it stands in the address. */
 export type StepId = (typeof STEPS)[number]['id'];
+
+/** Steps that already do something for an assembly; the others follow. */
+const ASSEMBLY_STEPS = STEPS.filter(({ id }) => id === 'fit' || id === 'glue');
+
+/** The steps of a build. */
+export function stepsOf(build: BuildDocument): readonly (typeof STEPS)[number][] {
+  return isPanel(build) ? STEPS : ASSEMBLY_STEPS;
+}
 
 /** True for an address part that names a step. */
 export function isStepId(text: string | undefined): text is StepId {

@@ -1,4 +1,11 @@
 export {
+  type AssemblyMarks,
+  assemblyMarks,
+  type AssemblyView,
+  type FacetedPart,
+  facetedParts,
+} from './assembly-marks';
+export {
   type BoardMark,
   type ClampMark,
   type LineMark,

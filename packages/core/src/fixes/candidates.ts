@@ -1,20 +1,14 @@
 import { listAdhesives, standsService } from '../adhesives';
 import { evenPositions, findClampKind, openingNeededMm } from '../clamps';
 import type { PanelBuild, PlacedClamp, ShopDocument } from '../formats';
-import { type Finding, finding } from '../finding';
+import { finding } from '../finding';
 import { LIMITS } from '../limits';
 import { lotForceN, placeEvenly } from '../templates';
 import type { Plan } from '../verdicts';
+import type { Candidate } from './rank';
 
-/** A whole edited build under a code that says what was changed. Nothing is promised about its effect yet. */
-export interface Candidate {
-  readonly change: Finding;
-  readonly build: PanelBuild;
-  /** How much the edit asks of the person: a tick, something fetched, another day. Breaks ties. */
-  readonly effort: number;
-}
-
-type Source = (plan: Plan, shop: ShopDocument) => readonly Candidate[];
+type PanelCandidate = Candidate<PanelBuild>;
+type Source = (plan: Plan, shop: ShopDocument) => readonly PanelCandidate[];
 
 /** Most clamps that one "more clamps" candidate adds at once. */
 const MOST_ADDED = 8;
@@ -40,7 +34,7 @@ export const CANDIDATE_SOURCES: readonly Source[] = [
   turnBoards,
 ];
 
-function moreClamps({ build, panel }: Plan, shop: ShopDocument): readonly Candidate[] {
+function moreClamps({ build, panel }: Plan, shop: ShopDocument): readonly PanelCandidate[] {
   const usedLot = build.clamps.at(-1)?.rackId;
   const lots = longEnoughLots(build, shop).sort(
     (a, b) => Number(b.id === usedLot) - Number(a.id === usedLot),
@@ -48,7 +42,7 @@ function moreClamps({ build, panel }: Plan, shop: ShopDocument): readonly Candid
   return lots.slice(0, 3).flatMap((lot) => {
     const placed = build.clamps.filter((clamp) => clamp.rackId === lot.id).length;
     const spare = Math.min(MOST_ADDED, lot.count - placed);
-    return Array.from({ length: Math.max(0, spare) }, (_, i): Candidate => {
+    return Array.from({ length: Math.max(0, spare) }, (_, i): PanelCandidate => {
       const added = i + 1;
       const kinds = [
         ...build.clamps.map((clamp) => clamp.rackId),
@@ -96,8 +90,8 @@ function longEnoughLots(build: PanelBuild, shop: ShopDocument) {
   return shop.rack.filter((lot) => findClampKind(lot.kind).spansPanels && lot.maxOpeningMm >= needed);
 }
 
-function otherClamps({ build, panel }: Plan, shop: ShopDocument): readonly Candidate[] {
-  return longEnoughLots(build, shop).flatMap((lot): Candidate[] => {
+function otherClamps({ build, panel }: Plan, shop: ShopDocument): readonly PanelCandidate[] {
+  return longEnoughLots(build, shop).flatMap((lot): PanelCandidate[] => {
     const count = Math.min(Math.max(2, build.clamps.length), lot.count);
     if (count === 0 || build.clamps.every((clamp) => clamp.rackId === lot.id)) return [];
     const taken = new Set<string>();
@@ -111,7 +105,7 @@ function otherClamps({ build, panel }: Plan, shop: ShopDocument): readonly Candi
   });
 }
 
-function spreadEvenly({ build, panel }: Plan): readonly Candidate[] {
+function spreadEvenly({ build, panel }: Plan): readonly PanelCandidate[] {
   const sorted = [...build.clamps].sort((a, b) => a.xMm - b.xMm);
   const clamps = respaced(
     sorted,
@@ -123,7 +117,7 @@ function spreadEvenly({ build, panel }: Plan): readonly Candidate[] {
     : [{ change: finding('space-evenly', 'informs'), build: { ...build, clamps }, effort: 0.5 }];
 }
 
-function otherGlue({ build }: Plan, shop: ShopDocument): readonly Candidate[] {
+function otherGlue({ build }: Plan, shop: ShopDocument): readonly PanelCandidate[] {
   return listAdhesives()
     .filter(({ id, service }) => id !== build.glue.adhesive && standsService(service, build.service))
     .map((adhesive) => {
@@ -138,7 +132,7 @@ function otherGlue({ build }: Plan, shop: ShopDocument): readonly Candidate[] {
     });
 }
 
-function oneMorePair({ build }: Plan): readonly Candidate[] {
+function oneMorePair({ build }: Plan): readonly PanelCandidate[] {
   return build.crew >= LIMITS.crew.max
     ? []
     : [
@@ -150,7 +144,7 @@ function oneMorePair({ build }: Plan): readonly Candidate[] {
       ];
 }
 
-function otherFaces({ build }: Plan): readonly Candidate[] {
+function otherFaces({ build }: Plan): readonly PanelCandidate[] {
   const faces = build.glue.faces === 1 ? 2 : 1;
   return [
     {
@@ -161,7 +155,7 @@ function otherFaces({ build }: Plan): readonly Candidate[] {
   ];
 }
 
-function otherHour({ build, climate }: Plan, shop: ShopDocument): readonly Candidate[] {
+function otherHour({ build, climate }: Plan, shop: ShopDocument): readonly PanelCandidate[] {
   return shop.hours
     .filter(({ tempC, rhPct }) => tempC !== climate.tempC || rhPct !== climate.rhPct)
     .map(({ hour, tempC, rhPct }) => ({
@@ -171,8 +165,8 @@ function otherHour({ build, climate }: Plan, shop: ShopDocument): readonly Candi
     }));
 }
 
-function holdFlat({ build, panel }: Plan, shop: ShopDocument): readonly Candidate[] {
-  const found: Candidate[] = [];
+function holdFlat({ build, panel }: Plan, shop: ShopDocument): readonly PanelCandidate[] {
+  const found: PanelCandidate[] = [];
   const { holding } = build;
   const alternating = build.clamps.length >= 2;
   if (alternating && (!holding.barsTouch || new Set(build.clamps.map(({ side }) => side)).size < 2)) {
@@ -198,7 +192,7 @@ function holdFlat({ build, panel }: Plan, shop: ShopDocument): readonly Candidat
   return found;
 }
 
-function edgePacking({ build }: Plan): readonly Candidate[] {
+function edgePacking({ build }: Plan): readonly PanelCandidate[] {
   const options = [
     { kind: 'blocks', thicknessMm: BLOCK_MM },
     { kind: 'battens', thicknessMm: BATTEN_MM },
@@ -213,7 +207,7 @@ function edgePacking({ build }: Plan): readonly Candidate[] {
 }
 
 /** Pull just enough for the middle of the target, when the clamps give far too much. */
-function easePull({ build, lines }: Plan): readonly Candidate[] {
+function easePull({ build, lines }: Plan): readonly PanelCandidate[] {
   const heaviest = lines.reduce((a, b) => (b.pressure.meanMPa > a.pressure.meanMPa ? b : a));
   const { meanMPa } = heaviest.pressure;
   if (meanMPa <= heaviest.target.highMPa) return [];
@@ -224,8 +218,8 @@ function easePull({ build, lines }: Plan): readonly Candidate[] {
   ];
 }
 
-function squareEnds({ build, verdicts }: Plan): readonly Candidate[] {
-  const found: Candidate[] = [];
+function squareEnds({ build, verdicts }: Plan): readonly PanelCandidate[] {
+  const found: PanelCandidate[] = [];
   if (!build.holding.endStops) {
     found.push({
       change: finding('end-stops', 'informs'),
@@ -245,7 +239,7 @@ function squareEnds({ build, verdicts }: Plan): readonly Candidate[] {
   return found;
 }
 
-function pullThroughMiddle({ build, panel }: Plan): readonly Candidate[] {
+function pullThroughMiddle({ build, panel }: Plan): readonly PanelCandidate[] {
   const offset = Math.round(panel.thicknessMm * 0.5) / 10;
   return build.pullOffsetMm <= offset
     ? []
@@ -258,7 +252,7 @@ function pullThroughMiddle({ build, panel }: Plan): readonly Candidate[] {
       ];
 }
 
-function presetClamps({ build }: Plan): readonly Candidate[] {
+function presetClamps({ build }: Plan): readonly PanelCandidate[] {
   return build.holding.preSet
     ? []
     : [
@@ -270,8 +264,8 @@ function presetClamps({ build }: Plan): readonly Candidate[] {
       ];
 }
 
-function turnBoards({ build }: Plan): readonly Candidate[] {
-  const found: Candidate[] = [
+function turnBoards({ build }: Plan): readonly PanelCandidate[] {
+  const found: PanelCandidate[] = [
     {
       change: finding('alternate-hearts', 'informs'),
       build: {

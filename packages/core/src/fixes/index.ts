@@ -1,1 +1,3 @@
-export { findFixes, type Fix, type Fixes } from './rank';
+export { findAssemblyFixes } from './assembly-fixes';
+export { findFixes } from './panel-fixes';
+export type { Fix, Fixes } from './rank';

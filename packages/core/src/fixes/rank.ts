@@ -1,10 +1,16 @@
-import type { PanelBuild, ShopDocument } from '../formats';
 import type { Finding } from '../finding';
-import { type Aspect, ASPECTS, type Plan, planBuild, stateRank, type Verdict } from '../verdicts';
-import { type Candidate, CANDIDATE_SOURCES } from './candidates';
+import { type Aspect, ASPECTS, stateRank, type Verdict } from '../verdicts';
+
+/** A whole edited build under a code that says what was changed. Nothing is promised about its effect yet. */
+export interface Candidate<B> {
+  readonly change: Finding;
+  readonly build: B;
+  /** How much the edit asks of the person: a tick, something fetched, another day. Breaks ties. */
+  readonly effort: number;
+}
 
 /** A candidate edit with its computed effect on one verdict. */
-export interface Fix {
+export interface Fix<B> {
   readonly aspect: Aspect;
   /** What would be changed. */
   readonly change: Finding;
@@ -13,11 +19,13 @@ export interface Fix {
   /** States of all four verdicts after the edit. */
   readonly states: Readonly<Record<Aspect, Verdict['state']>>;
   /** The build after the edit; applied like any other edit. */
-  readonly build: PanelBuild;
+  readonly build: B;
 }
 
 /** Up to three fixes for each verdict that wants one, best first. */
-export type Fixes = Readonly<Record<Aspect, readonly Fix[]>>;
+export type Fixes<B> = Readonly<Record<Aspect, readonly Fix<B>[]>>;
+
+type Verdicts = Readonly<Record<Aspect, Verdict>>;
 
 /** Most fixes shown for one verdict. */
 const MOST_FIXES = 3;
@@ -27,19 +35,20 @@ const COMFORTABLE_BAR = 0.8;
 const LEAST_GAIN = 0.02;
 
 /**
- * Tries every candidate edit, plans each for real, and keeps for each verdict the three that help most without
- * making another verdict worse. Deterministic. Costs one `planBuild` per candidate.
+ * Plans every candidate for real and keeps for each verdict the three that help most without making another
+ * verdict worse. Deterministic. Costs one plan per candidate, and nothing where no verdict wants a fix.
  */
-export function findFixes(plan: Plan, shop: ShopDocument): Fixes {
-  const wanting = ASPECTS.filter((aspect) => wantsFix(plan.verdicts[aspect]));
-  const none: Fixes = { inTime: [], tight: [], square: [], flat: [] };
+export function rankFixes<B>(
+  verdicts: Verdicts,
+  candidates: () => readonly Candidate<B>[],
+  verdictsOf: (build: B) => Verdicts,
+): Fixes<B> {
+  const wanting = ASPECTS.filter((aspect) => wantsFix(verdicts[aspect]));
+  const none: Fixes<B> = { inTime: [], tight: [], square: [], flat: [] };
   if (wanting.length === 0) return none;
-  const tried = CANDIDATE_SOURCES.flatMap((source) => source(plan, shop)).map((candidate) => ({
-    candidate,
-    plan: planBuild(candidate.build, shop),
-  }));
-  return wanting.reduce<Fixes>(
-    (fixes, aspect) => ({ ...fixes, [aspect]: bestFor(aspect, plan, tried) }),
+  const tried = candidates().map((candidate) => ({ candidate, verdicts: verdictsOf(candidate.build) }));
+  return wanting.reduce<Fixes<B>>(
+    (fixes, aspect) => ({ ...fixes, [aspect]: bestFor(aspect, verdicts, tried) }),
     none,
   );
 }
@@ -48,48 +57,46 @@ function wantsFix({ state, barShare }: Verdict): boolean {
   return state !== 'holds' || barShare < COMFORTABLE_BAR;
 }
 
-interface Tried {
-  readonly candidate: Candidate;
-  readonly plan: Plan;
+interface Tried<B> {
+  readonly candidate: Candidate<B>;
+  readonly verdicts: Verdicts;
 }
 
-function bestFor(aspect: Aspect, plan: Plan, tried: readonly Tried[]): Fix[] {
+function bestFor<B>(aspect: Aspect, before: Verdicts, tried: readonly Tried<B>[]): Fix<B>[] {
   const helping = tried
-    .filter((attempt) => helps(aspect, plan, attempt.plan))
+    .filter((attempt) => helps(aspect, before, attempt.verdicts))
     .sort((a, b) => score(aspect, b) - score(aspect, a));
-  const chosen: Tried[] = [];
+  const chosen: Tried<B>[] = [];
   for (const attempt of helping) {
     const sameKind = chosen.some(({ candidate }) => candidate.change.code === attempt.candidate.change.code);
     if (!sameKind && chosen.length < MOST_FIXES) chosen.push(attempt);
   }
-  return chosen.map(({ candidate, plan: after }) => ({
+  return chosen.map(({ candidate, verdicts: after }) => ({
     aspect,
     change: candidate.change,
-    before: plan.verdicts[aspect],
-    after: after.verdicts[aspect],
+    before: before[aspect],
+    after: after[aspect],
     states: {
-      inTime: after.verdicts.inTime.state,
-      tight: after.verdicts.tight.state,
-      square: after.verdicts.square.state,
-      flat: after.verdicts.flat.state,
+      inTime: after.inTime.state,
+      tight: after.tight.state,
+      square: after.square.state,
+      flat: after.flat.state,
     },
     build: candidate.build,
   }));
 }
 
-function helps(aspect: Aspect, before: Plan, after: Plan): boolean {
-  const worsens = ASPECTS.some(
-    (other) => stateRank(after.verdicts[other].state) < stateRank(before.verdicts[other].state),
-  );
+function helps(aspect: Aspect, before: Verdicts, after: Verdicts): boolean {
+  const worsens = ASPECTS.some((other) => stateRank(after[other].state) < stateRank(before[other].state));
   if (worsens) return false;
-  const was = before.verdicts[aspect];
-  const is = after.verdicts[aspect];
+  const was = before[aspect];
+  const is = after[aspect];
   return stateRank(is.state) > stateRank(was.state) || is.barShare >= was.barShare + LEAST_GAIN;
 }
 
 /** State first, then bar length, less what the edit asks of the person. */
-function score(aspect: Aspect, { candidate, plan }: Tried): number {
-  const total = ASPECTS.reduce((sum, each) => sum + stateRank(plan.verdicts[each].state), 0);
-  const { state, barShare } = plan.verdicts[aspect];
+function score<B>(aspect: Aspect, { candidate, verdicts }: Tried<B>): number {
+  const total = ASPECTS.reduce((sum, each) => sum + stateRank(verdicts[each].state), 0);
+  const { state, barShare } = verdicts[aspect];
   return 100 * stateRank(state) + 10 * total + 4 * barShare - candidate.effort;
 }

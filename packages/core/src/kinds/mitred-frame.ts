@@ -78,7 +78,7 @@ export const ODD_ANGLE = defineKind({
   id: 'odd-angle',
   questions: {
     species: askSpecies('white-ash'),
-    angleDeg: { kind: 'number', bounds: { min: 30, max: 170, unit: '°' }, value: 130 as number },
+    angleDeg: { kind: 'number', bounds: { min: 30, max: 170, unit: '°' }, value: 130 },
     firstMm: askLength(420, 80, 3000),
     secondMm: askLength(360, 80, 3000),
     widthMm: askLength(70, 15, 250),

@@ -26,12 +26,12 @@ export type Questions = Readonly<Record<string, Question>>;
 export type AnswersTo<Q extends Questions> = { readonly [K in keyof Q]: Q[K]['value'] };
 
 export const askLength = (value: number, min: number, max: number) =>
-  ({ kind: 'length', bounds: { min, max, unit: 'mm' }, value: value as number }) as const;
+  ({ kind: 'length', bounds: { min, max, unit: 'mm' }, value: value }) as const;
 export const askNumber = (value: number, min: number, max: number, unit: string) =>
-  ({ kind: 'number', bounds: { min, max, unit }, value: value as number }) as const;
+  ({ kind: 'number', bounds: { min, max, unit }, value: value }) as const;
 export const askCount = (value: number, min: number, max: number) =>
-  ({ kind: 'count', bounds: { min, max, unit: '' }, value: value as number }) as const;
-export const askSpecies = (value: string) => ({ kind: 'species', value: value as string }) as const;
+  ({ kind: 'count', bounds: { min, max, unit: '' }, value: value }) as const;
+export const askSpecies = (value: string) => ({ kind: 'species', value: value }) as const;
 export function askChoice<const O extends readonly string[]>(options: O, value: O[number]) {
   return { kind: 'choice', options, value } as const;
 }

@@ -36,15 +36,25 @@ describe('parseScaled', () => {
       pressure: 0.006,
       volume: 2,
       force: 60,
+      area: 60,
+      weight: 0.06,
       mass: 2,
     };
     fc.assert(
       fc.property(
-        fc.constantFrom<ScaledQuantity>('temperature', 'pressure', 'volume', 'force', 'mass'),
+        fc.constantFrom<ScaledQuantity>(
+          'temperature',
+          'pressure',
+          'volume',
+          'force',
+          'area',
+          'weight',
+          'mass',
+        ),
         fc.constantFrom('metric' as const, 'imperial' as const),
         fc.double({ min: 0, max: 40, noNaN: true }),
         (quantity, system, size) => {
-          const value = quantity === 'force' ? size * 200 : size;
+          const value = quantity === 'force' || quantity === 'area' ? size * 200 : size;
           const back = parseScaled(formatScaled(value, quantity, system), quantity, system);
           return back.ok && Math.abs(back.value - value) <= digits[quantity];
         },

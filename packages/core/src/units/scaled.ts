@@ -1,5 +1,5 @@
 import { type ParsedQuantity, numberPattern, readNumber, refusal } from './parsed';
-import type { UnitSystem } from './length';
+import { MM_PER_INCH, type UnitSystem } from './length';
 
 interface ScaledUnit {
   /** Accepted spellings, lower case; the first is printed. */
@@ -21,6 +21,7 @@ const MPA_PER_PSI = 0.006894757293168361;
 const ML_PER_US_FLUID_OUNCE = 29.5735295625;
 const N_PER_POUND_FORCE = 4.4482216152605;
 const GRAMS_PER_OUNCE = 28.349523125;
+const KG_PER_POUND = 0.45359237;
 
 const SCALES = {
   temperature: {
@@ -45,6 +46,15 @@ const SCALES = {
     imperial: { names: ['lbf', 'lb'], factor: N_PER_POUND_FORCE, decimals: 0 },
     others: [{ names: ['N', 'n'], factor: 1, decimals: 0 }],
   },
+  area: {
+    metric: { names: ['cm²', 'cm2'], factor: 100, decimals: 0 },
+    imperial: { names: ['in²', 'in2', 'sq in'], factor: MM_PER_INCH ** 2, decimals: 1 },
+    others: [{ names: ['m²', 'm2'], factor: 1e6, decimals: 2 }],
+  },
+  weight: {
+    metric: { names: ['kg'], factor: 1, decimals: 1 },
+    imperial: { names: ['lb'], factor: KG_PER_POUND, decimals: 1 },
+  },
   mass: {
     metric: { names: ['g'], factor: 1, decimals: 0 },
     imperial: { names: ['oz'], factor: GRAMS_PER_OUNCE, decimals: 1 },
@@ -52,7 +62,7 @@ const SCALES = {
   },
 } as const satisfies Record<string, Scale>;
 
-/** Quantities that are printed and read by a plain scale: temperature, pressure, volume, force, mass. */
+/** Quantities that are printed and read by a plain scale: temperature, pressure, volume, force, area, weight, mass. */
 export type ScaledQuantity = keyof typeof SCALES;
 
 const EXAMPLES: Readonly<Record<ScaledQuantity, string>> = {
@@ -60,11 +70,13 @@ const EXAMPLES: Readonly<Record<ScaledQuantity, string>> = {
   pressure: '1.2 MPa, 175 psi, 12 bar',
   volume: '250 mL, 8 fl oz',
   force: '5 kN, 5000 N, 1100 lbf',
+  area: '120 cm², 18 in²',
+  weight: '12 kg, 26 lb',
   mass: '40 g, 1.4 oz',
 };
 
 /**
- * Reads a quantity with an optional unit and returns core units (°C, MPa, mL, N, g).
+ * Reads a quantity with an optional unit and returns core units (°C, MPa, mL, N, mm², kg, g).
  * A bare number is taken in the person's own unit.
  */
 export function parseScaled(text: string, quantity: ScaledQuantity, system: UnitSystem): ParsedQuantity {

@@ -1,14 +1,15 @@
 import { LIMITS } from '@lean-clasp/core';
+import type { ReactNode } from 'react';
 import { Choice } from '../../../parts/Choice';
 import { FieldRow } from '../../../parts/FieldRow';
 import { Tick } from '../../../parts/Tick';
 import { LengthField, NumberField } from '../../../quantities/fields';
 import { SERVICE_OPTIONS } from '../../../words/catalogue';
-import { useOpenBuild } from '../../open-build';
+import { useAnyBuild, useOpenBuild } from '../../open-build';
 
-/** Where the piece will live, how true it has to be, and what is left to saw off. */
-export function Demands() {
-  const { build, edit } = useOpenBuild();
+/** Where the piece will live and how true it has to be, whatever its kind; more fields may follow. */
+export function SharedDemands({ children }: { readonly children?: ReactNode }) {
+  const { build, edit } = useAnyBuild();
   const setGoal = (label: string, key: 'flatMm' | 'squareMm') => (
     <LengthField
       label={label}
@@ -35,17 +36,29 @@ export function Demands() {
     />
   );
   return (
+    <FieldRow>
+      <Choice
+        label="Where it will live"
+        value={build.service}
+        options={SERVICE_OPTIONS}
+        onChange={(service) => edit('Where it will live', (before) => ({ ...before, service }))}
+        width={210}
+      />
+      {setGoal('Flat within', 'flatMm')}
+      {setGoal('Square within', 'squareMm')}
+      {children}
+      {setMoisture('Driest it gets', 'lowPct')}
+      {setMoisture('Dampest it gets', 'highPct')}
+    </FieldRow>
+  );
+}
+
+/** What a panel has to stand, and what is left to saw off. */
+export function Demands() {
+  const { build, edit } = useOpenBuild();
+  return (
     <>
-      <FieldRow>
-        <Choice
-          label="Where it will live"
-          value={build.service}
-          options={SERVICE_OPTIONS}
-          onChange={(service) => edit('Where it will live', (before) => ({ ...before, service }))}
-          width={210}
-        />
-        {setGoal('Flat within', 'flatMm')}
-        {setGoal('Square within', 'squareMm')}
+      <SharedDemands>
         <LengthField
           label="Left long, each end"
           value={build.trimMm}
@@ -53,9 +66,7 @@ export function Demands() {
           onChange={(trimMm) => trimMm !== null && edit('Left long', (before) => ({ ...before, trimMm }))}
           width={150}
         />
-        {setMoisture('Driest it gets', 'lowPct')}
-        {setMoisture('Dampest it gets', 'highPct')}
-      </FieldRow>
+      </SharedDemands>
       <Tick
         label="Breadboard ends, battens or a frame hold it flat in use"
         checked={build.holding.heldFlatLater}

@@ -1,0 +1,84 @@
+import { formatClock, formatWait, listSpreadMethods } from '@lean-clasp/core';
+import Typography from '@mui/material/Typography';
+import { Section } from '../frame/Page';
+import { Loading } from '../frame/Loading';
+import { Caution } from '../parts/Caution';
+import { Choice } from '../parts/Choice';
+import { FieldRow } from '../parts/FieldRow';
+import { useAssemblyPlan } from '../planner/plan-context';
+import { useFormat } from '../quantities/use-format';
+import { ADHESIVE_OPTIONS, CLAMP_CAUTION, hazardWords } from '../words/catalogue';
+import { useOpenAssembly } from '../workspace/open-build';
+
+const METHODS = listSpreadMethods().map(({ id, name }) => ({ value: id, name }));
+const FACES = [
+  { value: '1', name: 'one face of each joint' },
+  { value: '2', name: 'both faces' },
+] as const;
+
+/** Glue of an assembly: which, how it goes on, how much, and what each pull wants from the rack. */
+export function AssemblyGlue() {
+  const { build, edit } = useOpenAssembly();
+  const { plan } = useAssemblyPlan();
+  const f = useFormat();
+  if (plan === null) return <Loading />;
+  const set = (label: string, change: Partial<typeof build.glue>) =>
+    edit(label, (before) => ({ ...before, glue: { ...before.glue, ...change } }));
+  const { window } = plan.joints[0] ?? { window: null };
+  const { totals, adhesive } = plan;
+  return (
+    <>
+      <Section title="Which glue, and how it goes on">
+        <FieldRow>
+          <Choice
+            label="Glue"
+            value={build.glue.adhesive}
+            options={ADHESIVE_OPTIONS}
+            onChange={(id) => set('Glue', { adhesive: id })}
+            width={240}
+          />
+          <Choice
+            label="Spread with"
+            value={build.glue.method}
+            options={METHODS}
+            onChange={(method) => set('Spread with', { method })}
+            width={170}
+          />
+          <Choice
+            label="Wetted faces"
+            value={build.glue.faces === 2 ? '2' : '1'}
+            options={FACES}
+            onChange={(faces) => set('Wetted faces', { faces: faces === '2' ? 2 : 1 })}
+            width={220}
+          />
+        </FieldRow>
+        {window !== null && window.openMin !== null && window.totalMin !== null && (
+          <Typography sx={{ mb: 1 }}>
+            In this air open {window.openMin.low.toFixed(1)}–{window.openMin.high.toFixed(1)} min, in all{' '}
+            {window.totalMin.low.toFixed(1)}–{window.totalMin.high.toFixed(1)} min; clamps off after{' '}
+            {formatWait(window.clampMin?.high ?? 0)}.
+          </Typography>
+        )}
+        <Typography>
+          {f.mass(totals.massG)} ({f.volume(totals.volumeMl)}) in all, {formatClock(totals.spreadMin)} of
+          spreading each time;{' '}
+          {totals.onShelfMl > 0 ? `${f.volume(totals.onShelfMl)} on the shelf` : 'none on the shelf'}.
+        </Typography>
+        <Caution>{hazardWords(adhesive.hazards)}</Caution>
+      </Section>
+      <Section title="What has to be pulled">
+        {plan.pulls.map(({ pull, joint, neededN, reachN, taken }) => (
+          <Typography key={pull.id} sx={{ mb: 1 }}>
+            {joint}
+            {pull.joints.length > 1 ? ` and ${pull.joints.length - 1} more` : ''}: {f.force(neededN)}, opening{' '}
+            {f.length(pull.openingMm)}.{' '}
+            {taken.length === 0
+              ? 'Nothing on the rack does that.'
+              : `${taken.map(({ lot, count }) => `${count} ${lot.kind.replace('-', ' ')}`).join(', ')}${reachN > 0 ? ` give ${f.force(reachN)}` : ''}.`}
+          </Typography>
+        ))}
+        <Caution>{CLAMP_CAUTION}</Caution>
+      </Section>
+    </>
+  );
+}

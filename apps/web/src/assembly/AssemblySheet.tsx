@@ -1,0 +1,91 @@
+import { type AssemblyPlan, assemblyMarks, type AssemblyView } from '@lean-clasp/core';
+import Box from '@mui/material/Box';
+import Slider from '@mui/material/Slider';
+import ToggleButton from '@mui/material/ToggleButton';
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { Loading } from '../frame/Loading';
+import { useSize } from '../drawing/use-size';
+import { Tick } from '../parts/Tick';
+import { AssemblyDrawing } from './AssemblyDrawing';
+import { hasWebGl } from './has-web-gl';
+
+const Solid = lazy(() => import('./SolidView').then((m) => ({ default: m.SolidView })));
+
+const VIEWS: readonly { readonly id: AssemblyView | 'solid'; readonly name: string }[] = [
+  { id: 'slant', name: 'Slant' },
+  { id: 'front', name: 'Front' },
+  { id: 'above', name: 'Above' },
+  { id: 'side', name: 'Side' },
+  { id: 'solid', name: 'Turn it' },
+];
+
+/** The assembly on its sheet: flat views with sizes, or a solid to turn; whole or pulled apart. */
+export function AssemblySheet({ plan, title }: { readonly plan: AssemblyPlan; readonly title: string }) {
+  const { facts } = plan;
+  const [view, setView] = useState<AssemblyView | 'solid'>('slant');
+  const [explode, setExplode] = useState(0);
+  const [aids, setAids] = useState(true);
+  const [ref, size] = useSize({ width: 760, height: 430 });
+  const flat = view === 'solid' ? 'slant' : view;
+  const marks = useMemo(() => assemblyMarks(facts, flat, { explode, aids }), [facts, flat, explode, aids]);
+  return (
+    <Box
+      className="print-sheet"
+      sx={{ display: 'flex', flexDirection: 'column', height: '100%', minHeight: 0 }}
+    >
+      <Box ref={ref} sx={{ flex: 1, minHeight: 180, minWidth: 0, overflow: 'hidden' }}>
+        {view === 'solid' ? (
+          <Suspense fallback={<Loading what="Building the solid" />}>
+            <Solid facts={facts} explode={explode} aids={aids} />
+          </Suspense>
+        ) : (
+          <AssemblyDrawing
+            marks={marks}
+            facts={facts}
+            title={title}
+            size={size}
+            dimensioned={view !== 'slant' && explode === 0}
+          />
+        )}
+      </Box>
+      <Box
+        className="no-print"
+        sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2, px: 2, pb: 1 }}
+      >
+        <ToggleButtonGroup
+          exclusive
+          aria-label="View"
+          value={view}
+          onChange={(_, next: AssemblyView | 'solid' | null) => {
+            if (next !== null) setView(next);
+          }}
+        >
+          {VIEWS.filter(({ id }) => id !== 'solid' || hasWebGl()).map(({ id, name }) => (
+            <ToggleButton
+              key={id}
+              value={id}
+              sx={{ minHeight: 44, px: 1.5, textTransform: 'none', fontSize: '1rem' }}
+            >
+              {name}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, width: 220, minHeight: 44 }}>
+          <span id="apart">Apart</span>
+          <Slider
+            aria-labelledby="apart"
+            min={0}
+            max={1}
+            step={0.05}
+            value={explode}
+            onChange={(_, value) => setExplode(Number(value))}
+          />
+        </Box>
+        {facts.assembly.aids.length > 0 && (
+          <Tick label="Blocks, cauls and forms" checked={aids} onChange={setAids} />
+        )}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,192 @@
+import {
+  type FreeJoint,
+  type FreePart,
+  JOINT_KINDS,
+  layAssembly,
+  LIMITS,
+  MOST_FREE_PARTS,
+} from '@lean-clasp/core';
+import Alert from '@mui/material/Alert';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useState } from 'react';
+import { Section } from '../frame/Page';
+import { Choice } from '../parts/Choice';
+import { FieldRow } from '../parts/FieldRow';
+import { LengthField } from '../quantities/fields';
+import { SPECIES_OPTIONS } from '../words/catalogue';
+import { JOINT_WORDS } from '../words/kinds';
+import { useOpenAssembly } from '../workspace/open-build';
+import { addJoint, addPart, changePart, removeJoint, removePart } from './edits';
+import { refusalOf, useAttempt } from './use-attempt';
+
+const GRAINS = [
+  { value: 'x', name: 'along x' },
+  { value: 'y', name: 'along y' },
+  { value: 'z', name: 'upright' },
+] as const;
+const AXES = ['x', 'y', 'z'] as const;
+const JOINT_OPTIONS = JOINT_KINDS.map((value) => ({ value, name: JOINT_WORDS[value] }));
+const PLACE = { min: -6000, max: 6000, unit: 'mm' };
+
+/** A person's own parts, each with its size and place, and the joints between them. */
+export function FreeParts() {
+  const { build, edit } = useOpenAssembly();
+  const { shown, refusal, set } = useAttempt(
+    build.free,
+    (free) => refusalOf(() => layAssembly({ ...build, free }, build.mcInUse.lowPct)),
+    (free) => edit('Parts', (before) => ({ ...before, free })),
+  );
+  const changed = (id: string, change: Partial<FreePart>) =>
+    set(changePart(id, change)({ ...build, free: shown }).free);
+  return (
+    <Section
+      title="Your parts"
+      aside={
+        <Button disabled={shown.parts.length >= MOST_FREE_PARTS} onClick={() => edit('Part added', addPart)}>
+          Add a part
+        </Button>
+      }
+    >
+      {refusal !== null && (
+        <Alert severity="error" variant="outlined" sx={{ mb: 2 }}>
+          {refusal.message} Possible: {refusal.allowed}. The last good state stands meanwhile.
+        </Alert>
+      )}
+      {shown.parts.map((part) => (
+        <PartFields
+          key={part.id}
+          part={part}
+          onChange={(change) => changed(part.id, change)}
+          onRemove={() => edit(`${part.name} out`, removePart(part.id))}
+        />
+      ))}
+      <FreeJoints parts={build.free.parts} joints={build.free.joints} />
+    </Section>
+  );
+}
+
+function PartFields({
+  part,
+  onChange,
+  onRemove,
+}: {
+  readonly part: FreePart;
+  readonly onChange: (change: Partial<FreePart>) => void;
+  readonly onRemove: () => void;
+}) {
+  const axisField = (what: 'atMm' | 'sizeMm', axis: number) => (
+    <LengthField
+      key={`${what}${axis}`}
+      label={`${what === 'atMm' ? 'From' : 'Size'} ${AXES[axis] ?? ''}`}
+      value={part[what][axis] ?? 0}
+      bounds={what === 'atMm' ? PLACE : { min: 0.5, max: LIMITS.boardLengthMm.max, unit: 'mm' }}
+      onChange={(value) =>
+        value !== null && onChange({ [what]: part[what].map((each, i) => (i === axis ? value : each)) })
+      }
+      width={112}
+    />
+  );
+  return (
+    <Box role="group" aria-label={part.name} sx={{ borderBottom: 1, borderColor: 'divider', pt: 1.5 }}>
+      <FieldRow>
+        <TextField
+          label="Name"
+          size="small"
+          value={part.name}
+          onChange={(event) =>
+            event.target.value !== '' && onChange({ name: event.target.value.slice(0, 60) })
+          }
+          sx={{ width: 150 }}
+        />
+        <Choice
+          label="Wood"
+          value={part.species}
+          options={SPECIES_OPTIONS}
+          onChange={(species) => onChange({ species })}
+          width={180}
+        />
+        {[0, 1, 2].map((axis) => axisField('sizeMm', axis))}
+        {[0, 1, 2].map((axis) => axisField('atMm', axis))}
+        <Choice
+          label="Grain"
+          value={part.grain}
+          options={GRAINS}
+          onChange={(grain) => onChange({ grain })}
+          width={120}
+        />
+        <Button color="error" onClick={onRemove}>
+          Take out
+        </Button>
+      </FieldRow>
+    </Box>
+  );
+}
+
+function FreeJoints({
+  parts,
+  joints,
+}: {
+  readonly parts: readonly FreePart[];
+  readonly joints: readonly FreeJoint[];
+}) {
+  const { build, edit } = useOpenAssembly();
+  const [next, setNext] = useState<Omit<FreeJoint, 'id'>>({
+    kind: 'butt',
+    a: parts[0]?.id ?? '',
+    b: parts[1]?.id ?? '',
+  });
+  const options = parts.map(({ id, name }) => ({ value: id, name }));
+  const nameOf = (id: string) => parts.find((part) => part.id === id)?.name ?? '';
+  const known =
+    options.some(({ value }) => value === next.a) && options.some(({ value }) => value === next.b);
+  const refusal = known ? refusalOf(() => layAssembly(addJoint(next)(build), build.mcInUse.lowPct)) : null;
+  return (
+    <Box sx={{ pt: 2 }}>
+      {joints.map((joint) => (
+        <Box key={joint.id} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+          <Box sx={{ flex: 1 }}>
+            {JOINT_WORDS[joint.kind]}: {nameOf(joint.a)} – {nameOf(joint.b)}
+          </Box>
+          <Button color="error" onClick={() => edit('Joint out', removeJoint(joint.id))}>
+            Take apart
+          </Button>
+        </Box>
+      ))}
+      {parts.length > 1 && (
+        <FieldRow>
+          <Choice
+            label="Joint"
+            value={next.kind}
+            options={JOINT_OPTIONS}
+            onChange={(kind) => setNext({ ...next, kind })}
+            width={170}
+          />
+          <Choice
+            label="of"
+            value={next.a}
+            options={options}
+            onChange={(a) => setNext({ ...next, a })}
+            width={150}
+          />
+          <Choice
+            label="with"
+            value={next.b}
+            options={options}
+            onChange={(b) => setNext({ ...next, b })}
+            width={150}
+          />
+          <Button disabled={!known || next.a === next.b} onClick={() => edit('Joint added', addJoint(next))}>
+            Join them
+          </Button>
+        </FieldRow>
+      )}
+      {refusal !== null && (
+        <Alert severity="info" variant="outlined">
+          {refusal.message}
+        </Alert>
+      )}
+    </Box>
+  );
+}

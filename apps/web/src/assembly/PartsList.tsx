@@ -1,0 +1,136 @@
+import { type Condition, CONDITIONS, LIMITS } from '@lean-clasp/core';
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
+import { FIGURE_FACE } from '../app/theme';
+import { isSelected, useSelection } from '../drawing/selection';
+import { Section } from '../frame/Page';
+import { Choice } from '../parts/Choice';
+import { FieldRow } from '../parts/FieldRow';
+import { useAssemblyPlan } from '../planner/plan-context';
+import { NumberField } from '../quantities/fields';
+import { useFormat } from '../quantities/use-format';
+import { SPECIES_OPTIONS } from '../words/catalogue';
+import { CONDITION_WORDS } from '../words/kinds';
+import { useOpenAssembly } from '../workspace/open-build';
+import { noteParts } from './edits';
+import { groupParts, type PartGroup } from './groups';
+import { pastedNotes } from './paste-parts';
+
+const CONDITION_OPTIONS = CONDITIONS.map((value: Condition) => ({ value, name: CONDITION_WORDS[value] }));
+
+/** The cutting list; a line opens to wood, moisture and state. Moistures and woods can be pasted from a spreadsheet. */
+export function PartsList() {
+  const { plan } = useAssemblyPlan();
+  const { edit } = useOpenAssembly();
+  const [pasted, setPasted] = useState<string | null>(null);
+  const groups = useMemo(() => (plan === null ? [] : groupParts(plan.facts.parts)), [plan]);
+  if (plan === null) return null;
+  const pieces = plan.facts.parts.length * plan.facts.assembly.sets;
+  return (
+    <Section title={`Parts, ${pieces} in all`}>
+      <Box
+        component="ul"
+        aria-label="Cutting list"
+        tabIndex={0}
+        onPaste={(event) => {
+          const result = pastedNotes(event.clipboardData.getData('text'), plan.facts.parts);
+          if (result.notes.length > 0) {
+            event.preventDefault();
+            edit('Pasted parts', (before) =>
+              result.notes.reduce((build, { id, change }) => noteParts([id], change)(build), before),
+            );
+          }
+          setPasted(result.said);
+        }}
+        sx={{ listStyle: 'none', p: 0, m: 0 }}
+      >
+        {groups.map((group) => (
+          <GroupRow key={group.key} group={group} sets={plan.facts.assembly.sets} />
+        ))}
+      </Box>
+      <Typography variant="body2" color="text.secondary" role="status" sx={{ mt: 1 }}>
+        {pasted ?? 'Paste rows of part, species and moisture from a spreadsheet onto this list.'}
+      </Typography>
+    </Section>
+  );
+}
+
+function GroupRow({ group, sets }: { readonly group: PartGroup; readonly sets: number }) {
+  const f = useFormat();
+  const { selected, select } = useSelection();
+  const { edit } = useOpenAssembly();
+  const first = group.parts[0];
+  if (first === undefined) return null;
+  const ids = group.parts.map(({ part }) => part.id);
+  const chosen = group.parts.find(({ part }) => isSelected(selected, 'part', part.id));
+  const open = chosen !== undefined;
+  const { part, woodName } = first;
+  const many = group.parts.length > 1;
+  const name = many ? part.label.replace(/ \d+$/, '') : part.label;
+  const count = group.parts.length * sets;
+  return (
+    <Box component="li" sx={{ borderBottom: 1, borderColor: 'divider' }}>
+      <ButtonBase
+        aria-expanded={open}
+        onClick={() => select(open ? null : { kind: 'part', id: part.id })}
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: '44px minmax(0, 1fr) auto',
+          width: '100%',
+          minHeight: 44,
+          gap: 1,
+          textAlign: 'left',
+          fontSize: '0.9375rem',
+          fontWeight: open ? 700 : 400,
+        }}
+      >
+        <Box component="span" sx={{ fontFamily: FIGURE_FACE }}>
+          {count} ×
+        </Box>
+        <span>
+          {name}, {woodName.toLowerCase()}
+        </span>
+        <Box component="span" sx={{ fontFamily: FIGURE_FACE, fontSize: '0.875rem' }}>
+          {part.blankMm.map((mm) => f.length(mm)).join(' × ')}
+        </Box>
+      </ButtonBase>
+      {open && (
+        <Box sx={{ pt: 1.5, pl: 1 }}>
+          {many && (
+            <Typography variant="body2" sx={{ mb: 1 }}>
+              {chosen.part.label} is lit in the drawing. What you enter holds for {group.parts.length} alike.
+            </Typography>
+          )}
+          <FieldRow>
+            <Choice
+              label="Wood"
+              value={part.species}
+              options={SPECIES_OPTIONS}
+              onChange={(species) => edit(`Wood of ${name}`, noteParts(ids, { species }))}
+              width={190}
+            />
+            <NumberField
+              label="Moisture, metered"
+              unit="%"
+              optional
+              value={part.mcPct}
+              bounds={LIMITS.moisturePct}
+              hint="empty: as the air"
+              onChange={(mcPct) => edit(`Moisture of ${name}`, noteParts(ids, { mcPct }))}
+              width={170}
+            />
+            <Choice
+              label="Glue faces"
+              value={part.condition}
+              options={CONDITION_OPTIONS}
+              onChange={(condition) => edit(`Faces of ${name}`, noteParts(ids, { condition }))}
+              width={180}
+            />
+          </FieldRow>
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,28 @@
+import type { Kind } from '@lean-clasp/core';
+import Typography from '@mui/material/Typography';
+import { Section } from '../frame/Page';
+import { Tick } from '../parts/Tick';
+import { PREPARATION_WORDS } from '../words/kinds';
+import { useOpenAssembly } from '../workspace/open-build';
+import { prepare } from './edits';
+
+/** What this kind wants done before the first bead, to be ticked off. */
+export function PreparationList({ kind }: { readonly kind: Kind }) {
+  const { build, edit } = useOpenAssembly();
+  const done = kind.preparation.filter((what) => build.prepared.includes(what)).length;
+  return (
+    <Section title="Before the first bead">
+      <Typography variant="body2" color="text.secondary">
+        {done} of {kind.preparation.length} done.
+      </Typography>
+      {kind.preparation.map((what) => (
+        <Tick
+          key={what}
+          label={PREPARATION_WORDS[what]}
+          checked={build.prepared.includes(what)}
+          onChange={(checked) => edit('Prepared', prepare(what, checked))}
+        />
+      ))}
+    </Section>
+  );
+}

@@ -1,0 +1,79 @@
+import { reinforcementOptions } from '@lean-clasp/core';
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import Typography from '@mui/material/Typography';
+import { FIGURE_FACE } from '../app/theme';
+import { Section } from '../frame/Page';
+import { useAssemblyPlan } from '../planner/plan-context';
+import { useFormat } from '../quantities/use-format';
+import { REINFORCEMENT_WORDS } from '../words/kinds';
+import { useOpenAssembly } from '../workspace/open-build';
+import { noteJoints } from './edits';
+
+/** What to let into the mitres of a frame, by the long grain it adds; one choice for all corners. */
+export function Reinforcements() {
+  const { build, edit } = useOpenAssembly();
+  const { plan } = useAssemblyPlan();
+  const f = useFormat();
+  const flat = plan?.facts.assembly.square.kind !== 'none' && plan?.facts.assembly.flat.kind === 'wind';
+  const mitres = plan?.joints.filter(({ facts }) => facts.joint.kind === 'mitre') ?? [];
+  const worst = mitres.reduce<(typeof mitres)[number] | undefined>(
+    (least, each) => (least === undefined || each.facts.contactMm2 < least.facts.contactMm2 ? each : least),
+    undefined,
+  );
+  if (plan === null || worst === undefined || !flat) return null;
+  const thicknessMm = plan.facts.toMm[2] - plan.facts.fromMm[2];
+  const options = reinforcementOptions({
+    faceMm: worst.facts.contactMm2 / thicknessMm,
+    thicknessMm,
+    angleDeg: worst.facts.joint.angleDeg ?? 90,
+  });
+  const ids = mitres.map(({ facts }) => facts.joint.id);
+  const chosen = build.jointNotes.find(({ id }) => ids.includes(id))?.reinforcement ?? 'none';
+  return (
+    <Section title="What holds the mitres">
+      <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+        A glued mitre alone has {f.area(worst.facts.longGrainMm2)} of long grain on long grain. Frames that
+        are handled or sold are usually keyed. Sizes are judgement; a key’s kerf hides the marks of pointed
+        clamps.
+      </Typography>
+      <Box role="radiogroup" aria-label="What holds the mitres">
+        {options.map(({ reinforcement, gainMm2, leastFaceMm, fits, afterwards }) => (
+          <ButtonBase
+            key={reinforcement}
+            role="radio"
+            aria-checked={chosen === reinforcement}
+            disabled={!fits}
+            onClick={() => edit('What holds the mitres', noteJoints(ids, { reinforcement }))}
+            sx={(theme) => ({
+              display: 'grid',
+              gridTemplateColumns: 'minmax(0, 1fr) auto',
+              width: '100%',
+              minHeight: 44,
+              px: 1,
+              textAlign: 'left',
+              fontSize: '0.9375rem',
+              color: fits ? 'text.primary' : 'text.secondary',
+              borderBottom: 1,
+              borderColor: 'divider',
+              boxShadow: chosen === reinforcement ? `inset 6px 0 0 ${theme.palette.tokens.glue}` : 'none',
+              fontWeight: chosen === reinforcement ? 700 : 400,
+            })}
+          >
+            <Box component="span" sx={{ pl: 1 }}>
+              {REINFORCEMENT_WORDS[reinforcement]}
+              {fits
+                ? afterwards
+                  ? ' – asks nothing of the glue-up'
+                  : ''
+                : ` – needs a face of ${f.length(leastFaceMm)}`}
+            </Box>
+            <Box component="span" sx={{ fontFamily: FIGURE_FACE }}>
+              {gainMm2 > 0 ? `+ ${f.area(gainMm2)}` : ''}
+            </Box>
+          </ButtonBase>
+        ))}
+      </Box>
+    </Section>
+  );
+}

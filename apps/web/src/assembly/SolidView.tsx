@@ -1,0 +1,130 @@
+import { type AssemblyFacts, type FacetedPart, facetedParts } from '@lean-clasp/core';
+import { useTheme } from '@mui/material/styles';
+import { Canvas, useThree } from '@react-three/fiber';
+import { useEffect, useMemo } from 'react';
+import { BufferGeometry, DoubleSide, Float32BufferAttribute, ShapeUtils, Vector2, Vector3 } from 'three';
+import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+import { isSelected, useSelection } from '../drawing/selection';
+
+/** The assembly as a solid: drag to turn, pinch or wheel to come closer, tap a part to choose it. */
+export function SolidView({
+  facts,
+  explode,
+  aids,
+}: {
+  readonly facts: AssemblyFacts;
+  readonly explode: number;
+  readonly aids: boolean;
+}) {
+  const parts = useMemo(() => facetedParts(facts, explode), [facts, explode]);
+  const span = Math.hypot(...facts.toMm.map((value, i) => value - (facts.fromMm[i] ?? 0)));
+  const middle = facts.toMm.map((value, i) => (value + (facts.fromMm[i] ?? 0)) / 2);
+  const [x = 0, y = 0, z = 0] = middle;
+  return (
+    <Canvas
+      frameloop="demand"
+      role="img"
+      aria-label="The assembly as a solid. Choose parts in the list or in a flat view."
+      camera={{
+        position: [x - span * 0.75, y - span * 1.25, z + span * 0.95],
+        up: [0, 0, 1],
+        fov: 32,
+        near: span / 100,
+        far: span * 20,
+      }}
+    >
+      <ambientLight intensity={1.1} />
+      <directionalLight position={[x - span, y - 2 * span, z + 3 * span]} intensity={2.2} />
+      <Turning middle={[x, y, z]} />
+      {parts
+        .filter(({ id }) => aids || id !== null)
+        .map((part, i) => (
+          <PartMesh key={part.id ?? `aid-${i}`} part={part} />
+        ))}
+    </Canvas>
+  );
+}
+
+/** Orbit around the middle; draws a frame whenever it moves. */
+function Turning({ middle: [x, y, z] }: { readonly middle: readonly [number, number, number] }) {
+  const camera = useThree((state) => state.camera);
+  const canvas = useThree((state) => state.gl.domElement);
+  const invalidate = useThree((state) => state.invalidate);
+  useEffect(() => {
+    const controls = new OrbitControls(camera, canvas);
+    controls.target.set(x, y, z);
+    controls.addEventListener('change', () => invalidate());
+    controls.update();
+    return () => controls.dispose();
+  }, [camera, canvas, invalidate, x, y, z]);
+  return null;
+}
+
+function PartMesh({ part }: { readonly part: FacetedPart }) {
+  const { tokens } = useTheme().palette;
+  const { selected, select } = useSelection();
+  const { faces, edges } = useMemo(() => geometryOf(part), [part]);
+  const { id } = part;
+  const lit = id !== null && isSelected(selected, 'part', id);
+  return (
+    <group
+      onClick={(event) => {
+        event.stopPropagation();
+        if (id !== null) select({ kind: 'part', id });
+      }}
+    >
+      <mesh geometry={faces}>
+        <meshLambertMaterial
+          color={id === null ? tokens.barGround : lit ? tokens.glue : tokens.wood}
+          side={DoubleSide}
+          polygonOffset
+          polygonOffsetFactor={1}
+          polygonOffsetUnits={1}
+        />
+      </mesh>
+      <lineSegments geometry={edges}>
+        <lineBasicMaterial color={tokens.woodInk} />
+      </lineSegments>
+    </group>
+  );
+}
+
+/** Triangles of all sides, holes left open, and the lines around them. */
+function geometryOf({ sides }: FacetedPart): { faces: BufferGeometry; edges: BufferGeometry } {
+  const corners: number[] = [];
+  const normals: number[] = [];
+  const lines: number[] = [];
+  for (const { loops, normal } of sides) {
+    const [u, v] = planeOf(normal);
+    const flat = loops.map((loop) =>
+      loop.map(([x, y, z]) => {
+        const point = new Vector3(x, y, z);
+        return new Vector2(point.dot(u), point.dot(v));
+      }),
+    );
+    const all = loops.flat();
+    for (const triangle of ShapeUtils.triangulateShape(flat[0] ?? [], flat.slice(1))) {
+      for (const index of triangle) {
+        corners.push(...(all[index] ?? []));
+        normals.push(...normal);
+      }
+    }
+    for (const loop of loops) {
+      loop.forEach((point, i) => lines.push(...point, ...(loop[(i + 1) % loop.length] ?? point)));
+    }
+  }
+  const faces = new BufferGeometry();
+  faces.setAttribute('position', new Float32BufferAttribute(corners, 3));
+  faces.setAttribute('normal', new Float32BufferAttribute(normals, 3));
+  const edges = new BufferGeometry();
+  edges.setAttribute('position', new Float32BufferAttribute(lines, 3));
+  return { faces, edges };
+}
+
+/** Two directions in the plane of a side, u × v along its normal, so that outlines run anticlockwise. */
+function planeOf([x, y, z]: readonly [number, number, number]): [Vector3, Vector3] {
+  const normal = new Vector3(x, y, z);
+  const helper = Math.abs(z) > 0.9 ? new Vector3(1, 0, 0) : new Vector3(0, 0, 1);
+  const u = helper.cross(normal).normalize();
+  return [u, normal.clone().cross(u)];
+}

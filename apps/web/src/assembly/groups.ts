@@ -1,0 +1,49 @@
+import type { AssemblyFacts, PlannedJoint } from '@lean-clasp/core';
+
+type PartFacts = AssemblyFacts['parts'][number];
+
+/** Parts that are cut alike, as one line of the cutting list. */
+export interface PartGroup {
+  readonly key: string;
+  readonly parts: readonly PartFacts[];
+}
+
+/** Joints that are alike. */
+export interface JointGroup {
+  readonly key: string;
+  readonly joints: readonly PlannedJoint[];
+}
+
+/** The cutting list: parts of one role, size, wood and state together, in the order of the assembly. */
+export function groupParts(parts: readonly PartFacts[]): PartGroup[] {
+  return grouped(parts, ({ part }) =>
+    [
+      part.role,
+      part.role === 'part' ? part.id : '',
+      part.species,
+      part.mcPct ?? '',
+      part.condition,
+      ...part.blankMm.map((mm) => mm.toFixed(1)),
+    ].join('|'),
+  ).map(([key, own]) => ({ key, parts: own }));
+}
+
+/** Joints of one kind between parts of the same roles with the same area together. */
+export function groupJoints(joints: readonly PlannedJoint[], roleOf: (id: string) => string): JointGroup[] {
+  return grouped(joints, ({ facts: { joint, contactMm2, pairing } }) =>
+    [joint.kind, roleOf(joint.a), roleOf(joint.b), pairing, contactMm2.toFixed(0), joint.reinforcement].join(
+      '|',
+    ),
+  ).map(([key, own]) => ({ key, joints: own }));
+}
+
+function grouped<T>(items: readonly T[], keyOf: (item: T) => string): [string, T[]][] {
+  const groups = new Map<string, T[]>();
+  for (const item of items) {
+    const key = keyOf(item);
+    const group = groups.get(key);
+    if (group === undefined) groups.set(key, [item]);
+    else group.push(item);
+  }
+  return [...groups];
+}

@@ -1,0 +1,46 @@
+import { type AssemblyBuild, type AssemblyFacts, LIMITS, listSpecies } from '@lean-clasp/core';
+import Papa from 'papaparse';
+
+type PartNote = AssemblyBuild['partNotes'][number];
+
+/** What a pasted table says about parts, and what to tell the person. */
+export interface Pasted {
+  readonly notes: readonly { readonly id: string; readonly change: Partial<Omit<PartNote, 'id'>> }[];
+  readonly said: string;
+}
+
+/**
+ * Reads rows of part, species, moisture as they come out of a spreadsheet. Names are matched without regard to
+ * case; a name without its number stands for all alike. Rows that fit nothing are counted, never guessed at.
+ */
+export function pastedNotes(text: string, parts: AssemblyFacts['parts']): Pasted {
+  const rows = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true }).data;
+  const notes: { id: string; change: Partial<Omit<PartNote, 'id'>> }[] = [];
+  let unread = 0;
+  for (const [name = '', ...cells] of rows) {
+    const wanted = plain(name);
+    const own = parts.filter(
+      ({ part }) => plain(part.label) === wanted || plain(part.label).replace(/ \d+$/, '') === wanted,
+    );
+    const change = Object.assign({}, ...cells.map(changeFrom)) as Partial<Omit<PartNote, 'id'>>;
+    if (own.length === 0 || Object.keys(change).length === 0) unread += 1;
+    else notes.push(...own.map(({ part }) => ({ id: part.id, change })));
+  }
+  const read = `${notes.length} ${notes.length === 1 ? 'part' : 'parts'} taken from the pasted rows.`;
+  const left =
+    unread === 0
+      ? ''
+      : ` ${unread} ${unread === 1 ? 'row names' : 'rows name'} no part here, or no wood or moisture from ${LIMITS.moisturePct.min} to ${LIMITS.moisturePct.max} %; write rows like “stile 1, cherry, 8.5”.`;
+  return { notes, said: read + left };
+}
+
+const plain = (text: string) => text.trim().toLowerCase();
+
+function changeFrom(cell: string): Partial<Omit<PartNote, 'id'>> {
+  const wood = listSpecies().find(({ id, name }) => plain(cell) === id || plain(cell) === plain(name));
+  if (wood !== undefined) return { species: wood.id };
+  const match = /^(\d+(?:[.,]\d+)?)\s*%?$/.exec(cell.trim());
+  const value = Number(match?.[1]?.replace(',', '.') ?? Number.NaN);
+  const { min, max } = LIMITS.moisturePct;
+  return value >= min && value <= max ? { mcPct: value } : {};
+}

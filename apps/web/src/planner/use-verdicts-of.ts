@@ -1,0 +1,25 @@
+import type { Aspect, BuildDocument, ShopDocument, Verdict } from '@lean-clasp/core';
+import { useEffect, useState } from 'react';
+import { askPlan } from './workers';
+
+/** The verdicts on a build that is not open, worked out off the page; null until they are there. */
+export function useVerdictsOf(
+  build: BuildDocument,
+  shop: ShopDocument,
+): Readonly<Record<Aspect, Verdict>> | null {
+  const [verdicts, setVerdicts] = useState<Readonly<Record<Aspect, Verdict>> | null>(null);
+  useEffect(() => {
+    let overtaken = false;
+    askPlan(build, shop).then(
+      (plan) => {
+        if (!overtaken) setVerdicts(plan.verdicts);
+      },
+      // A build that cannot be planned says so when it is opened.
+      () => undefined,
+    );
+    return () => {
+      overtaken = true;
+    };
+  }, [build, shop]);
+  return verdicts;
+}

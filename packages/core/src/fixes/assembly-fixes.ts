@@ -1,0 +1,61 @@
+import { listAdhesives, standsService } from '../adhesives';
+import { finding } from '../finding';
+import type { AssemblyBuild, ShopDocument } from '../formats';
+import { LIMITS } from '../limits';
+import { listSpreadMethods } from '../spread';
+import { type AssemblyPlan, planAssembly } from '../verdicts';
+import { type Candidate, type Fixes, rankFixes } from './rank';
+
+/** Ways of spreading that suit most joints, whatever their shape. */
+const COMMON_METHODS: readonly string[] = ['bead', 'card', 'brush', 'roller'];
+
+/** Fixes for an assembly: other hands, glue, spreading or hour, each really planned. */
+export function findAssemblyFixes(plan: AssemblyPlan, shop: ShopDocument): Fixes<AssemblyBuild> {
+  return rankFixes(
+    plan.verdicts,
+    () => candidatesFor(plan, shop),
+    (build) => planAssembly(build, shop).verdicts,
+  );
+}
+
+function candidatesFor({ build }: AssemblyPlan, shop: ShopDocument): Candidate<AssemblyBuild>[] {
+  const glue = (change: Partial<AssemblyBuild['glue']>) => ({ ...build, glue: { ...build.glue, ...change } });
+  return [
+    ...(build.crew < Math.min(LIMITS.crew.max, shop.crew.length + 1)
+      ? [
+          {
+            change: finding('one-more-pair', 'informs', { crew: build.crew + 1 }),
+            build: { ...build, crew: build.crew + 1 },
+            effort: 3,
+          },
+        ]
+      : []),
+    ...listAdhesives()
+      .filter(({ id, service }) => id !== build.glue.adhesive && standsService(service, build.service))
+      .map(({ id }) => {
+        const onShelf = shop.bottles.some(({ adhesive, remainingMl }) => adhesive === id && remainingMl > 0);
+        return {
+          change: finding('use-glue', 'informs', { adhesive: id, onShelf: onShelf ? 'yes' : 'no' }),
+          build: glue({ adhesive: id }),
+          effort: onShelf ? 2 : 6,
+        };
+      }),
+    ...listSpreadMethods()
+      .filter(({ id }) => COMMON_METHODS.includes(id) && id !== build.glue.method)
+      .map(({ id }) => ({
+        change: finding('spread-with', 'informs', { method: id }),
+        build: glue({ method: id }),
+        effort: 1,
+      })),
+    {
+      change: finding(build.glue.faces === 1 ? 'wet-both-faces' : 'wet-one-face', 'informs'),
+      build: glue({ faces: build.glue.faces === 1 ? 2 : 1 }),
+      effort: 1,
+    },
+    ...shop.hours.map(({ hour, tempC, rhPct }) => ({
+      change: finding('other-hour', 'informs', { hour, tempC, rhPct }),
+      build: { ...build, climate: { tempC, rhPct } },
+      effort: 4,
+    })),
+  ];
+}
