@@ -6,7 +6,11 @@ import { expect, prefer, test, verdict } from './fixtures';
 const VIEWS: readonly (readonly [path: string, ready: string | RegExp])[] = [
   ['/', 'In clamps'],
   ['/builds', 'Stage floor'],
-  ['/builds/new', 'Start this build'],
+  ['/builds/new', 'What is to be glued up?'],
+  ['/builds/new/edge-panel', 'Start this build'],
+  ['/builds/new/mitred-frame', 'Start this build'],
+  ['/builds/dressing-mirror/fit', 'What holds the mitres'],
+  ['/builds/costume-trunk/glue', 'What has to be pulled'],
   ['/builds/stage-floor/fit', 'Dry fit'],
   ['/builds/stage-floor/glue', 'Which glue'],
   ['/builds/stage-floor/order', 'One session'],

@@ -15,13 +15,15 @@ const FLOOR = '/builds/stage-floor';
 const PICTURES = [
   ['today', '/'],
   ['builds', '/builds'],
-  ['new-build', '/builds/new'],
+  ['kinds', '/builds/new'],
+  ['new-build', '/builds/new/edge-panel'],
+  ['assembly-fit', '/builds/costume-trunk/fit'],
   ['fit', `${FLOOR}/fit`],
   ['glue', `${FLOOR}/glue`],
   ['order', `${FLOOR}/order`],
   ['squeeze', `${FLOOR}/squeeze`],
   ['squeeze-lamp-inches', `${FLOOR}/squeeze`, { theme: 'lamp', units: 'imperial' }],
-  ['verdict-opened', `${FLOOR}/squeeze`, {}, (page) => page.locator('[data-verdict="inTime"]').click()],
+
   ['rehearse', `${FLOOR}/rehearse`],
   ['glue-up', `${FLOOR}/glue-up`],
   ['bench', `${FLOOR}/glue-up`, { theme: 'lamp' }, runSomeSteps],

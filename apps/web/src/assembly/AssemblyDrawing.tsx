@@ -33,9 +33,12 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
     (size.width - MARGIN.left - MARGIN.right) / Math.max(1, marks.size[0]),
     (size.height - MARGIN.top - MARGIN.bottom) / Math.max(1, marks.size[1]),
   );
+  // In the middle of whatever room is left over.
+  const left = MARGIN.left + (size.width - MARGIN.left - MARGIN.right - marks.size[0] * scale) / 2;
+  const top = MARGIN.top + (size.height - MARGIN.top - MARGIN.bottom - marks.size[1] * scale) / 2;
   const at = ([x, y]: readonly [number, number]): [number, number] => [
-    MARGIN.left + (x - marks.from[0]) * scale,
-    MARGIN.top + (y - marks.from[1]) * scale,
+    left + (x - marks.from[0]) * scale,
+    top + (y - marks.from[1]) * scale,
   ];
   const path = (loops: AssemblyMarks['sides'][number]['loops']) =>
     loops
@@ -109,7 +112,7 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
                 </text>
               </>
             ) : (
-              <circle cx={x} cy={y} r={4} fill={tokens.ink} />
+              <circle cx={x} cy={y} r={3} fill={tokens.ink} opacity={0.7} />
             )}
           </Pickable>
         );

@@ -93,7 +93,7 @@ function GroupRow({ group, sets }: { readonly group: PartGroup; readonly sets: n
           {name}, {woodName.toLowerCase()}
         </span>
         <Box component="span" sx={{ fontFamily: FIGURE_FACE, fontSize: '0.875rem' }}>
-          {part.blankMm.map((mm) => f.length(mm)).join(' × ')}
+          {f.sizes(part.blankMm)}
         </Box>
       </ButtonBase>
       {open && (

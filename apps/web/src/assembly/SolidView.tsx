@@ -22,6 +22,7 @@ export function SolidView({
   const [x = 0, y = 0, z = 0] = middle;
   return (
     <Canvas
+      flat
       frameloop="demand"
       role="img"
       aria-label="The assembly as a solid. Choose parts in the list or in a flat view."

@@ -7,6 +7,8 @@ export interface Format {
   readonly system: UnitSystem;
   /** Sizes measured with a tape. */
   readonly length: (mm: number) => string;
+  /** Several sizes of one thing, such as length, width and thickness. */
+  readonly sizes: (mm: readonly number[]) => string;
   /** Amounts measured with feelers. */
   readonly fine: (mm: number) => string;
   readonly pressure: (mpa: number) => string;
@@ -25,6 +27,13 @@ export function formatFor(system: UnitSystem): Format {
   return {
     system,
     length: (mm) => formatLength(mm, system),
+    sizes: (mm) => {
+      const printed = mm.map((each) => formatLength(each, system));
+      // The unit once, at the end, where it is a word.
+      return printed
+        .map((text, i) => (i < printed.length - 1 ? text.replace(/ [a-z]+$/, '') : text))
+        .join(' × ');
+    },
     fine: (mm) => formatLength(mm, system, true),
     pressure: (mpa) => formatScaled(mpa, 'pressure', system),
     pressureNumber: (mpa) => scaledNumber(mpa, 'pressure', system),

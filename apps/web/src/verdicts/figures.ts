@@ -22,6 +22,12 @@ export function figureWords({ kind }: Pick<Verdict, 'kind'>, value: number | nul
   }
 }
 
+/** What the figure of squareness is, where it is not an end out of square. */
+const SQUARE_WORDS: Readonly<Record<string, string>> = {
+  'last-mitre-opens': 'open',
+  'diagonals-read': 'to pull',
+};
+
 /** What the figure is measured against, in a few words. */
 export function againstWords(verdict: Verdict, f: Format): string {
   const limit = figureWords(verdict, verdict.against, f);
@@ -31,7 +37,9 @@ export function againstWords(verdict: Verdict, f: Format): string {
     case 'tight':
       return `lowest, wants ${limit}`;
     case 'square':
-      return verdict.figure === null ? `no figure, of ${limit}` : `over the width, of ${limit}`;
+      return verdict.figure === null
+        ? `no figure, of ${limit}`
+        : `${SQUARE_WORDS[verdict.cause.code] ?? 'over the width'}, of ${limit}`;
     case 'flat':
       if (verdict.figure !== null) return `off flat, of ${limit}`;
       return verdict.cause.code === 'panel-pops' ? 'would pop' : `no figure, of ${limit}`;

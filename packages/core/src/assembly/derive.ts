@@ -13,6 +13,8 @@ export interface PartFacts {
   readonly volumeMm3: number;
   readonly massKg: number;
   readonly surfaces: readonly Surface[];
+  /** Of each surface, how much lies against another part, mm². */
+  readonly coveredMm2: readonly number[];
 }
 
 /** An assembly measured: what its solids weigh and where they touch. */
@@ -56,6 +58,7 @@ export function deriveAssembly(assembly: Assembly): AssemblyFacts {
     }
     return facts;
   });
+  const covered = coverage(joints, parts);
   const points = assembly.parts.flatMap(({ solid }) => solidPoints(solid));
   const corner = (pick: (...values: number[]) => number): Vec3 => [
     pick(...points.map(([x]) => x)),
@@ -64,7 +67,7 @@ export function deriveAssembly(assembly: Assembly): AssemblyFacts {
   ];
   return {
     assembly,
-    parts,
+    parts: parts.map((part, i) => ({ ...part, coveredMm2: covered[i] ?? [] })),
     joints,
     massKg: parts.reduce((sum, { massKg }) => sum + massKg, 0),
     gluedMm2: joints.reduce((sum, { gluedMm2 }) => sum + gluedMm2, 0),
@@ -73,7 +76,24 @@ export function deriveAssembly(assembly: Assembly): AssemblyFacts {
   };
 }
 
-function partFacts(part: Part, index: number): PartFacts {
+/** Area of each surface of each part that its joints cover. */
+function coverage(
+  joints: readonly JointFacts[],
+  parts: readonly { readonly part: Part; readonly surfaces: readonly Surface[] }[],
+): number[][] {
+  const covered = parts.map(({ surfaces }) => surfaces.map(() => 0));
+  const rowOf = new Map(parts.map(({ part }, i) => [part.id, covered[i] ?? []]));
+  for (const { joint, contacts } of joints) {
+    for (const { areaMm2, ofA, ofB } of contacts) {
+      const [a, b] = [rowOf.get(joint.a) ?? [], rowOf.get(joint.b) ?? []];
+      a[ofA] = (a[ofA] ?? 0) + areaMm2;
+      b[ofB] = (b[ofB] ?? 0) + areaMm2;
+    }
+  }
+  return covered;
+}
+
+function partFacts(part: Part, index: number): Omit<PartFacts, 'coveredMm2'> {
   const { properties, traits, name } = resolveSpecies(part.species, `parts.${index}.species`);
   const volumeMm3 = solidVolume(part.solid);
   return {

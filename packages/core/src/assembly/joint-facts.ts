@@ -20,6 +20,9 @@ export interface Contact {
   readonly normal: Vec3;
   readonly pairing: GrainPairing;
   readonly loops: readonly (readonly Vec3[])[];
+  /** Index of the surface of either part that it lies on. */
+  readonly ofA: number;
+  readonly ofB: number;
 }
 
 /** What the solids say about a joint. */
@@ -71,6 +74,8 @@ export function jointFacts(
       normal: surface.normal,
       pairing: pairingOf(a, b, surface.normal),
       loops: loopsInSpace(surface),
+      ofA: surface.ofA,
+      ofB: surface.ofB,
     }),
   );
   const sumOf = (some: readonly Contact[]) => some.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);

@@ -27,7 +27,7 @@ export function wagonBuilds(): readonly DemoBuild[] {
   return [
     made('stage-ends', {
       template: 'breadboard',
-      name: 'Stage floor, breadboard ends',
+      name: 'Breadboard ends',
       answers: {
         species: 'hard-maple',
         panelWidthMm: 600,

@@ -4,10 +4,15 @@ import {
   cross,
   dot,
   loopsInSpace,
+  type Prism,
+  prismVolume,
+  reach,
   scale,
+  type Solid,
   solidPoints,
   subtract,
   type Surface,
+  surfaceArea,
   surfacesOf,
   unit,
   type Vec2,
@@ -42,15 +47,13 @@ export interface PartMark {
   readonly at: Vec2;
 }
 
-/** All marks of one view, furthest side first. */
+/** All marks of one view, what lies behind first. */
 export interface AssemblyMarks {
   readonly sides: readonly SideMark[];
   readonly parts: readonly PartMark[];
   /** Lowest corner of everything drawn, and its size, mm on the sheet. */
   readonly from: Vec2;
   readonly size: Vec2;
-  /** Size of the assembly itself, not pulled apart, mm along right and up. */
-  readonly overallMm: Vec2;
 }
 
 const EYES: Readonly<Record<AssemblyView, Eye>> = {
@@ -68,9 +71,23 @@ function eyeAt(direction: Vec3): Eye {
   return { towards, right, up: cross(towards, right) };
 }
 
+/** A surface covered to this share is out of sight. */
+const COVERED_SHARE = 0.98;
+/** Parts may reach past each other by this much and still lie one behind the other, mm. */
+const TOUCHING_MM = 0.05;
+
+/** Something drawn as a whole, with how far its largest block reaches along x, y and z. */
+interface Drawn {
+  readonly sides: readonly SideMark[];
+  readonly reachMm: readonly (readonly [number, number])[];
+  /** Distance of its middle towards the eye, mm. */
+  readonly depthMm: number;
+}
+
 /**
  * Flattens an assembly to a sheet. `explode` moves each part away from the middle by that share of its distance.
- * Sides are sorted by the depth of their middle, which is right for parts that do not interlock deeply.
+ * What lies behind is drawn first: parts that a main direction tells apart by that, others by the depth of their
+ * middle, which is right for parts that do not interlock deeply.
  */
 export function assemblyMarks(
   facts: AssemblyFacts,
@@ -78,48 +95,105 @@ export function assemblyMarks(
   { explode = 0, aids = true }: { readonly explode?: number; readonly aids?: boolean } = {},
 ): AssemblyMarks {
   const eye = EYES[view];
-  const middle = scale(add(facts.fromMm, facts.toMm), 0.5);
   const flatten = (point: Vec3): Vec2 => [dot(point, eye.right), -dot(point, eye.up)];
-  const sides: (SideMark & { readonly depth: number })[] = [];
+  const shiftOf = shiftFor(facts, explode);
   const draw = (
-    part: string | null,
+    solid: Solid,
     surfaces: readonly Surface[],
     shift: Vec3,
-    endGrain: (normal: Vec3) => boolean,
-  ) => {
-    for (const surface of surfaces) {
-      if (dot(surface.normal, eye.towards) < 1e-3) continue;
-      const loops = loopsInSpace(surface).map((loop) => loop.map((point) => add(point, shift)));
-      const outline = loops[0] ?? [];
-      sides.push({
-        part,
-        loops: loops.map((loop) => loop.map(flatten)),
-        endGrain: endGrain(surface.normal),
-        light: Math.max(0, dot(surface.normal, LIGHT)),
-        depth: outline.reduce((sum, point) => sum + dot(point, eye.towards), 0) / outline.length,
-      });
-    }
+    mark: (normal: Vec3) => Pick<SideMark, 'part' | 'endGrain'>,
+  ): Drawn => {
+    const body = solidPoints({ blocks: [largestOf(solid.blocks)], pockets: [] }).map((point) =>
+      add(point, shift),
+    );
+    return {
+      sides: surfaces
+        .filter(({ normal }) => dot(normal, eye.towards) > 1e-3)
+        .map((surface) => ({
+          ...mark(surface.normal),
+          loops: loopsInSpace(surface).map((loop) => loop.map((point) => flatten(add(point, shift)))),
+          light: Math.max(0, dot(surface.normal, LIGHT)),
+        })),
+      reachMm: MAIN.map((axis) => reach(body, axis)),
+      depthMm: dot(middleOf(body), eye.towards),
+    };
   };
-  const parts = facts.parts.map(({ part, surfaces }): PartMark => {
-    const points = solidPoints(part.solid);
-    const centre = scale(points.reduce(add), 1 / points.length);
-    const shift = scale(subtract(centre, middle), explode);
-    draw(part.id, surfaces, shift, (normal) => isEndGrain(part, normal));
-    return { id: part.id, label: part.label, at: flatten(add(centre, shift)) };
-  });
-  if (aids) facts.assembly.aids.forEach(({ solid }) => draw(null, surfacesOf(solid), [0, 0, 0], () => false));
-  sides.sort((a, b) => a.depth - b.depth);
+  const drawnParts = facts.parts.map(({ part, surfaces, coveredMm2 }) =>
+    draw(
+      part.solid,
+      explode > 0
+        ? surfaces
+        : surfaces.filter((surface, i) => (coveredMm2[i] ?? 0) < COVERED_SHARE * surfaceArea(surface)),
+      shiftOf(part.solid),
+      (normal) => ({ part: part.id, endGrain: isEndGrain(part, normal) }),
+    ),
+  );
+  const drawnAids = aids
+    ? facts.assembly.aids.map(({ solid }) =>
+        draw(solid, surfacesOf(solid), [0, 0, 0], () => ({ part: null, endGrain: false })),
+      )
+    : [];
+  const sides = fromBehind([...drawnParts, ...drawnAids], eye.towards).flatMap((drawn) => drawn.sides);
   const corners = sides.flatMap(({ loops }) => loops[0] ?? []);
   const [xs, ys] = [corners.map(([x]) => x), corners.map(([, y]) => y)];
   const from: Vec2 = [Math.min(...xs), Math.min(...ys)];
-  const own = [facts.fromMm, facts.toMm].map(flatten) as [Vec2, Vec2];
   return {
     sides,
-    parts,
+    parts: facts.parts.map(({ part }) => ({
+      id: part.id,
+      label: part.label,
+      at: flatten(add(middleOf(solidPoints(part.solid)), shiftOf(part.solid))),
+    })),
     from,
     size: [Math.max(...xs) - from[0], Math.max(...ys) - from[1]],
-    overallMm: [Math.abs(own[1][0] - own[0][0]), Math.abs(own[1][1] - own[0][1])],
   };
+}
+
+const MAIN: readonly Vec3[] = [
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+];
+
+/** Everything in an order in which what is drawn later is never behind; cycles are cut at the furthest. */
+function fromBehind(all: readonly Drawn[], towards: Vec3): Drawn[] {
+  const waiting = [...all].sort((a, b) => a.depthMm - b.depthMm);
+  const ordered: Drawn[] = [];
+  while (waiting.length > 0) {
+    const free = waiting.findIndex((one) =>
+      waiting.every((other) => one === other || !hides(one, other, towards)),
+    );
+    ordered.push(...waiting.splice(Math.max(0, free), 1));
+  }
+  return ordered;
+}
+
+/** Whether `one` may hide some of `other` and not the other way round, by a main direction that parts them. */
+function hides(one: Drawn, other: Drawn, towards: Vec3): boolean {
+  // +1 where `one` lies on the near side of a main direction, −1 where `other` does, 0 where they overlap.
+  const nearer = MAIN.map((_, axis) => {
+    const slant = Math.sign(towards[axis] ?? 0);
+    const [p, q] = [one.reachMm[axis] ?? [0, 0], other.reachMm[axis] ?? [0, 0]];
+    if (p[0] >= q[1] - TOUCHING_MM) return slant;
+    return q[0] >= p[1] - TOUCHING_MM ? -slant : 0;
+  });
+  return nearer.includes(1) && !nearer.includes(-1);
+}
+
+function largestOf(blocks: readonly Prism[]): Prism {
+  return blocks.reduce((a, b) => (prismVolume(b) > prismVolume(a) ? b : a));
+}
+
+const middleOf = (points: readonly Vec3[]): Vec3 =>
+  scale(
+    points.reduce((sum, point) => add(sum, point)),
+    1 / points.length,
+  );
+
+/** How far each part moves when the assembly is pulled apart. */
+function shiftFor(facts: AssemblyFacts, explode: number): (solid: Solid) => Vec3 {
+  const middle = scale(add(facts.fromMm, facts.toMm), 0.5);
+  return (solid) => scale(subtract(middleOf(solidPoints(solid)), middle), explode);
 }
 
 /** A part, or an aid where `id` is null, as flat sides in space, for a solid to turn. */
@@ -130,18 +204,17 @@ export interface FacetedPart {
 
 /** All parts and aids of an assembly, parts moved apart as in `assemblyMarks`. */
 export function facetedParts(facts: AssemblyFacts, explode: number): FacetedPart[] {
-  const middle = scale(add(facts.fromMm, facts.toMm), 0.5);
+  const shiftOf = shiftFor(facts, explode);
   const sidesOf = (surfaces: readonly Surface[], shift: Vec3) =>
     surfaces.map((surface) => ({
       normal: surface.normal,
       loops: loopsInSpace(surface).map((loop) => loop.map((point) => add(point, shift))),
     }));
   return [
-    ...facts.parts.map(({ part, surfaces }) => {
-      const points = solidPoints(part.solid);
-      const centre = scale(points.reduce(add), 1 / points.length);
-      return { id: part.id, sides: sidesOf(surfaces, scale(subtract(centre, middle), explode)) };
-    }),
+    ...facts.parts.map(({ part, surfaces }) => ({
+      id: part.id,
+      sides: sidesOf(surfaces, shiftOf(part.solid)),
+    })),
     ...facts.assembly.aids.map(({ solid }) => ({ id: null, sides: sidesOf(surfacesOf(solid), [0, 0, 0]) })),
   ];
 }

@@ -1,5 +1,6 @@
 import { type AssemblyFacts, deriveAssembly } from '../assembly';
 import { InputError } from '../checks';
+import { assemblyMarks } from '../drawing';
 import type { FreePart } from '../formats';
 import { findKind, KINDS, startOf } from '.';
 import type { Answers, Season } from '.';
@@ -37,6 +38,11 @@ describe('every kind', () => {
       for (const { release, contactMm2 } of facts.joints) {
         expect(contactMm2).toBeGreaterThan(0);
         expect(release.length).toBeGreaterThan(0);
+      }
+      for (const view of ['slant', 'front', 'above', 'side'] as const) {
+        const { from, size, sides } = assemblyMarks(facts, view);
+        expect([...from, ...size].every(Number.isFinite)).toBe(true);
+        expect(sides.length).toBeGreaterThan(0);
       }
     },
   );

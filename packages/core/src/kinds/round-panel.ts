@@ -41,7 +41,7 @@ export const ROUND_PANEL = defineKind({
       const [low, high] = [-b + (n - 1) * stripMm, -b + n * stripMm];
       const right = arc(low, high);
       const left = [...right].reverse().map(([x, y]): Vec2 => [-x, y]);
-      const outline = [...right, ...left].filter((p, i, all) => i === 0 || !same(p, all[i - 1] as Vec2));
+      const outline = [...right, ...left];
       const longest = 2 * Math.max(...right.map(([x]) => x));
       return part('board', n, species, solidOf(extruded('z', outline, 0, thicknessMm)), X, [
         longest,
@@ -86,13 +86,11 @@ export const ROUND_PANEL = defineKind({
   },
 });
 
-const same = (p: Vec2, q: Vec2) => Math.hypot(p[0] - q[0], p[1] - q[1]) < 1e-6;
-
 /** Wood between an outer board's curve and a flat face for the clamp. */
 function curvedBlock(side: number, arc: readonly Vec2[], flatMm: number, thicknessMm: number) {
   const right = arc.map(([x, y]): Vec2 => [x, side * y]);
   const left = [...right].reverse().map(([x, y]): Vec2 => [-x, y]);
   const reachMm = right[0]?.[0] ?? 0;
-  const curve = [...right, ...left].filter((p, i, all) => i === 0 || !same(p, all[i - 1] as Vec2));
+  const curve = [...right, ...left];
   return extruded('z', [...curve, [-reachMm, side * flatMm], [reachMm, side * flatMm]], 0, thicknessMm);
 }

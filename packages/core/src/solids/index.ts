@@ -1,5 +1,5 @@
 export { type Shape2, signedArea } from './polygon';
-export { type Axis, box, extruded, moved, type Prism, reach, rectangle, turned } from './prism';
+export { type Axis, box, extruded, moved, type Prism, prismVolume, reach, rectangle, turned } from './prism';
 export {
   contactsBetween,
   loopsInSpace,

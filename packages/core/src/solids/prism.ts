@@ -21,6 +21,9 @@ export interface Face {
   readonly normal: Vec3;
 }
 
+/** Corners nearer than this are one. */
+const SAME_CORNER_MM = 1e-6;
+
 /** Main direction of space. */
 export type Axis = 'x' | 'y' | 'z';
 
@@ -36,7 +39,11 @@ const FRAMES: Readonly<Record<Axis, { readonly u: Vec3; readonly v: Vec3; readon
  * @throws InputError where nothing is left of the block.
  */
 export function extruded(axis: Axis, outline: readonly Vec2[], fromMm: number, toMm: number): Prism {
-  const area = signedArea(outline);
+  const corners = outline.filter(([x, y], i) => {
+    const [nextX, nextY] = outline[(i + 1) % outline.length] as Vec2;
+    return Math.hypot(nextX - x, nextY - y) > SAME_CORNER_MM;
+  });
+  const area = signedArea(corners);
   if (!(Math.abs(area) > 0) || !(toMm > fromMm)) {
     throw new InputError(
       'inconsistent',
@@ -48,7 +55,7 @@ export function extruded(axis: Axis, outline: readonly Vec2[], fromMm: number, t
   const frame = FRAMES[axis];
   return {
     ...frame,
-    outline: area < 0 ? [...outline].reverse() : outline,
+    outline: area < 0 ? corners.reverse() : corners,
     origin: scale(frame.w, fromMm),
     heightMm: toMm - fromMm,
   };

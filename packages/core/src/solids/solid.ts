@@ -57,23 +57,33 @@ export function surfacesOf({ blocks, pockets }: Solid): Surface[] {
       allSides.filter((side) => sameSide(wall, side)),
     ).map(inward),
   );
-  return [...outside, ...walls];
+  // Walls first: whoever draws them in this order sees them through the openings of what comes after.
+  return [...walls, ...outside];
 }
 
-/** Where two solids touch: surfaces of `a` whose normal points into `b`. */
-export function contactsBetween(a: readonly Surface[], b: readonly Surface[]): Surface[] {
-  const shelves = new Map<number, Surface[]>();
-  for (const surface of b) {
-    const shelf = shelves.get(shelfOf(surface.offsetMm));
-    if (shelf === undefined) shelves.set(shelfOf(surface.offsetMm), [surface]);
-    else shelf.push(surface);
-  }
-  return a.flatMap((side) => {
+/** A stretch where a surface of one solid lies against one of another, and which of their surfaces those are. */
+export interface Touch extends Surface {
+  readonly ofA: number;
+  readonly ofB: number;
+}
+
+/** Where two solids touch: stretches of surfaces of `a`, with their normal pointing into `b`. */
+export function contactsBetween(a: readonly Surface[], b: readonly Surface[]): Touch[] {
+  const shelves = new Map<number, number[]>();
+  b.forEach(({ offsetMm }, index) => {
+    const shelf = shelves.get(shelfOf(offsetMm));
+    if (shelf === undefined) shelves.set(shelfOf(offsetMm), [index]);
+    else shelf.push(index);
+  });
+  return a.flatMap((side, ofA) => {
     const middle = shelfOf(-side.offsetMm);
     return [middle - 1, middle, middle + 1]
       .flatMap((shelf) => shelves.get(shelf) ?? [])
-      .filter((other) => facing(side, other))
-      .flatMap((other) => common(side.shape, other.shape).map((shape) => ({ ...side, shape })));
+      .flatMap((ofB) => {
+        const other = b[ofB];
+        if (other === undefined || !facing(side, other)) return [];
+        return common(side.shape, other.shape).map((shape): Touch => ({ ...side, shape, ofA, ofB }));
+      });
   });
 }
 

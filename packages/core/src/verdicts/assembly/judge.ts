@@ -167,8 +167,8 @@ function square({ facts, build }: AssemblyPlanParts): Judged {
       figure: null,
       against: limit,
       margin: 0,
-      cause: finding('diagonals-unread', 'warns', check2(check)),
-      workings: [finding('how-diagonals', 'informs', check2(check))],
+      cause: finding('diagonals-unread', 'warns', sizesOf(check)),
+      workings: [finding('how-diagonals', 'informs', sizesOf(check))],
     };
   }
   if (check.kind === 'diagonals') {
@@ -176,8 +176,8 @@ function square({ facts, build }: AssemblyPlanParts): Judged {
     return against(
       figure,
       limit,
-      (over) => finding('diagonals-read', over ? 'refuses' : 'informs', { mm: figure, ...check2(check) }),
-      [finding('how-diagonals', 'informs', check2(check))],
+      (over) => finding('diagonals-read', over ? 'refuses' : 'informs', { mm: figure, ...sizesOf(check) }),
+      [finding('how-diagonals', 'informs', sizesOf(check))],
     );
   }
   const { gapMm } = mitrePolygon({
@@ -192,7 +192,7 @@ function square({ facts, build }: AssemblyPlanParts): Judged {
   ]);
 }
 
-const check2 = ({ abMm, bcMm }: { readonly abMm: number; readonly bcMm: number }) => ({
+const sizesOf = ({ abMm, bcMm }: { readonly abMm: number; readonly bcMm: number }) => ({
   abMm,
   bcMm,
   diagonalMm: Math.hypot(abMm, bcMm),
@@ -236,7 +236,9 @@ function flat({ facts, build, joints }: AssemblyPlanParts): Judged {
     };
   }
   if (check.kind === 'none') return atRest(limit, finding('nothing-to-flatten', 'informs'));
-  if (twistMm === null && bowMm === null) return atRest(limit, finding('flatness-unread', 'informs'));
+  if (twistMm === null && bowMm === null) {
+    return { ...atRest(limit, finding('flatness-unread', 'warns')), state: 'close', margin: 0 };
+  }
   const figure = Math.max(Math.abs(twistMm ?? 0), Math.abs(bowMm ?? 0));
   const code = Math.abs(twistMm ?? 0) >= Math.abs(bowMm ?? 0) ? 'boards-twisted' : 'boards-bowed';
   return against(figure, limit, (over) => finding(code, over ? 'refuses' : 'informs', { mm: figure }), []);

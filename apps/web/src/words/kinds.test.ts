@@ -1,0 +1,86 @@
+import {
+  ASPECTS,
+  FREE,
+  KINDS,
+  planAssembly,
+  PREPARATIONS,
+  assemblyBuild,
+  findAssemblyFixes,
+} from '@lean-clasp/core';
+import { DEMO_SHOP, wagonBuilds } from '@lean-clasp/core/demo';
+import { formatFor } from '../quantities/use-format';
+import { causeWords, changeWords } from './causes';
+import {
+  choiceWords,
+  findingWords,
+  KIND_CAUTIONS,
+  KIND_WORDS,
+  PREPARATION_WORDS,
+  questionWords,
+} from './kinds';
+import { workingOf } from './workings';
+
+const inches = formatFor('imperial');
+
+/** A sentence or a name, not a code, without holes in it. */
+function expectWords(words: string | undefined): void {
+  expect(words).toBeDefined();
+  expect(words).not.toMatch(/^[a-z]+(-[a-z]+)+$|[a-z]Mm\b|undefined|NaN|Infinity|\[object/);
+}
+
+describe('words of the kinds', () => {
+  it('exist for every kind, question, choice and preparation', () => {
+    [...KINDS.map(({ id }) => id), 'edge-panel', FREE].forEach((id) => expectWords(KIND_WORDS[id]?.about));
+    for (const { id, questions, preparation, cautions } of KINDS) {
+      for (const [name, question] of Object.entries(questions)) {
+        const words = questionWords(id, name);
+        expectWords(words);
+        expect(words).not.toBe(name);
+        if (question.kind === 'choice')
+          question.options.forEach((option) => expectWords(choiceWords(option)));
+      }
+      preparation.forEach((what) => expectWords(PREPARATION_WORDS[what]));
+      cautions.forEach((caution) => expectWords(KIND_CAUTIONS[caution]));
+    }
+    PREPARATIONS.forEach((what) => expectWords(PREPARATION_WORDS[what]));
+  });
+
+  it('exist for whatever the plans of all kinds say, with their fixes', () => {
+    const odd = [
+      assemblyBuild({
+        template: 'veneered-sheet',
+        name: 'x',
+        project: '',
+        service: 'wet',
+        answers: { faces: 'one' },
+      }),
+      assemblyBuild({
+        template: 'heavy-slab',
+        name: 'x',
+        project: '',
+        service: 'dry',
+        answers: { caulPairs: 1 },
+      }),
+      {
+        ...assemblyBuild({ template: FREE, name: 'x', project: '', service: 'dry', answers: {} }),
+        climate: { tempC: 2, rhPct: 70 },
+      },
+    ];
+    const plans = [...wagonBuilds().map(({ build }) => build), ...odd].map((build) =>
+      planAssembly(build, DEMO_SHOP),
+    );
+    for (const plan of plans) {
+      plan.findings.forEach((finding) => expectWords(findingWords(finding, inches)));
+      for (const aspect of ASPECTS) {
+        const { cause, workings } = plan.verdicts[aspect];
+        expectWords(causeWords(cause, inches));
+        workings.forEach((working) => expectWords(workingOf(working, inches)?.title));
+      }
+    }
+    for (const plan of plans.slice(0, 4)) {
+      Object.values(findAssemblyFixes(plan, DEMO_SHOP))
+        .flat()
+        .forEach(({ change }) => expectWords(changeWords(change, inches)));
+    }
+  });
+});
