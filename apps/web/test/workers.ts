@@ -1,10 +1,26 @@
-import { type PanelBuild, compareGlues, findFixes, planBuild, type ShopDocument } from '@lean-clasp/core';
+import {
+  type BuildDocument,
+  compareGlues,
+  findAssemblyFixes,
+  findFixes,
+  isPanel,
+  type PanelBuild,
+  planAssembly,
+  planBuild,
+  type ShopDocument,
+} from '@lean-clasp/core';
 
 // Stands in for the web workers, which jsdom has none of: the same answers, on the page itself.
 
 const answers = {
-  plan: (build: PanelBuild, shop: ShopDocument) => Promise.resolve(planBuild(build, shop)),
-  fixes: (build: PanelBuild, shop: ShopDocument) => Promise.resolve(findFixes(planBuild(build, shop), shop)),
+  plan: (build: BuildDocument, shop: ShopDocument) =>
+    Promise.resolve(isPanel(build) ? planBuild(build, shop) : planAssembly(build, shop)),
+  fixes: (build: BuildDocument, shop: ShopDocument) =>
+    Promise.resolve(
+      isPanel(build)
+        ? findFixes(planBuild(build, shop), shop)
+        : findAssemblyFixes(planAssembly(build, shop), shop),
+    ),
   compareGlues: (build: PanelBuild, shop: ShopDocument) => Promise.resolve(compareGlues(build, shop)),
 };
 

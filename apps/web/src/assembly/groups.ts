@@ -4,6 +4,7 @@ type PartFacts = AssemblyFacts['parts'][number];
 
 /** Parts that are cut alike, as one line of the cutting list. */
 export interface PartGroup {
+  /** The first part's: what is entered must not give the line another identity while it is typed. */
   readonly key: string;
   readonly parts: readonly PartFacts[];
 }
@@ -25,7 +26,7 @@ export function groupParts(parts: readonly PartFacts[]): PartGroup[] {
       part.condition,
       ...part.blankMm.map((mm) => mm.toFixed(1)),
     ].join('|'),
-  ).map(([key, own]) => ({ key, parts: own }));
+  ).map(([, own]) => ({ key: own[0]?.part.id ?? '', parts: own }));
 }
 
 /** Joints of one kind between parts of the same roles with the same area together. */
@@ -34,7 +35,7 @@ export function groupJoints(joints: readonly PlannedJoint[], roleOf: (id: string
     [joint.kind, roleOf(joint.a), roleOf(joint.b), pairing, contactMm2.toFixed(0), joint.reinforcement].join(
       '|',
     ),
-  ).map(([key, own]) => ({ key, joints: own }));
+  ).map(([, own]) => ({ key: own[0]?.facts.joint.id ?? '', joints: own }));
 }
 
 function grouped<T>(items: readonly T[], keyOf: (item: T) => string): [string, T[]][] {

@@ -54,7 +54,7 @@ describe('planAssembly', () => {
   it('never gets later with one more pair of hands, nor less late with slower ones', () => {
     for (const { build } of wagonBuilds()) {
       const spare = (crew: number, paceFactor: number) =>
-        planAssembly({ ...build, crew }, { ...DEMO_SHOP, paceFactor }).verdicts.inTime.figure ?? 0;
+        planAssembly({ ...build, crew }, { ...DEMO_SHOP, paceFactor }).verdicts.inTime.barShare;
       expect(spare(2, 1)).toBeGreaterThanOrEqual(spare(1, 1));
       expect(spare(1, 1.5)).toBeLessThanOrEqual(spare(1, 1));
     }
@@ -100,9 +100,11 @@ describe('planAssembly', () => {
     const sprung = planAssembly(planks, DEMO_SHOP);
     expect(sprung.joints[0]?.closingForceN).toBeGreaterThan(0);
     expect(sprung.joints[0]?.closing).not.toBe('none');
+    const [lot] = DEMO_SHOP.rack;
+    const oneClamp = { ...DEMO_SHOP, rack: lot === undefined ? [] : [{ ...lot, count: 1 }] };
     const proud = planAssembly(
       { ...planks, jointNotes: [{ id: 'board-1_board-2', gapMm: 4, reinforcement: 'none' }] },
-      DEMO_SHOP,
+      oneClamp,
     );
     expect(proud.joints[0]?.closing).toBe('back-to-plane');
   });

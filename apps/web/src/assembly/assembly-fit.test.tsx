@@ -1,0 +1,76 @@
+import { fireEvent, screen, within } from '@testing-library/react';
+import { renderAssembly } from '../../test/render-assembly';
+import { retype } from '../../test/render-build';
+import { AssemblyFit } from './AssemblyFit';
+
+describe('Fit of an assembly', () => {
+  it('keeps what cannot be made in the form, says why, and lets the last good answers stand', async () => {
+    const { user, build } = renderAssembly('scenery-flats', <AssemblyFit />);
+    await screen.findByText(/Parts, 5 in all/);
+    await retype(user, 'Tenon length', '80');
+    const alert = screen.getByRole('alert');
+    expect(alert.textContent).toMatch(/would break out of a stile.*Possible: at most 63 mm/);
+    // The 8 on the way to 80 could be made and stands.
+    expect(build().answers['tenonMm']).toBe(8);
+    expect(screen.getByRole('textbox', { name: 'Tenon length' })).toHaveProperty('value', '80 mm');
+    await retype(user, 'Tenon length', '50');
+    expect(screen.queryByRole('alert')).toBeNull();
+    expect(build().answers['tenonMm']).toBe(50);
+  });
+
+  it('makes a frame of another number of sides even, so that it closes', async () => {
+    const { user, build } = renderAssembly('dressing-mirror', <AssemblyFit />);
+    await screen.findByText(/Parts, 4 in all/);
+    await retype(user, 'Sides', '5');
+    expect(await screen.findByText(/Parts, 5 in all/)).toBeDefined();
+    expect(build().answers['anglesDeg']).toEqual([108, 108, 108, 108, 108]);
+  });
+
+  it('notes wood, moisture and state for all parts alike', async () => {
+    const { user, build } = renderAssembly('scenery-flats', <AssemblyFit />);
+    await user.click(await screen.findByRole('button', { name: /stile, eastern white pine/ }));
+    await retype(user, 'Moisture, metered', '11.5');
+    expect(build().partNotes).toEqual([
+      { id: 'stile-1', species: null, mcPct: 11.5, condition: 'fresh' },
+      { id: 'stile-2', species: null, mcPct: 11.5, condition: 'fresh' },
+    ]);
+  });
+
+  it('takes rows pasted from a spreadsheet onto the cutting list', async () => {
+    const { build } = renderAssembly('scenery-flats', <AssemblyFit />);
+    const list = await screen.findByRole('list', { name: 'Cutting list' });
+    fireEvent.paste(list, { clipboardData: { getData: () => 'rail 2\tcherry\t9' } });
+    expect(build().partNotes).toEqual([{ id: 'rail-2', species: 'cherry', mcPct: 9, condition: 'fresh' }]);
+    expect(await screen.findByText('1 part taken from the pasted rows.')).toBeDefined();
+  });
+
+  it('says of a gap whether clamps may close it', async () => {
+    const { user, build } = renderAssembly('bench-seat', <AssemblyFit />);
+    await user.click(await screen.findByRole('button', { name: /edge joint, board 1 – board 2/ }));
+    await retype(user, 'Gap, board 1 – board 2', '0.4');
+    expect(build().jointNotes).toEqual([{ id: 'board-1_board-2', gapMm: 0.4, reinforcement: 'none' }]);
+    expect(await screen.findByText(/0.40 mm open – the clamps/)).toBeDefined();
+  });
+
+  it('chooses a key for every mitre and ticks off the preparation', async () => {
+    const { user, build } = renderAssembly('dressing-mirror', <AssemblyFit />);
+    const choices = await screen.findByRole('radiogroup', { name: 'What holds the mitres' });
+    await user.click(within(choices).getByRole('radio', { name: /Key/ }));
+    expect(build().jointNotes.map(({ reinforcement }) => reinforcement)).toEqual([
+      'key',
+      'key',
+      'key',
+      'key',
+    ]);
+    await user.click(screen.getByRole('checkbox', { name: /Line up the inside corners/ }));
+    expect(build().prepared).toEqual(['inside-corners']);
+  });
+
+  it('reads the diagonals into which one to pull, and how far', async () => {
+    const { user } = renderAssembly('scenery-flats', <AssemblyFit />);
+    await screen.findByText(/Parts, 5/);
+    await retype(user, 'Diagonal A–C', '1846');
+    await retype(user, 'Diagonal B–D', '1840');
+    expect(await screen.findByText(/pull A–C in by 3 mm/)).toBeDefined();
+  });
+});
