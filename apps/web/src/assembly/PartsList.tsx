@@ -60,7 +60,7 @@ export function PartsList() {
 function GroupRow({ group, sets }: { readonly group: PartGroup; readonly sets: number }) {
   const f = useFormat();
   const { selected, select } = useSelection();
-  const { edit } = useOpenAssembly();
+  const { build, edit } = useOpenAssembly();
   const first = group.parts[0];
   if (first === undefined) return null;
   const ids = group.parts.map(({ part }) => part.id);
@@ -70,6 +70,8 @@ function GroupRow({ group, sets }: { readonly group: PartGroup; readonly sets: n
   const many = group.parts.length > 1;
   const name = many ? part.label.replace(/ \d+$/, '') : part.label;
   const count = group.parts.length * sets;
+  // The plan comes a moment after the edit; fields show what was noted, not what has been planned so far.
+  const note = build.partNotes.find(({ id }) => id === part.id);
   return (
     <Box component="li" sx={{ borderBottom: 1, borderColor: 'divider' }}>
       <ButtonBase
@@ -106,7 +108,7 @@ function GroupRow({ group, sets }: { readonly group: PartGroup; readonly sets: n
           <FieldRow>
             <Choice
               label="Wood"
-              value={part.species}
+              value={note?.species ?? part.species}
               options={SPECIES_OPTIONS}
               onChange={(species) => edit(`Wood of ${name}`, noteParts(ids, { species }))}
               width={190}
@@ -115,7 +117,7 @@ function GroupRow({ group, sets }: { readonly group: PartGroup; readonly sets: n
               label="Moisture, metered"
               unit="%"
               optional
-              value={part.mcPct}
+              value={note?.mcPct ?? null}
               bounds={LIMITS.moisturePct}
               hint="empty: as the air"
               onChange={(mcPct) => edit(`Moisture of ${name}`, noteParts(ids, { mcPct }))}
@@ -123,7 +125,7 @@ function GroupRow({ group, sets }: { readonly group: PartGroup; readonly sets: n
             />
             <Choice
               label="Glue faces"
-              value={part.condition}
+              value={note?.condition ?? 'fresh'}
               options={CONDITION_OPTIONS}
               onChange={(condition) => edit(`Faces of ${name}`, noteParts(ids, { condition }))}
               width={180}

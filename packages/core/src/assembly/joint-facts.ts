@@ -120,7 +120,7 @@ function longestReach(contacts: readonly Contact[]): number {
 }
 
 /** The 26 directions made of signs along x, y and z, named like "+x-z". */
-export const DIRECTIONS: readonly { readonly name: string; readonly direction: Vec3 }[] = [-1, 0, 1]
+const DIRECTIONS: readonly { readonly name: string; readonly direction: Vec3 }[] = [-1, 0, 1]
   .flatMap((x) => [-1, 0, 1].flatMap((y) => [-1, 0, 1].map((z): Vec3 => [x, y, z])))
   .filter((direction) => direction.some((value) => value !== 0))
   .map((signs) => ({
@@ -132,7 +132,7 @@ export const DIRECTIONS: readonly { readonly name: string; readonly direction: V
 const HALF_THE_DIRECTIONS = DIRECTIONS.slice(0, DIRECTIONS.length / 2).map(({ direction }) => direction);
 
 /** Ways out for a part that is touched on faces with these normals (out of the other part, into it). */
-export function releaseDirections(normals: readonly Vec3[]): string[] {
+function releaseDirections(normals: readonly Vec3[]): string[] {
   return DIRECTIONS.filter(({ direction }) => normals.every((normal) => dot(direction, normal) >= INTO)).map(
     ({ name }) => name,
   );

@@ -79,5 +79,3 @@ export const AssemblyBuildSchema = strictObject({
 export type AssemblyBuild = Static<typeof AssemblyBuildSchema>;
 export type FreePart = Static<typeof FreePartSchema>;
 export type FreeJoint = Static<typeof FreeJointSchema>;
-export type PartNote = Static<typeof PartNoteSchema>;
-export type JointNote = Static<typeof JointNoteSchema>;

@@ -1,17 +1,8 @@
-export {
-  type AssemblyBuild,
-  AssemblyBuildSchema,
-  type FreeJoint,
-  type FreePart,
-  type JointNote,
-  MOST_FREE_PARTS,
-  type PartNote,
-} from './assembly-build';
+export { type AssemblyBuild, type FreeJoint, type FreePart, MOST_FREE_PARTS } from './assembly-build';
 export { type BuildDocument, BuildDocumentSchema, isPanel } from './build-document';
 export {
   type Board,
   type PanelBuild,
-  PanelBuildSchema,
   type Climate,
   MOST_BOARDS,
   MOST_CLAMPS,

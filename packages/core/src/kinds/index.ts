@@ -1,4 +1,3 @@
-export { freeLayout } from './free';
 export {
   type Kind,
   type KindCaution,

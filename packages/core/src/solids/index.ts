@@ -1,5 +1,4 @@
-export { type Shape2, signedArea } from './polygon';
-export { type Axis, box, extruded, moved, type Prism, prismVolume, reach, rectangle, turned } from './prism';
+export { type Axis, box, extruded, moved, type Prism, prismVolume, reach, turned } from './prism';
 export {
   contactsBetween,
   loopsInSpace,
@@ -11,4 +10,4 @@ export {
   surfaceArea,
   surfacesOf,
 } from './solid';
-export { add, cross, dot, lengthOf, scale, subtract, unit, type Vec2, type Vec3 } from './vector';
+export { add, cross, dot, scale, subtract, unit, type Vec2, type Vec3 } from './vector';

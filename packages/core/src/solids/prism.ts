@@ -69,7 +69,7 @@ export function box(from: Vec3, to: Vec3): Prism {
 }
 
 /** Corners of an upright rectangle, anticlockwise. */
-export function rectangle([x0, y0]: Vec2, [x1, y1]: Vec2): Vec2[] {
+function rectangle([x0, y0]: Vec2, [x1, y1]: Vec2): Vec2[] {
   return [
     [x0, y0],
     [x1, y0],
