@@ -40,3 +40,19 @@ test('each sum has an address of its own and refuses nonsense in a sentence', as
   await expect(page.getByText('none: refused').first()).toBeVisible();
   await expect(page.getByText(/this glue forms no sound line/)).toBeVisible();
 });
+
+test('a link to a sum holds what was put in, and one that cannot be read starts from the example', async ({
+  page,
+  app,
+}) => {
+  await prefer(page, {});
+  await page.goto(`${app.url}/sums/mitre-polygon`);
+  await page.getByLabel(/Sides, outside/).fill('500, 300, 507, 300');
+  await expect(page).toHaveURL(/given=/);
+  const link = page.url();
+  await page.goto(`${app.url}/sums/quad`);
+  await page.goto(link);
+  await expect(page.getByText(/the outline misses itself by 7 mm/)).toBeVisible();
+  await page.goto(`${app.url}/sums/movement?given=%7Bbroken`);
+  await expect(page.getByText('8.47 mm')).toBeVisible();
+});

@@ -1,5 +1,6 @@
 import type { Finding } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -14,6 +15,7 @@ import { causeWords } from '../words/causes';
 import { type AnswerRow, isRows, valueWords } from './answer-words';
 import { labelOf, SUM_TITLES } from './labels';
 import { SumField } from './SumField';
+import { useSharedInput } from './use-shared-input';
 
 type Answer = Readonly<Record<string, unknown>>;
 
@@ -27,7 +29,8 @@ const APART = new Set(['used', 'findings']);
 
 /** One calculation, live. */
 export function Sum({ listing }: { readonly listing: CalculationListing }) {
-  const [input, setInput] = useState<Answer>(listing.example);
+  const [input, setInput] = useSharedInput(listing);
+  const [copied, setCopied] = useState(false);
   const { answer, refusal } = useAnswer(listing.name, input);
   return (
     <Box>
@@ -43,7 +46,10 @@ export function Sum({ listing }: { readonly listing: CalculationListing }) {
             schema={listing.input.properties[field]}
             optional={!(listing.input.required ?? []).includes(field)}
             value={input[field]}
-            onChange={(value) => setInput((before) => ({ ...before, [field]: value }))}
+            onChange={(value) => {
+              setInput({ ...input, [field]: value });
+              setCopied(false);
+            }}
           />
         ))}
       </Box>
@@ -53,6 +59,20 @@ export function Sum({ listing }: { readonly listing: CalculationListing }) {
         </Typography>
       )}
       {answer !== null && <AnswerView answer={answer} />}
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 2 }}>
+        <Button
+          variant="outlined"
+          onClick={() => {
+            navigator.clipboard.writeText(window.location.href).then(
+              () => setCopied(true),
+              () => setCopied(false),
+            );
+          }}
+        >
+          Copy a link to this sum
+        </Button>
+        <span role="status">{copied ? 'Copied: the address holds what you put in.' : ''}</span>
+      </Box>
     </Box>
   );
 }
