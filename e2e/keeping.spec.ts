@@ -77,7 +77,8 @@ test('a build can be removed, after a question', async ({ page, app }) => {
   await expect(page.getByRole('link', { name: 'Stage floor' })).toBeVisible();
   await page.getByRole('button', { name: 'Remove Stage floor' }).click();
   await page.getByRole('button', { name: 'Remove', exact: true }).click();
-  await expect(page.getByText('No build yet.')).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Stage floor' })).toBeHidden();
+  await expect(page.getByRole('link', { name: 'Scenery flats' })).toBeVisible();
 });
 
 test('the shop is edited in place and every plan follows', async ({ page, app }) => {
