@@ -5,6 +5,7 @@ test.beforeEach(({ page }) => prefer(page, {}));
 test('a new panel from eight answers, judged while they are given', async ({ page, app }) => {
   await page.goto(`${app.url}/builds`);
   await page.getByRole('link', { name: 'New build' }).click();
+  await page.getByRole('link', { name: 'Edge-glued panel' }).click();
   await page.getByLabel('Name').fill('Kitchen counter');
   await choose(page, 'Species', 'Black walnut');
   await retype(page.getByLabel('Boards'), '4');
