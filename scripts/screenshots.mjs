@@ -24,6 +24,7 @@ const PICTURES = [
   ['squeeze', `${FLOOR}/squeeze`],
   ['squeeze-lamp-inches', `${FLOOR}/squeeze`, { theme: 'lamp', units: 'imperial' }],
 
+  ['verdict-opened', `${FLOOR}/squeeze`, {}, (page) => page.locator('[data-verdict="inTime"]').click()],
   ['rehearse', `${FLOOR}/rehearse`],
   ['glue-up', `${FLOOR}/glue-up`],
   ['bench', `${FLOOR}/glue-up`, { theme: 'lamp' }, runSomeSteps],
