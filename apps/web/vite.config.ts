@@ -7,6 +7,13 @@ const DEV_API = process.env.LEAN_CLASP_DEV_API ?? 'http://127.0.0.1:4620';
 /** Loaded by one screen or one part of it only: a chunk of their own. */
 const SELDOM = /node_modules\/(recharts|d3-|victory-|es-toolkit|@dnd-kit|decimal|immer-|react-zoom)/;
 
+/** What every plan and its figures are shown with. */
+const PLAN = /packages\/core\/|src\/(words|quantities|verdicts|drawing|parts)\//;
+
+/** What only assemblies are laid out, measured and named with: not for the start page or a panel. */
+const KINDS =
+  /polygon-clipping|robust-predicates|splaytree|core\/src\/(kinds|solids|assembly\/(derive|joint-facts|reinforcement)|drawing\/assembly-marks|templates\/assembly)|src\/words\/kinds|web\/src\/assembly/;
+
 export default defineConfig({
   plugins: [react()],
   server: { port: 5173, proxy: { '/api': { target: DEV_API } } },
@@ -20,16 +27,21 @@ export default defineConfig({
         // Few and large beats many and small: the packages every screen stands on, and what every plan needs.
         codeSplitting: {
           groups: [
+            // The frame has these already; without a chunk of their own they would ride with what needs them next.
+            { name: 'frame', priority: 4, test: /@mui\/material\/(Alert|Button|IconButton)\// },
             {
               name: 'packages',
-              test: (id) => id.includes('node_modules') && !SELDOM.test(id),
+              priority: 3,
+              test: (id) => id.includes('node_modules') && !SELDOM.test(id) && !KINDS.test(id),
               minShareCount: 2,
             },
             {
               name: 'plan',
-              test: /packages\/core\/|src\/(words|quantities|verdicts|drawing|parts)\//,
+              priority: 2,
+              test: (id) => PLAN.test(id) && !KINDS.test(id),
               minShareCount: 2,
             },
+            { name: 'kinds', priority: 1, test: KINDS, minShareCount: 2 },
           ],
         },
       },

@@ -13,7 +13,7 @@ import { Link as RouterLink } from 'react-router';
 import { type StoredBuild, useBuildsQuery, useRemoveBuildMutation } from '../api/api';
 import { Loading } from '../frame/Loading';
 import { Page } from '../frame/Page';
-import { kindWords } from '../words/kinds';
+import { kindWords } from '../words/kind-names';
 import { BuildPicture } from './BuildPicture';
 
 /** Every build as a small drawing. */

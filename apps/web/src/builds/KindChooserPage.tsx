@@ -4,7 +4,7 @@ import Link from '@mui/material/Link';
 import { useMemo } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { Page } from '../frame/Page';
-import { KIND_WORDS } from '../words/kinds';
+import { KIND_WORDS } from '../words/kind-names';
 import { AssemblyPicture } from './AssemblyPicture';
 import { PanelPicture } from './PanelPicture';
 

@@ -13,7 +13,7 @@ import { Page } from '../frame/Page';
 import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';
 import { SERVICE_OPTIONS } from '../words/catalogue';
-import { KIND_WORDS } from '../words/kinds';
+import { KIND_WORDS } from '../words/kind-names';
 import { AssemblyPicture } from './AssemblyPicture';
 import { createFailure } from './create-failure';
 

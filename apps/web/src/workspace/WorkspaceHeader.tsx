@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import InputBase from '@mui/material/InputBase';
 import { memo } from 'react';
-import { kindWords } from '../words/kinds';
+import { kindWords } from '../words/kind-names';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { redo, undo } from '../documents/sync';
 import { useAnyBuild, useBuildHandle } from './open-build';
