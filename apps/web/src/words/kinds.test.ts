@@ -14,10 +14,10 @@ import {
   choiceWords,
   findingWords,
   KIND_CAUTIONS,
-  KIND_WORDS,
   PREPARATION_WORDS,
   questionWords,
 } from './kinds';
+import { KIND_WORDS } from './kind-names';
 import { workingOf } from './workings';
 
 const inches = formatFor('imperial');
