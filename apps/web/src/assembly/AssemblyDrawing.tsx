@@ -1,11 +1,14 @@
-import type { AssemblyMarks, AssemblyPlan } from '@lean-clasp/core';
+import type { AssemblyMarks, AssemblyPlan, SideGlyph } from '@lean-clasp/core';
 import { useTheme } from '@mui/material/styles';
 import { memo, useId } from 'react';
+import { moveByArrows } from '../drawing/arrow-keys';
 import { Pickable } from '../drawing/Pickable';
+import { type PlacedLabel, placeLabels } from '../drawing/place-labels';
 import { isSelected, useSelection } from '../drawing/selection';
 import type { Size } from '../drawing/use-size';
 import { FIGURE_FACE } from '../app/theme';
-import { useFormat } from '../quantities/use-format';
+import { type Format, useFormat } from '../quantities/use-format';
+import { JOINT_WORDS } from '../words/kinds';
 
 /** Room for dimensions around the drawing, px. */
 const MARGIN = { left: 64, right: 24, top: 24, bottom: 44 };
@@ -19,15 +22,19 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
   title,
   size,
   dimensioned,
+  marked,
 }: {
   readonly marks: AssemblyMarks;
   readonly facts: AssemblyPlan['facts'];
   readonly title: string;
   readonly size: Size;
   readonly dimensioned: boolean;
+  /** Whether face and edge marks are drawn. */
+  readonly marked: boolean;
 }) {
   const { tokens } = useTheme().palette;
   const { selected, select } = useSelection();
+  const f = useFormat();
   const hatch = useId();
   const scale = Math.min(
     (size.width - MARGIN.left - MARGIN.right) / Math.max(1, marks.size[0]),
@@ -56,6 +63,14 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
   const joined = facts.joints.find(({ joint }) => isSelected(selected, 'joint', joint.id))?.joint;
   const lit = (id: string | null) =>
     id !== null && (isSelected(selected, 'part', id) || joined?.a === id || joined?.b === id);
+  const named = (id: string) => marks.parts.length <= MOST_NAMES || isSelected(selected, 'part', id);
+  const places = placeLabels(
+    marks.parts.map(({ label, at: spot }) => {
+      const [x, y] = at(spot);
+      return { x, y, width: tagWidth(label), height: TAG_HEIGHT };
+    }),
+    size,
+  );
   return (
     <svg
       width={size.width}
@@ -69,7 +84,7 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
         </pattern>
       </defs>
       <g aria-hidden>
-        {marks.sides.map(({ part, loops, endGrain, light }, i) => {
+        {marks.sides.map(({ part, loops, endGrain, light, mark }, i) => {
           const d = path(loops);
           const fill = part === null ? tokens.barGround : lit(part) ? tokens.glue : tokens.wood;
           return (
@@ -84,43 +99,129 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
               />
               <path d={d} fill={tokens.woodInk} fillRule="evenodd" opacity={0.26 * (1 - light)} />
               {endGrain && <path d={d} fill={`url(#${hatch})`} fillRule="evenodd" />}
+              {marked && mark !== null && <Glyph glyph={mark} at={at(mark.at)} />}
             </g>
           );
         })}
       </g>
-      {marks.parts.map(({ id, label, at: spot }) => {
-        const [x, y] = at(spot);
-        const named = marks.parts.length <= MOST_NAMES || isSelected(selected, 'part', id);
-        const width = label.length * 7.2 + 12;
-        return (
-          <Pickable key={id} what={{ kind: 'part', id }} label={label}>
-            {named ? (
-              <>
-                <rect
-                  x={x - width / 2}
-                  y={y - 11}
-                  width={width}
-                  height={22}
-                  rx={3}
-                  fill={tokens.sheet}
-                  stroke={tokens.ink}
-                  strokeWidth={0.8}
-                  opacity={0.92}
+      <g role="group" aria-label="Joints" onKeyDown={moveByArrows}>
+        {marks.joints.map(({ id, at: spot, loops }, i) => {
+          const [x, y] = at(spot);
+          const chosen = isSelected(selected, 'joint', id);
+          return (
+            <Pickable key={id} what={{ kind: 'joint', id }} label={jointLabel(facts, i, f)} tabStop={i === 0}>
+              {chosen && (
+                <path
+                  d={path(loops)}
+                  fill={tokens.glue}
+                  fillOpacity={0.35}
+                  stroke={tokens.glue}
+                  strokeWidth={2}
                 />
-                <text x={x} y={y + 5} textAnchor="middle" fontSize={14} fill={tokens.ink}>
-                  {label}
-                </text>
-              </>
-            ) : (
-              <circle cx={x} cy={y} r={3} fill={tokens.ink} opacity={0.7} />
-            )}
-          </Pickable>
-        );
-      })}
+              )}
+              <circle cx={x} cy={y} r={11} fill="transparent" />
+              <path
+                d={`M${x} ${y - 5}l5 5l-5 5l-5 -5Z`}
+                fill={chosen ? tokens.ink : tokens.glue}
+                stroke={tokens.ink}
+                strokeWidth={0.8}
+              />
+            </Pickable>
+          );
+        })}
+      </g>
+      <g role="group" aria-label="Parts" onKeyDown={moveByArrows}>
+        {marks.parts.map(({ id, label, at: spot }, i) => {
+          const [x, y] = at(spot);
+          const place = places[i];
+          return (
+            <Pickable key={id} what={{ kind: 'part', id }} label={partLabel(facts, i, f)} tabStop={i === 0}>
+              {named(id) && place !== undefined ? (
+                <NameTag label={label} place={place} spot={[x, y]} />
+              ) : (
+                <circle cx={x} cy={y} r={3} fill={tokens.ink} opacity={0.7} />
+              )}
+            </Pickable>
+          );
+        })}
+      </g>
       {dimensioned && <Overall marks={marks} at={at} />}
     </svg>
   );
 });
+
+/** Height of a name tag, px. */
+const TAG_HEIGHT = 22;
+const tagWidth = (label: string) => label.length * 7.2 + 12;
+
+/** A part's name by its spot, with a line to it where the name had to make way. */
+function NameTag({
+  label,
+  place,
+  spot: [x, y],
+}: {
+  readonly label: string;
+  readonly place: PlacedLabel;
+  readonly spot: readonly [number, number];
+}) {
+  const { tokens } = useTheme().palette;
+  const width = tagWidth(label);
+  return (
+    <>
+      {place.away && (
+        <>
+          <line x1={x} y1={y} x2={place.x} y2={place.y} stroke={tokens.ink} strokeWidth={0.8} />
+          <circle cx={x} cy={y} r={2.5} fill={tokens.ink} />
+        </>
+      )}
+      <rect
+        x={place.x - width / 2}
+        y={place.y - TAG_HEIGHT / 2}
+        width={width}
+        height={TAG_HEIGHT}
+        rx={3}
+        fill={tokens.sheet}
+        stroke={tokens.ink}
+        strokeWidth={0.8}
+        opacity={0.92}
+      />
+      <text x={place.x} y={place.y + 5} textAnchor="middle" fontSize={14} fill={tokens.ink}>
+        {label}
+      </text>
+    </>
+  );
+}
+
+/** A pencil mark: a loop whose tail runs to the marked edge on the face, a caret on the edge. */
+function Glyph({ glyph, at: [x, y] }: { readonly glyph: SideGlyph; readonly at: readonly [number, number] }) {
+  const { tokens } = useTheme().palette;
+  const turn = (Math.atan2(glyph.towards[1], glyph.towards[0]) * 180) / Math.PI;
+  return (
+    <path
+      d={glyph.kind === 'face' ? 'M12 0C4 0 -2 -7 -7 -3C-11 1 -6 6 -2 2C1 -1 2 -4 3 -8' : 'M-6 -7L6 0L-6 7'}
+      transform={`translate(${x.toFixed(1)} ${y.toFixed(1)}) rotate(${turn.toFixed(1)})`}
+      fill="none"
+      stroke={tokens.woodInk}
+      strokeWidth={1.8}
+      strokeLinecap="round"
+      strokeLinejoin="round"
+    />
+  );
+}
+
+/** What is read out for a part. */
+function partLabel(facts: AssemblyPlan['facts'], index: number, f: Format): string {
+  const own = facts.parts[index];
+  return own === undefined
+    ? ''
+    : `${own.part.label}, ${own.woodName.toLowerCase()}, ${f.sizes(own.part.blankMm)}`;
+}
+
+/** What is read out for a joint. */
+function jointLabel(facts: AssemblyPlan['facts'], index: number, f: Format): string {
+  const own = facts.joints[index];
+  return own === undefined ? '' : `${JOINT_WORDS[own.joint.kind]}, ${own.label}, ${f.area(own.contactMm2)}`;
+}
 
 /** Overall size along the bottom and up the left side. */
 function Overall({

@@ -26,6 +26,7 @@ export function AssemblySheet({ plan, title }: { readonly plan: AssemblyPlan; re
   const [view, setView] = useState<AssemblyView | 'solid'>('slant');
   const [explode, setExplode] = useState(0);
   const [aids, setAids] = useState(true);
+  const [marked, setMarked] = useState(false);
   const [ref, size] = useSize({ width: 760, height: 430 });
   const flat = view === 'solid' ? 'slant' : view;
   const marks = useMemo(() => assemblyMarks(facts, flat, { explode, aids }), [facts, flat, explode, aids]);
@@ -46,6 +47,7 @@ export function AssemblySheet({ plan, title }: { readonly plan: AssemblyPlan; re
             title={title}
             size={size}
             dimensioned={view !== 'slant' && explode === 0}
+            marked={marked}
           />
         )}
       </Box>
@@ -82,6 +84,7 @@ export function AssemblySheet({ plan, title }: { readonly plan: AssemblyPlan; re
             onChange={(_, value) => setExplode(Number(value))}
           />
         </Box>
+        {view !== 'solid' && <Tick label="Face and edge marks" checked={marked} onChange={setMarked} />}
         {facts.assembly.aids.length > 0 && (
           <Tick label="Blocks, cauls and forms" checked={aids} onChange={setAids} />
         )}

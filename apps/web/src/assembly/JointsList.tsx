@@ -1,4 +1,11 @@
-import { LIMITS, type PlannedJoint } from '@lean-clasp/core';
+import {
+  type GapReading,
+  GLUED_REGIONS,
+  type GluedRegion,
+  LIMITS,
+  MOST_READINGS,
+  type PlannedJoint,
+} from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
@@ -8,9 +15,10 @@ import { isSelected, useSelection } from '../drawing/selection';
 import { Section } from '../frame/Page';
 import { FieldRow } from '../parts/FieldRow';
 import { useAssemblyPlan } from '../planner/plan-context';
-import { LengthField } from '../quantities/fields';
+import { Choice } from '../parts/Choice';
+import { ListField } from '../quantities/ListField';
 import { type Format, useFormat } from '../quantities/use-format';
-import { JOINT_WORDS, PAIRING_WORDS } from '../words/kinds';
+import { GLUED_WORDS, JOINT_WORDS, PAIRING_WORDS } from '../words/kinds';
 import { useOpenAssembly } from '../workspace/open-build';
 import { noteJoints } from './edits';
 import { groupJoints, type JointGroup } from './groups';
@@ -29,7 +37,7 @@ export function JointsList() {
     <Section title={`Joints, ${plan.joints.length}`}>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
         {f.area(plan.facts.gluedMm2 * plan.facts.assembly.sets)} of glue line, {f.mass(plan.totals.massG)} of{' '}
-        {plan.adhesive.name.toLowerCase()}. Open a row to enter gaps read with a feeler.
+        {plan.adhesive.name.toLowerCase()}. Open a row to enter gaps read with a feeler, or to leave glue out.
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {groups.map((group) => (
@@ -83,13 +91,14 @@ function GroupRow({ group, glueMm }: { readonly group: JointGroup; readonly glue
               ? `, glued over ${Math.round(facts.joint.gluedShare * 100)} %`
               : ''}. {waysOut(facts.release.length)}
           </Typography>
+          <GluedField group={group} />
           <FieldRow>
             {group.joints.map((joint) => (
               <GapField key={joint.facts.joint.id} planned={joint} />
             ))}
           </FieldRow>
           {group.joints
-            .filter(({ facts: own }) => own.joint.gapMm !== null)
+            .filter(({ gap }) => gap !== null)
             .map((joint) => (
               <Typography key={joint.facts.joint.id} variant="body2" sx={{ mb: 0.5 }}>
                 {gapWords(joint, glueMm, f)}
@@ -101,19 +110,51 @@ function GroupRow({ group, glueMm }: { readonly group: JointGroup; readonly glue
   );
 }
 
+/** Where alike joints get glue. */
+function GluedField({ group }: { readonly group: JointGroup }) {
+  const { build, edit } = useOpenAssembly();
+  const ids = group.joints.map(({ facts }) => facts.joint.id);
+  const note = build.jointNotes.find(({ id }) => ids.includes(id));
+  return (
+    <FieldRow>
+      <Choice
+        label="Glued"
+        value={note?.glued ?? AS_LAID}
+        options={GLUED_OPTIONS}
+        onChange={(glued) =>
+          edit('Where it is glued', noteJoints(ids, { glued: glued === AS_LAID ? undefined : glued }))
+        }
+        width={240}
+      />
+    </FieldRow>
+  );
+}
+
+const AS_LAID = 'as-laid';
+const GLUED_OPTIONS: readonly { readonly value: GluedRegion | typeof AS_LAID; readonly name: string }[] = [
+  { value: AS_LAID, name: 'as this kind is glued' },
+  ...GLUED_REGIONS.map((value) => ({ value, name: GLUED_WORDS[value] })),
+];
+
+/** Feeler readings along one joint: one for all of it, or several from end to end. */
 function GapField({ planned }: { readonly planned: PlannedJoint }) {
   const { build, edit } = useOpenAssembly();
   const { joint, label } = planned.facts;
   const note = build.jointNotes.find(({ id }) => id === joint.id);
+  const readings = note?.gapsMm ?? (typeof note?.gapMm === 'number' ? [note.gapMm] : []);
   return (
-    <LengthField
-      label={`Gap, ${label}`}
-      fine
-      optional
-      value={note?.gapMm ?? null}
+    <ListField
+      label={`Gaps, ${label}`}
+      value={readings}
+      shape={{ kind: 'numbers' }}
+      quantity="length"
       bounds={LIMITS.gapMm}
-      onChange={(gapMm) => edit(`Gap, ${label}`, noteJoints([joint.id], { gapMm }))}
-      width={190}
+      most={MOST_READINGS}
+      hint="one, or several from end to end"
+      width={250}
+      onChange={(list) =>
+        edit(`Gaps, ${label}`, noteJoints([joint.id], { gapMm: null, gapsMm: list.map(Number) }))
+      }
     />
   );
 }
@@ -125,8 +166,9 @@ function waysOut(count: number): string {
 }
 
 /** Whether what was read may be closed by clamps. */
-function gapWords({ facts, closing, closingForceN }: PlannedJoint, glueMm: number, f: Format): string {
-  const read = `${facts.label}: ${f.fine(Math.abs(facts.joint.gapMm ?? 0))} open`;
+function gapWords(planned: PlannedJoint, glueMm: number, f: Format): string {
+  const { facts, gap, closing, closingForceN } = planned;
+  const read = `${facts.label}: ${f.fine(Math.abs(gap?.gapMm ?? 0))} open${shapeWords(gap, f)}`;
   const force =
     closingForceN > 0 && Number.isFinite(closingForceN) ? ` (about ${f.force(closingForceN)})` : '';
   switch (closing) {
@@ -138,5 +180,21 @@ function gapWords({ facts, closing, closingForceN }: PlannedJoint, glueMm: numbe
       return `${read} – the clamps can, but much of their pull goes into it${force}.`;
     case 'back-to-plane':
       return `${read} – do not ask clamps to close this${force}: back to the plane, or cut it again.`;
+  }
+}
+
+/** The shape of the line, where enough was read to tell it. */
+function shapeWords(gap: GapReading | null, f: Format): string {
+  if (gap?.line === null || gap === null) return '';
+  const { kind, sagMm, wedgeMm } = gap.line;
+  switch (kind) {
+    case 'true':
+      return ', even from end to end';
+    case 'hollow':
+      return `, hollow by ${f.fine(sagMm)}`;
+    case 'sprung':
+      return `, touching in the middle, its ends ${f.fine(-sagMm)} off`;
+    case 'wedge':
+      return `, a wedge of ${f.fine(Math.abs(wedgeMm))} from end to end`;
   }
 }

@@ -8,15 +8,52 @@ import { isSelected, useSelection } from '../drawing/selection';
 import { Section } from '../frame/Page';
 import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';
+import { Tick } from '../parts/Tick';
 import { useAssemblyPlan } from '../planner/plan-context';
 import { NumberField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
 import { SPECIES_OPTIONS } from '../words/catalogue';
-import { CONDITION_WORDS } from '../words/kinds';
+import { CONDITION_WORDS, sideWords } from '../words/kinds';
 import { useOpenAssembly } from '../workspace/open-build';
 import { noteParts } from './edits';
 import { groupParts, type PartGroup } from './groups';
 import { pastedNotes } from './paste-parts';
+
+/** Where the face mark and the edge mark go, and turning either over. */
+function MarksOfPart({
+  facts: { part, marks },
+  ids,
+  turned,
+}: {
+  readonly facts: PartGroup['parts'][number];
+  readonly ids: readonly string[];
+  readonly turned: { readonly faceTurned?: boolean; readonly edgeTurned?: boolean } | undefined;
+}) {
+  const { edit } = useOpenAssembly();
+  if (marks === null) return null;
+  return (
+    <>
+      <Typography variant="body2">
+        Face mark {sideWords(marks.face.normal)}
+        {marks.edge === null ? '' : `, edge mark ${sideWords(marks.edge.normal)}`}.
+      </Typography>
+      <FieldRow>
+        <Tick
+          label="Best face the other way"
+          checked={turned?.faceTurned ?? false}
+          onChange={(faceTurned) => edit(`Face mark of ${part.label}`, noteParts(ids, { faceTurned }))}
+        />
+        {marks.edge !== null && (
+          <Tick
+            label="Edge mark on the other edge"
+            checked={turned?.edgeTurned ?? false}
+            onChange={(edgeTurned) => edit(`Edge mark of ${part.label}`, noteParts(ids, { edgeTurned }))}
+          />
+        )}
+      </FieldRow>
+    </>
+  );
+}
 
 const CONDITION_OPTIONS = CONDITIONS.map((value: Condition) => ({ value, name: CONDITION_WORDS[value] }));
 
@@ -131,6 +168,7 @@ function GroupRow({ group, sets }: { readonly group: PartGroup; readonly sets: n
               width={180}
             />
           </FieldRow>
+          <MarksOfPart facts={chosen} ids={ids} turned={note} />
         </Box>
       )}
     </Box>

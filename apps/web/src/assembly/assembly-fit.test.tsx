@@ -1,4 +1,4 @@
-import { fireEvent, screen, within } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { renderAssembly } from '../../test/render-assembly';
 import { retype } from '../../test/render-build';
 import { AssemblyFit } from './AssemblyFit';
@@ -47,9 +47,51 @@ describe('Fit of an assembly', () => {
   it('says of a gap whether clamps may close it', async () => {
     const { user, build } = renderAssembly('bench-seat', <AssemblyFit />);
     await user.click(await screen.findByRole('button', { name: /edge joint, board 1 – board 2/ }));
-    await retype(user, 'Gap, board 1 – board 2', '0.4');
-    expect(build().jointNotes).toEqual([{ id: 'board-1_board-2', gapMm: 0.4, reinforcement: 'none' }]);
+    await retype(user, 'Gaps, board 1 – board 2 (mm)', '0.4');
+    expect(build().jointNotes).toEqual([
+      { id: 'board-1_board-2', gapMm: null, gapsMm: [0.4], reinforcement: 'none' },
+    ]);
     expect(await screen.findByText(/0.40 mm open – the clamps/)).toBeDefined();
+  });
+
+  it('reads several gaps from end to end into the shape of the line', async () => {
+    const { user } = renderAssembly('bench-seat', <AssemblyFit />);
+    await user.click(await screen.findByRole('button', { name: /edge joint, board 1 – board 2/ }));
+    await retype(user, 'Gaps, board 1 – board 2 (mm)', '0.3, 0.05, 0.3');
+    expect(
+      await screen.findByText(/0.30 mm open, touching in the middle, its ends 0.25 mm off/),
+    ).toBeDefined();
+  });
+
+  it('keeps the last good gaps when one cannot be read or is out of bounds', async () => {
+    const { user, build } = renderAssembly('bench-seat', <AssemblyFit />);
+    await user.click(await screen.findByRole('button', { name: /edge joint, board 1 – board 2/ }));
+    await retype(user, 'Gaps, board 1 – board 2 (mm)', '0.2, 0.1');
+    await retype(user, 'Gaps, board 1 – board 2 (mm)', '0.2, 70');
+    expect(screen.getByText(/Each must lie between .* last good list is kept/)).toBeDefined();
+    expect(build().jointNotes[0]?.gapsMm).toEqual([0.2]);
+  });
+
+  it('leaves a joint dry, and takes that back', async () => {
+    const { user, build } = renderAssembly('bench-seat', <AssemblyFit />);
+    await user.click(await screen.findByRole('button', { name: /edge joint, board 1 – board 2/ }));
+    await user.click(screen.getByRole('combobox', { name: 'Glued' }));
+    await user.click(screen.getByRole('option', { name: 'left dry' }));
+    expect(build().jointNotes[0]?.glued).toBe('none');
+    expect(await screen.findByText(/^0 cm² of glue line/)).toBeDefined();
+    await user.click(screen.getByRole('combobox', { name: 'Glued' }));
+    await user.click(screen.getByRole('option', { name: 'as this kind is glued' }));
+    expect(build().jointNotes[0]).not.toHaveProperty('glued');
+  });
+
+  it('says where the face mark goes, and turns it over', async () => {
+    const { user, build } = renderAssembly('scenery-flats', <AssemblyFit />);
+    await user.click(await screen.findByRole('button', { name: /stile, eastern white pine/ }));
+    expect(screen.getByText(/^Face mark /).textContent).toMatch(/edge mark/);
+    const before = screen.getByText(/^Face mark /).textContent;
+    await user.click(screen.getByRole('checkbox', { name: 'Best face the other way' }));
+    expect(build().partNotes[0]?.faceTurned).toBe(true);
+    await waitFor(() => expect(screen.getByText(/^Face mark /).textContent).not.toBe(before));
   });
 
   it('chooses a key for every mitre and ticks off the preparation', async () => {

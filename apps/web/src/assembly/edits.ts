@@ -28,18 +28,22 @@ export const noteParts =
     ),
   });
 
-/** Notes something about some joints, such as a gap read. */
+/** Notes something about some joints, such as gaps read; `undefined` takes a note back. */
 export const noteJoints =
-  (ids: readonly string[], change: Partial<Omit<JointNote, 'id'>>): Edit =>
+  (ids: readonly string[], change: { [K in keyof Omit<JointNote, 'id'>]?: JointNote[K] | undefined }): Edit =>
   (build) => ({
     ...build,
     jointNotes: noted<JointNote>(
       build.jointNotes,
       ids,
       (id) => ({ id, gapMm: null, reinforcement: 'none' }),
-      (note) => ({ ...note, ...change }),
+      (note) => withoutUndefined({ ...note, ...change }),
     ),
   });
+
+/** Documents leave out what is not noted. */
+const withoutUndefined = <T extends object>(note: T): JointNote =>
+  Object.fromEntries(Object.entries(note).filter(([, value]) => value !== undefined)) as unknown as JointNote;
 
 function noted<N extends { readonly id: string }>(
   notes: readonly N[],

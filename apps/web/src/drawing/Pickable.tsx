@@ -7,12 +7,15 @@ export function Pickable({
   what,
   label,
   children,
+  tabStop = true,
   onKeyDown,
   ...rest
 }: {
   readonly what: Selection;
   readonly label: string;
   readonly children: ReactNode;
+  /** False where arrow keys lead to it from its neighbours instead of the tab key. */
+  readonly tabStop?: boolean;
 } & Omit<SVGProps<SVGGElement>, 'onClick'>) {
   const { selected, select } = useSelection();
   const { tokens } = useTheme().palette;
@@ -22,7 +25,7 @@ export function Pickable({
     <g
       {...rest}
       role="button"
-      tabIndex={0}
+      tabIndex={tabStop ? 0 : -1}
       aria-pressed={chosen}
       aria-label={label}
       data-part={`${what.kind}-${what.id}`}

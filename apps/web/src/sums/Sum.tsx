@@ -15,12 +15,15 @@ import { causeWords } from '../words/causes';
 import { type AnswerRow, isRows, valueWords } from './answer-words';
 import { labelOf, SUM_TITLES } from './labels';
 import { SumField } from './SumField';
+import { SumFigure } from './SumFigure';
 import { useSharedInput } from './use-shared-input';
 
 type Answer = Readonly<Record<string, unknown>>;
 
 interface Asked {
   readonly answer: Answer | null;
+  /** What the answer was computed from. */
+  readonly given: Answer | null;
   readonly refusal: string | null;
 }
 
@@ -31,7 +34,7 @@ const APART = new Set(['used', 'findings']);
 export function Sum({ listing }: { readonly listing: CalculationListing }) {
   const [input, setInput] = useSharedInput(listing);
   const [copied, setCopied] = useState(false);
-  const { answer, refusal } = useAnswer(listing.name, input);
+  const { answer, given, refusal } = useAnswer(listing.name, input);
   return (
     <Box>
       <Typography variant="h2">{SUM_TITLES[listing.name] ?? listing.name}</Typography>
@@ -58,7 +61,12 @@ export function Sum({ listing }: { readonly listing: CalculationListing }) {
           {refusal}
         </Typography>
       )}
-      {answer !== null && <AnswerView answer={answer} />}
+      {answer !== null && (
+        <>
+          <SumFigure name={listing.name} given={given} answer={answer} />
+          <AnswerView answer={answer} />
+        </>
+      )}
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 2 }}>
         <Button
           variant="outlined"
@@ -170,7 +178,7 @@ function RowsTable({ rows }: { readonly rows: readonly AnswerRow[] }) {
 
 /** Asks the server after every change; an answer that has been overtaken is dropped. */
 function useAnswer(name: string, input: Answer): Asked {
-  const [asked, setAsked] = useState<Asked>({ answer: null, refusal: null });
+  const [asked, setAsked] = useState<Asked>({ answer: null, given: null, refusal: null });
   useEffect(() => {
     let overtaken = false;
     const show = (next: Asked) => {
@@ -180,10 +188,11 @@ function useAnswer(name: string, input: Answer): Asked {
       Object.entries(input).filter(([, value]) => value !== null && value !== undefined),
     );
     requestJson<Answer>(`/api/calc/${name}`, { method: 'POST', body: given }).then(
-      (answer) => show({ answer, refusal: null }),
+      (answer) => show({ answer, given, refusal: null }),
       (error: unknown) =>
         show({
           answer: null,
+          given: null,
           refusal:
             error instanceof ApiError
               ? error.message

@@ -9,7 +9,8 @@ import {
   SPECIES_OPTIONS,
 } from '../words/catalogue';
 import { labelOf } from './labels';
-import { ListField, type ListShape } from './ListField';
+import type { ListShape } from '../quantities/list';
+import { ListField } from '../quantities/ListField';
 
 const CHOICES: Readonly<Record<string, readonly { readonly value: string; readonly name: string }[]>> = {
   species: SPECIES_OPTIONS,
@@ -58,8 +59,17 @@ export function SumField({
   }
   const shape = shapeOf(schema);
   if (shape !== null) {
-    const unit = /Deg$/.test(field) ? '°' : 'mm';
-    return <ListField label={label} value={value} shape={shape} unit={unit} onChange={onChange} />;
+    const angles = /Deg$/.test(field);
+    return (
+      <ListField
+        label={label}
+        value={value}
+        shape={shape}
+        quantity={angles ? 'plain' : 'length'}
+        unit="°"
+        onChange={onChange}
+      />
+    );
   }
   const common = {
     label,
@@ -72,17 +82,7 @@ export function SumField({
   if (/Mm$/.test(field) || /^[abcd]{2}$/.test(field)) return <LengthField {...common} />;
   if (field === 'tempC') return <ScaledField {...common} quantity="temperature" />;
   if (/N$/.test(field)) return <ScaledField {...common} quantity="force" />;
-  if (/Mm2$/.test(field)) {
-    return (
-      <NumberField
-        {...common}
-        unit="cm²"
-        value={common.value === null ? null : common.value / 100}
-        bounds={{ min: common.bounds.min / 100, max: common.bounds.max / 100, unit: 'cm²' }}
-        onChange={(cm2) => onChange(cm2 === null ? null : cm2 * 100)}
-      />
-    );
-  }
+  if (/Mm2$/.test(field)) return <ScaledField {...common} quantity="area" />;
   const unit = /Pct$/.test(field) ? '%' : /Deg$/.test(field) ? '°' : '';
   return <NumberField {...common} unit={unit} whole={isWhole(schema)} />;
 }

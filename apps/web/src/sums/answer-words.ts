@@ -8,7 +8,7 @@ const FINE =
 /** Unit of a field, by the suffix that its name carries. */
 const PRINTERS: readonly (readonly [suffix: RegExp, print: (value: number, f: Format) => string])[] = [
   [FINE, (value, f) => f.fine(value)],
-  [/Mm2$/, (value) => `${(value / 100).toFixed(value < 10000 ? 1 : 0)} cm²`],
+  [/Mm2$/, (value, f) => f.area(value)],
   [/Mm$/, (value, f) => f.length(value)],
   [/MPa$/, (value, f) => f.pressure(value)],
   [/(forceN|N)$/, (value, f) => f.force(value)],

@@ -2,7 +2,6 @@ import { CALCULATIONS } from '@lean-clasp/core';
 import { formatFor } from '../quantities/use-format';
 import { isRows, valueWords } from './answer-words';
 import { labelOf, SUM_GROUPS, SUM_TITLES } from './labels';
-import { readList } from './ListField';
 
 const f = formatFor('metric');
 
@@ -42,23 +41,5 @@ describe('sums', () => {
     expect(valueWords('openMin', { low: 4, likely: 6, high: 8 }, f)).toBe('4 min to 8 min, likely 6 min');
     expect(valueWords('windMm', null, f)).toBe('the readings cannot tell');
     expect(valueWords('verdict', 'length-error', f)).toContain('wrong length');
-  });
-});
-
-describe('readList', () => {
-  it('reads numbers however they are parted, and rows line by line', () => {
-    expect(readList('90, 45;45  −3', { kind: 'numbers' })).toEqual([90, 45, 45, -3]);
-    expect(readList('0, 0, 0.2\n100 0 0.3\n', { kind: 'rows', keys: ['xMm', 'yMm', 'zMm'] })).toEqual([
-      { xMm: 0, yMm: 0, zMm: 0.2 },
-      { xMm: 100, yMm: 0, zMm: 0.3 },
-    ]);
-  });
-
-  it.each(['90, wide', '1/2', '1..2'])('cannot read %j', (text) =>
-    expect(readList(text, { kind: 'numbers' })).toBeNull(),
-  );
-
-  it('wants whole rows', () => {
-    expect(readList('1, 2\n3, 4, 5', { kind: 'rows', keys: ['xMm', 'yMm', 'zMm'] })).toBeNull();
   });
 });

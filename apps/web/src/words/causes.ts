@@ -108,6 +108,7 @@ const CAUSES: Readonly<Record<string, Say>> = {
   'nothing-to-flatten': () => 'nothing here that clamps could bend',
   'flatness-unread': () => 'no twist or bow read; sight it at the dry fit',
   'no-joints': () => 'no joint yet',
+  'nothing-glued': () => 'every joint is left dry',
 };
 
 const NEED_LACKS: Readonly<Record<string, string>> = {

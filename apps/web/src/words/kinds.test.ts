@@ -10,13 +10,7 @@ import {
 import { DEMO_SHOP, wagonBuilds } from '@lean-clasp/core/demo';
 import { formatFor } from '../quantities/use-format';
 import { causeWords, changeWords } from './causes';
-import {
-  choiceWords,
-  findingWords,
-  KIND_CAUTIONS,
-  PREPARATION_WORDS,
-  questionWords,
-} from './kinds';
+import { choiceWords, findingWords, KIND_CAUTIONS, PREPARATION_WORDS, questionWords } from './kinds';
 import { KIND_WORDS } from './kind-names';
 import { workingOf } from './workings';
 

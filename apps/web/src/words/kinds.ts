@@ -3,6 +3,7 @@ import {
   findKind,
   type Finding,
   FREE,
+  type GluedRegion,
   type GrainPairing,
   type JointKind,
   type KindCaution,
@@ -48,6 +49,7 @@ const QUESTION_WORDS: Readonly<Record<string, string>> = {
   memberMm: 'Width of stiles and rails',
   tenonMm: 'Tenon length',
   joinery: 'Joints',
+  outline: 'Outline',
   corners: 'Top and bottom in',
   chain: 'Outline',
   betweenLegsMm: 'Between the legs',
@@ -87,6 +89,8 @@ const CHOICE_WORDS: Readonly<Record<string, string>> = {
   bridle: 'bridle',
   housing: 'housings',
   rebate: 'rebates',
+  oval: 'oval, sawn first',
+  'live-edge': 'live edges',
   closed: 'closed',
   open: 'last side open',
   both: 'both',
@@ -132,6 +136,12 @@ export const CONDITION_WORDS: Readonly<Record<Condition, string>> = {
   older: 'cut days ago',
   'old-glue': 'old glue on it',
   finished: 'finish on it',
+};
+
+export const GLUED_WORDS: Readonly<Record<GluedRegion, string>> = {
+  full: 'all over',
+  middle: 'the middle third only',
+  none: 'left dry',
 };
 
 export const REINFORCEMENT_WORDS: Readonly<Record<Reinforcement, string>> = {
@@ -203,6 +213,12 @@ const FINDINGS: Readonly<Record<string, Say>> = {
     `Cauls ${f.length(n('apartMm'))} apart leave the middle free: ${n('pairs')} pairs.`,
   'pull-lifts-middle': () =>
     'The pull lifts the middle or the ends: clamp it down to a flat base at the corners, opposite ones in turn.',
+  'scribed-blocks': ({ n }, f) =>
+    `${n('pairs')} pairs of blocks, ${f.length(n('apartMm'))} apart, each scribed to its stretch of the edge; abrasive on it holds where the edge falls away less than ${n('friction')} in 1. Keep the bark side clean of glue.`,
+  'blocks-at': ({ n }, f) =>
+    `Blocks ${f.length(n('atMm'))} from the corner, their faces at ${n('faceDeg').toFixed(1)}° to the edge: the pull then runs square to the joint through its middle.${n('slides') > 0 ? ` At this angle they slide (friction ${n('friction')}): clamp or pin each to its member.` : ''}`,
+  'no-room-for-blocks': ({ n }, f) =>
+    `At ${n('angleDeg').toFixed(0)}° blocks would sit ${f.length(n('atMm'))} from the corner, off the members: pull along the members instead, end to end.`,
   'saw-past-45': ({ n }) =>
     `The corner of ${n('angleDeg').toFixed(0)}° wants the saw at ${n('sawDeg').toFixed(1)}°, beyond 45°: carry the part upright and tilt it by ${n('tiltDeg').toFixed(1)}°.`,
   'stack-sum': ({ n }, f) =>
@@ -223,3 +239,15 @@ export const findingWords = (finding: Finding, f: Format): string => sayFrom(FIN
 
 /** The kind of an assembly; null for a free one. */
 export const kindOf = (template: string) => (template === FREE ? null : findKind(template));
+
+/** Which way a side looks, as seen from in front of the work. */
+export function sideWords([x, y, z]: readonly [number, number, number]): string {
+  const ways = [
+    { size: Math.abs(z), word: z > 0 ? 'up' : 'down' },
+    { size: Math.abs(y), word: y > 0 ? 'to the back' : 'to the front' },
+    { size: Math.abs(x), word: x > 0 ? 'to the right' : 'to the left' },
+  ].sort((a, b) => b.size - a.size);
+  const [main, second] = ways;
+  if (main === undefined || second === undefined) return '';
+  return second.size > 0.5 ? `${main.word} and ${second.word}` : main.word;
+}

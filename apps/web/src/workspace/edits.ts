@@ -64,6 +64,14 @@ export const likeThisBoard =
     return { ...build, boards: build.boards.map((board) => ({ ...board, species, thicknessMm, lengthMm })) };
   };
 
+/** Turns the hearts of the boards, from the first to the last. */
+export const turnHearts =
+  (hearts: readonly Board['heart'][]): Edit =>
+  (build) => ({
+    ...build,
+    boards: build.boards.map((board, i) => ({ ...board, heart: hearts[i] ?? board.heart })),
+  });
+
 /** Writes a feeler reading for a line; null takes it away. */
 export const readGap =
   (line: number, gapMm: number | null): Edit =>

@@ -53,6 +53,9 @@ export interface Part {
   /** Metered moisture; null means in balance with the shop. */
   readonly mcPct: number | null;
   readonly condition: Condition;
+  /** The person wants the face mark, or the edge mark, on the opposite side. */
+  readonly faceTurned: boolean;
+  readonly edgeTurned: boolean;
 }
 
 /** How two parts are joined. */
@@ -85,6 +88,11 @@ export const REINFORCEMENTS = ['none', 'key', 'spline', 'biscuit', 'loose-tenon'
 /** One of `REINFORCEMENTS`. */
 export type Reinforcement = (typeof REINFORCEMENTS)[number];
 
+/** Which of a joint's contact gets glue, where the person has a say: all, the middle third, or none. */
+export const GLUED_REGIONS = ['full', 'middle', 'none'] as const;
+/** One of `GLUED_REGIONS`. */
+export type GluedRegion = (typeof GLUED_REGIONS)[number];
+
 /** Two parts that are glued where they touch. */
 export interface Joint {
   readonly id: string;
@@ -94,8 +102,8 @@ export interface Joint {
   /** Share of the contact that gets glue: 1 everywhere, 0 dry. */
   readonly gluedShare: number;
   readonly reinforcement: Reinforcement;
-  /** Read with feelers at the dry fit. */
-  readonly gapMm: number | null;
+  /** Openings read with feelers at the dry fit, at equal steps along the joint; one stands for all of it. */
+  readonly gapsMm: readonly number[];
   /** Interior angle of a mitre or an odd-angle joint. */
   readonly angleDeg: number | null;
 }

@@ -1,8 +1,9 @@
 import { InputError } from '../checks';
 import { type GluingTraits, resolveSpecies, type WoodProperties } from '../materials';
-import { solidPoints, solidVolume, type Surface, surfacesOf, type Vec3 } from '../solids';
+import { reach, solidPoints, solidVolume, type Surface, surfacesOf, type Vec3 } from '../solids';
 import type { Assembly, Part } from './assembly';
 import { type JointFacts, jointFacts } from './joint-facts';
+import { type ReferenceMarks, referenceMarks } from './reference-marks';
 
 /** A part with its wood looked up and its solid measured. */
 export interface PartFacts {
@@ -15,6 +16,8 @@ export interface PartFacts {
   readonly surfaces: readonly Surface[];
   /** Of each surface, how much lies against another part, mm². */
   readonly coveredMm2: readonly number[];
+  /** Null for a part without a side along the grain. */
+  readonly marks: ReferenceMarks | null;
 }
 
 /** An assembly measured: what its solids weigh and where they touch. */
@@ -28,6 +31,13 @@ export interface AssemblyFacts {
   readonly fromMm: Vec3;
   readonly toMm: Vec3;
 }
+
+type Reach = readonly [number, number];
+const AXES: readonly Vec3[] = [
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+];
 
 /**
  * Measures an assembly. Mass is at 12 % moisture: volume × specific gravity × 1.12.
@@ -60,19 +70,18 @@ export function deriveAssembly(assembly: Assembly): AssemblyFacts {
   });
   const covered = coverage(joints, parts);
   const points = assembly.parts.flatMap(({ solid }) => solidPoints(solid));
-  const corner = (pick: (...values: number[]) => number): Vec3 => [
-    pick(...points.map(([x]) => x)),
-    pick(...points.map(([, y]) => y)),
-    pick(...points.map(([, , z]) => z)),
-  ];
+  const [x, y, z] = AXES.map((axis) => reach(points, axis)) as [Reach, Reach, Reach];
   return {
     assembly,
-    parts: parts.map((part, i) => ({ ...part, coveredMm2: covered[i] ?? [] })),
+    parts: parts.map((facts, i) => {
+      const coveredMm2 = covered[i] ?? [];
+      return { ...facts, coveredMm2, marks: referenceMarks(facts.part, facts.surfaces, coveredMm2) };
+    }),
     joints,
     massKg: parts.reduce((sum, { massKg }) => sum + massKg, 0),
     gluedMm2: joints.reduce((sum, { gluedMm2 }) => sum + gluedMm2, 0),
-    fromMm: corner(Math.min),
-    toMm: corner(Math.max),
+    fromMm: [x[0], y[0], z[0]],
+    toMm: [x[1], y[1], z[1]],
   };
 }
 
@@ -93,7 +102,7 @@ function coverage(
   return covered;
 }
 
-function partFacts(part: Part, index: number): Omit<PartFacts, 'coveredMm2'> {
+function partFacts(part: Part, index: number): Omit<PartFacts, 'coveredMm2' | 'marks'> {
   const { properties, traits, name } = resolveSpecies(part.species, `parts.${index}.species`);
   const volumeMm3 = solidVolume(part.solid);
   return {

@@ -5,6 +5,8 @@ export {
   CONDITIONS,
   type Dimension,
   type FlatCheck,
+  GLUED_REGIONS,
+  type GluedRegion,
   type Joint,
   JOINT_KINDS,
   type JointKind,
@@ -15,7 +17,9 @@ export {
   type SquareCheck,
 } from './assembly';
 export { type AssemblyFacts, deriveAssembly, type PartFacts } from './derive';
+export { type GapReading, readGaps } from './gap-readings';
 export { type Contact, type GrainPairing, isEndGrain, type JointFacts } from './joint-facts';
+export { type ReferenceMarks } from './reference-marks';
 export { boardLabel, type Panel, type PanelLine, panelOf } from './panel';
 export { type ReinforcementOption, reinforcementOptions } from './reinforcement';
 export { type ClampOnPanel, type ClampSet, clampsOnPanel } from './placed-clamps';

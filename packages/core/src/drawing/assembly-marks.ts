@@ -38,6 +38,16 @@ export interface SideMark {
   readonly endGrain: boolean;
   /** How squarely it faces the eye's light, 0 to 1. */
   readonly light: number;
+  /** Mark by which the part is kept the right way round; null on all other sides. */
+  readonly mark: SideGlyph | null;
+}
+
+/** A face mark, whose tail runs to the marked edge, or the mark on that edge. */
+export interface SideGlyph {
+  readonly kind: 'face' | 'edge';
+  readonly at: Vec2;
+  /** Unit direction on the sheet: for a face mark toward the marked edge, for an edge mark toward the face. */
+  readonly towards: Vec2;
 }
 
 /** A spot on the sheet that stands for a part. */
@@ -47,10 +57,19 @@ export interface PartMark {
   readonly at: Vec2;
 }
 
+/** Where two parts are glued. */
+export interface JointMark {
+  readonly id: string;
+  readonly at: Vec2;
+  /** Outlines of what touches, moved with the first part. */
+  readonly loops: readonly (readonly Vec2[])[];
+}
+
 /** All marks of one view, what lies behind first. */
 export interface AssemblyMarks {
   readonly sides: readonly SideMark[];
   readonly parts: readonly PartMark[];
+  readonly joints: readonly JointMark[];
   /** Lowest corner of everything drawn, and its size, mm on the sheet. */
   readonly from: Vec2;
   readonly size: Vec2;
@@ -101,36 +120,52 @@ export function assemblyMarks(
     solid: Solid,
     surfaces: readonly Surface[],
     shift: Vec3,
-    mark: (normal: Vec3) => Pick<SideMark, 'part' | 'endGrain'>,
+    mark: (surface: Surface, index: number) => Pick<SideMark, 'part' | 'endGrain' | 'mark'>,
+    visible: (surface: Surface, index: number) => boolean,
   ): Drawn => {
     const body = solidPoints({ blocks: [largestOf(solid.blocks)], pockets: [] }).map((point) =>
       add(point, shift),
     );
     return {
-      sides: surfaces
-        .filter(({ normal }) => dot(normal, eye.towards) > 1e-3)
-        .map((surface) => ({
-          ...mark(surface.normal),
-          loops: loopsInSpace(surface).map((loop) => loop.map((point) => flatten(add(point, shift)))),
-          light: Math.max(0, dot(surface.normal, LIGHT)),
-        })),
+      sides: surfaces.flatMap((surface, index) =>
+        dot(surface.normal, eye.towards) > 1e-3 && visible(surface, index)
+          ? [
+              {
+                ...mark(surface, index),
+                loops: loopsInSpace(surface).map((loop) => loop.map((point) => flatten(add(point, shift)))),
+                light: Math.max(0, dot(surface.normal, LIGHT)),
+              },
+            ]
+          : [],
+      ),
       reachMm: MAIN.map((axis) => reach(body, axis)),
       depthMm: dot(middleOf(body), eye.towards),
     };
   };
-  const drawnParts = facts.parts.map(({ part, surfaces, coveredMm2 }) =>
-    draw(
+  const drawnParts = facts.parts.map((own) => {
+    const { part, surfaces, coveredMm2 } = own;
+    const shift = shiftOf(part.solid);
+    return draw(
       part.solid,
-      explode > 0
-        ? surfaces
-        : surfaces.filter((surface, i) => (coveredMm2[i] ?? 0) < COVERED_SHARE * surfaceArea(surface)),
-      shiftOf(part.solid),
-      (normal) => ({ part: part.id, endGrain: isEndGrain(part, normal) }),
-    ),
-  );
+      surfaces,
+      shift,
+      (surface, index) => ({
+        part: part.id,
+        endGrain: isEndGrain(part, surface.normal),
+        mark: glyphOf(own, index, (point) => flatten(add(point, shift))),
+      }),
+      (surface, index) => explode > 0 || (coveredMm2[index] ?? 0) < COVERED_SHARE * surfaceArea(surface),
+    );
+  });
   const drawnAids = aids
     ? facts.assembly.aids.map(({ solid }) =>
-        draw(solid, surfacesOf(solid), [0, 0, 0], () => ({ part: null, endGrain: false })),
+        draw(
+          solid,
+          surfacesOf(solid),
+          [0, 0, 0],
+          () => ({ part: null, endGrain: false, mark: null }),
+          () => true,
+        ),
       )
     : [];
   const sides = fromBehind([...drawnParts, ...drawnAids], eye.towards).flatMap((drawn) => drawn.sides);
@@ -144,9 +179,57 @@ export function assemblyMarks(
       label: part.label,
       at: flatten(add(middleOf(solidPoints(part.solid)), shiftOf(part.solid))),
     })),
+    joints: jointMarks(facts, shiftOf, flatten),
     from,
     size: [Math.max(...xs) - from[0], Math.max(...ys) - from[1]],
   };
+}
+
+/** Share of the way from the middle of a side to its end at which a mark is drawn, clear of the part's name. */
+const MARK_SHARE = 0.5;
+
+/** The mark on one surface of a part, or null. */
+function glyphOf(
+  { part, surfaces, marks }: AssemblyFacts['parts'][number],
+  index: number,
+  onSheet: (point: Vec3) => Vec2,
+): SideGlyph | null {
+  const kind = marks?.face.surface === index ? 'face' : marks?.edge?.surface === index ? 'edge' : null;
+  const surface = surfaces[index];
+  const other = kind === 'face' ? marks?.edge : marks?.face;
+  const corners = surface === undefined ? [] : (loopsInSpace(surface)[0] ?? []);
+  if (kind === null || surface === undefined || !other || corners.length === 0) return null;
+  const middle = middleOf(corners);
+  const [low, high] = reach(corners, part.grain);
+  const spot = add(middle, scale(part.grain, (MARK_SHARE * (low - high)) / 2));
+  const [from, to] = [onSheet(spot), onSheet(add(spot, other.normal))];
+  const [x, y] = [to[0] - from[0], to[1] - from[1]];
+  const length = Math.hypot(x, y);
+  return length < 1e-6 ? null : { kind, at: from, towards: [x / length, y / length] };
+}
+
+function jointMarks(
+  facts: AssemblyFacts,
+  shiftOf: (solid: Solid) => Vec3,
+  flatten: (point: Vec3) => Vec2,
+): JointMark[] {
+  const solidOf = new Map(facts.parts.map(({ part }) => [part.id, part.solid]));
+  return facts.joints.map(({ joint, contacts }) => {
+    const solid = solidOf.get(joint.a);
+    const shift: Vec3 = solid === undefined ? [0, 0, 0] : shiftOf(solid);
+    const loops = contacts.flatMap((contact) =>
+      contact.loops.map((loop) => loop.map((point) => flatten(add(point, shift)))),
+    );
+    const largest = contacts.reduce<(typeof contacts)[number] | null>(
+      (best, each) => (best === null || each.areaMm2 > best.areaMm2 ? each : best),
+      null,
+    );
+    return {
+      id: joint.id,
+      at: flatten(add(middleOf(largest?.loops[0] ?? [[0, 0, 0]]), shift)),
+      loops,
+    };
+  });
 }
 
 const MAIN: readonly Vec3[] = [
@@ -184,11 +267,15 @@ function largestOf(blocks: readonly Prism[]): Prism {
   return blocks.reduce((a, b) => (prismVolume(b) > prismVolume(a) ? b : a));
 }
 
-const middleOf = (points: readonly Vec3[]): Vec3 =>
-  scale(
-    points.reduce((sum, point) => add(sum, point)),
-    1 / points.length,
-  );
+function middleOf(points: readonly Vec3[]): Vec3 {
+  let [x, y, z] = [0, 0, 0];
+  for (const point of points) {
+    x += point[0];
+    y += point[1];
+    z += point[2];
+  }
+  return [x / points.length, y / points.length, z / points.length];
+}
 
 /** How far each part moves when the assembly is pulled apart. */
 function shiftFor(facts: AssemblyFacts, explode: number): (solid: Solid) => Vec3 {

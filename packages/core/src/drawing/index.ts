@@ -4,6 +4,7 @@ export {
   type AssemblyView,
   type FacetedPart,
   facetedParts,
+  type SideGlyph,
 } from './assembly-marks';
 export {
   type BoardMark,
@@ -14,3 +15,4 @@ export {
   type PressureBand,
   type PressureStep,
 } from './panel-marks';
+export { type Figure, type FigureInk, figureOf } from './figures';

@@ -1,9 +1,12 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { SERVICES } from '../adhesives';
-import { CONDITIONS, JOINT_KINDS, REINFORCEMENTS } from '../assembly/assembly';
+import { CONDITIONS, GLUED_REGIONS, JOINT_KINDS, REINFORCEMENTS } from '../assembly/assembly';
 import { LIMITS } from '../limits';
 import { ClimateSchema } from './panel-build';
 import { bounded, Id, oneOf, orNull, ShortText, strictObject, wholeBounded } from './schema';
+
+/** Most feeler readings along one joint. */
+export const MOST_READINGS = 9;
 
 /** Most parts and joints of a free assembly. */
 export const MOST_FREE_PARTS = 40;
@@ -28,12 +31,20 @@ const PartNoteSchema = strictObject({
   species: orNull(ShortText),
   mcPct: orNull(bounded(LIMITS.moisturePct)),
   condition: oneOf(CONDITIONS),
+  /** Face mark, or edge mark, on the opposite side. Documents from before marks leave them out. */
+  faceTurned: Type.Optional(Type.Boolean()),
+  edgeTurned: Type.Optional(Type.Boolean()),
 });
 
 /** What a person has read or chosen at a joint. */
 const JointNoteSchema = strictObject({
   id: Type.String({ minLength: 1, maxLength: 130, pattern: '^[A-Za-z0-9_-]+$' }),
+  /** One reading that stands for the whole joint. */
   gapMm: orNull(bounded(LIMITS.gapMm)),
+  /** Readings at equal steps along it; they come before `gapMm`. */
+  gapsMm: Type.Optional(Type.Array(bounded(LIMITS.gapMm), { maxItems: MOST_READINGS })),
+  /** Where it gets glue; left out as the kind lays it out. */
+  glued: Type.Optional(oneOf(GLUED_REGIONS)),
   reinforcement: oneOf(REINFORCEMENTS),
 });
 

@@ -1,4 +1,10 @@
-export { type AssemblyBuild, type FreeJoint, type FreePart, MOST_FREE_PARTS } from './assembly-build';
+export {
+  type AssemblyBuild,
+  type FreeJoint,
+  type FreePart,
+  MOST_FREE_PARTS,
+  MOST_READINGS,
+} from './assembly-build';
 export { type BuildDocument, BuildDocumentSchema, isPanel } from './build-document';
 export {
   type Board,

@@ -58,7 +58,7 @@ export type KindCaution = 'heavy' | 'springs' | 'bags' | 'hot' | 'old-finish' | 
 export type Layout = Omit<Assembly, 'parts'> & { readonly parts: readonly PartDraft[] };
 
 /** A part as a kind lays it out; moisture and condition are the person's to add. */
-export type PartDraft = Omit<Part, 'mcPct' | 'condition'>;
+export type PartDraft = Omit<Part, 'mcPct' | 'condition' | 'faceTurned' | 'edgeTurned'>;
 
 /** A kind of glue-up: what it asks, how it is laid out, what to do first and what can hurt. */
 export interface Kind {
@@ -167,7 +167,7 @@ export function joint(
     b,
     gluedShare: 1,
     reinforcement: 'none',
-    gapMm: null,
+    gapsMm: [],
     angleDeg: null,
     ...more,
   };

@@ -13,7 +13,13 @@ function measured(id: string, answers: Answers = {}): AssemblyFacts {
   const layout = kind.layOut({ ...startOf(kind), ...answers }, SEASON);
   return deriveAssembly({
     ...layout,
-    parts: layout.parts.map((part) => ({ ...part, mcPct: null, condition: 'fresh' })),
+    parts: layout.parts.map((part) => ({
+      ...part,
+      mcPct: null,
+      condition: 'fresh',
+      faceTurned: false,
+      edgeTurned: false,
+    })),
   });
 }
 
@@ -282,7 +288,13 @@ describe('free assembly', () => {
     const layout = freeLayout(parts, joints);
     return deriveAssembly({
       ...layout,
-      parts: layout.parts.map((part) => ({ ...part, mcPct: null, condition: 'fresh' })),
+      parts: layout.parts.map((part) => ({
+        ...part,
+        mcPct: null,
+        condition: 'fresh',
+        faceTurned: false,
+        edgeTurned: false,
+      })),
     });
   };
 

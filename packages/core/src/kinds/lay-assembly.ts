@@ -1,4 +1,4 @@
-import type { Assembly } from '../assembly';
+import type { Assembly, GluedRegion } from '../assembly';
 import type { AssemblyBuild } from '../formats';
 import { freeLayout } from './free';
 import type { Layout } from './kind';
@@ -6,6 +6,9 @@ import { findKind } from './list';
 
 /** Template id of a person's own parts and joints. */
 export const FREE = 'free';
+
+/** Share of the contact that each choice glues. */
+const GLUED_SHARE: Readonly<Record<GluedRegion, number>> = { full: 1, middle: 1 / 3, none: 0 };
 
 /**
  * The assembly that a build describes: its kind's layout, or the person's own parts, with what was noted at
@@ -26,11 +29,19 @@ export function layAssembly(build: AssemblyBuild, nowPct: number): Assembly {
         species: note?.species ?? draft.species,
         mcPct: note?.mcPct ?? null,
         condition: note?.condition ?? 'fresh',
+        faceTurned: note?.faceTurned ?? false,
+        edgeTurned: note?.edgeTurned ?? false,
       };
     }),
     joints: layout.joints.map((joint) => {
       const note = joints.get(joint.id);
-      return note === undefined ? joint : { ...joint, gapMm: note.gapMm, reinforcement: note.reinforcement };
+      if (note === undefined) return joint;
+      return {
+        ...joint,
+        gapsMm: note.gapsMm ?? (note.gapMm === null ? [] : [note.gapMm]),
+        reinforcement: note.reinforcement,
+        gluedShare: note.glued === undefined ? joint.gluedShare : GLUED_SHARE[note.glued],
+      };
     }),
   };
 }

@@ -73,50 +73,8 @@ export const TRIM_SET = defineKind({
   }),
 });
 
-/** Two members that meet at an odd angle, pulled together through blocks cut to suit the joint. */
-export const ODD_ANGLE = defineKind({
-  id: 'odd-angle',
-  questions: {
-    species: askSpecies('white-ash'),
-    angleDeg: { kind: 'number', bounds: { min: 30, max: 170, unit: '°' }, value: 130 },
-    firstMm: askLength(420, 80, 3000),
-    secondMm: askLength(360, 80, 3000),
-    widthMm: askLength(70, 15, 250),
-    thicknessMm: askLength(32, 6, 120),
-  },
-  preparation: ['fresh-faces', 'cut-blocks', 'size-end-grain', 'closes-dry', 'mark-faces'],
-  cautions: ['saw-work'],
-  adhesive: null,
-  faces: 2,
-  method: 'brush',
-  layOut: ({ angleDeg, firstMm, secondMm, ...answers }) => {
-    // A chain of two sides of a triangle whose third side is left open.
-    const third = Math.sqrt(
-      firstMm ** 2 + secondMm ** 2 - 2 * firstMm * secondMm * Math.cos(radians(angleDeg)),
-    );
-    const cosine = (a: number, b: number, c: number) =>
-      (Math.acos((a * a + b * b - c * c) / (2 * a * b)) * 180) / Math.PI;
-    const atStart = cosine(firstMm, third, secondMm);
-    const corner = frameOf({
-      ...answers,
-      sidesMm: [firstMm, secondMm, third],
-      anglesDeg: [atStart, angleDeg, 180 - atStart - angleDeg],
-      open: true,
-    });
-    return {
-      ...corner,
-      pulls: corner.pulls.map((pull) => ({
-        ...pull,
-        need: 'line' as const,
-        stacked: true,
-        kinds: ['f-heavy', 'f-light', 'hand-screw', 'trigger'],
-        openingMm: answers.widthMm + 90,
-      })),
-    };
-  },
-});
-
-function frameOf({ sidesMm, anglesDeg, widthMm, thicknessMm, species, open }: Outline): Layout {
+/** Mitred members round an outline, the last side left out where it is open. */
+export function frameOf({ sidesMm, anglesDeg, widthMm, thicknessMm, species, open }: Outline): Layout {
   checkOutline(sidesMm, anglesDeg, open);
   const corners = walk(sidesMm, anglesDeg);
   const n = sidesMm.length;

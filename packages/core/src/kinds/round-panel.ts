@@ -1,7 +1,8 @@
-import { finding } from '../finding';
+import type { Aid } from '../assembly';
+import { type Finding, finding } from '../finding';
 import { extruded, solidOf, type Vec2 } from '../solids';
 import { BAR_CLAMPS, defineKind, joint, part, partId, upTo, X, Y } from './kind';
-import { askCount, askLength, askSpecies } from './question';
+import { askChoice, askCount, askLength, askSpecies } from './question';
 
 /** Friction of an abrasive-faced block on wood [judgement]. */
 const BLOCK_FRICTION = 0.75;
@@ -11,12 +12,36 @@ const SAFE_SHARE = 0.85;
 const LEAST_REACH_SHARE = 0.6;
 /** Points on each stretch of a curved outline. */
 const CURVE_STEPS = 14;
+/** A live edge is drawn wandering by this share of the width, in waves about this long, mm. */
+const LIVE_SHARE = 0.03;
+const LIVE_WAVE_MM = 420;
+const LIVE_STEPS = 20;
+/** Blocks along a live edge stand about this far apart, and are this long, mm. */
+const LIVE_BLOCK_EVERY_MM = 300;
+const LIVE_BLOCK_MM = 110;
 
-/** Boards side by side, sawn to an oval before gluing: blocks with the same curve give the clamps parallel faces. */
+interface Shape {
+  readonly species: string;
+  readonly boards: number;
+  readonly lengthMm: number;
+  readonly widthMm: number;
+  readonly thicknessMm: number;
+  readonly blockMm: number;
+}
+
+/** The part of a layout that depends on the outline. */
+interface Outlined {
+  readonly boards: readonly (readonly Vec2[])[];
+  readonly blocks: readonly (readonly Vec2[])[];
+  readonly findings: readonly Finding[];
+}
+
+/** Boards side by side with a curved or a live outline: blocks cut to it give the clamps parallel faces. */
 export const ROUND_PANEL = defineKind({
   id: 'round-panel',
   questions: {
     species: askSpecies('hard-maple'),
+    outline: askChoice(['oval', 'live-edge'], 'oval'),
     boards: askCount(6, 2, 12),
     lengthMm: askLength(900, 150, 3000),
     widthMm: askLength(620, 100, 2000),
@@ -28,44 +53,30 @@ export const ROUND_PANEL = defineKind({
   adhesive: null,
   faces: 1,
   method: 'card',
-  layOut: ({ species, boards, lengthMm, widthMm, thicknessMm, blockMm }) => {
-    const [a, b] = [lengthMm / 2, widthMm / 2];
-    const halfChord = (y: number) => a * Math.sqrt(Math.max(0, 1 - (y / b) ** 2));
-    const stripMm = widthMm / boards;
-    const arc = (from: number, to: number): Vec2[] =>
-      Array.from({ length: CURVE_STEPS + 1 }, (_, i) => {
-        const y = from + ((to - from) * i) / CURVE_STEPS;
-        return [halfChord(y), y];
-      });
-    const parts = upTo(boards).map((n) => {
-      const [low, high] = [-b + (n - 1) * stripMm, -b + n * stripMm];
-      const right = arc(low, high);
-      const left = [...right].reverse().map(([x, y]): Vec2 => [-x, y]);
-      const outline = [...right, ...left];
-      const longest = 2 * Math.max(...right.map(([x]) => x));
-      return part('board', n, species, solidOf(extruded('z', outline, 0, thicknessMm)), X, [
-        longest,
-        stripMm,
-        thicknessMm,
-      ]);
-    });
-    const slope = SAFE_SHARE * BLOCK_FRICTION;
-    const outerLine = halfChord(-b + stripMm);
-    // Where the edge of the ellipse falls away at that slope.
-    const reachMm = Math.min(outerLine, (slope * a * a) / Math.hypot(b, slope * a));
-    const blockFrom = b * Math.sqrt(1 - (reachMm / a) ** 2);
+  layOut: ({ outline, ...shape }) => {
+    const { boards, blocks, findings } = outline === 'oval' ? oval(shape) : liveEdge(shape);
+    const { species, widthMm, lengthMm, thicknessMm, blockMm } = shape;
+    const joints = upTo(shape.boards - 1).map((n) =>
+      joint('edge', partId('board', n), partId('board', n + 1)),
+    );
     return {
-      parts,
-      joints: upTo(boards - 1).map((n) => joint('edge', partId('board', n), partId('board', n + 1))),
-      aids: [-1, 1].map((side, i) => ({
+      parts: boards.map((corners, i) =>
+        part('board', i + 1, species, solidOf(extruded('z', corners, 0, thicknessMm)), X, [
+          extent(corners, 0),
+          extent(corners, 1),
+          thicknessMm,
+        ]),
+      ),
+      joints,
+      aids: blocks.map((corners, i): Aid => ({
         id: `block-${i + 1}`,
-        role: 'block' as const,
-        solid: solidOf(curvedBlock(side, arc(blockFrom, b), b + blockMm, thicknessMm)),
+        role: 'block',
+        solid: solidOf(extruded('z', corners, 0, thicknessMm)),
       })),
       pulls: [
         {
           id: 'across',
-          joints: upTo(boards - 1).map((n) => `board-${n}_board-${n + 1}`),
+          joints: joints.map(({ id }) => id),
           need: 'line',
           stacked: true,
           axis: Y,
@@ -74,23 +85,109 @@ export const ROUND_PANEL = defineKind({
         },
       ],
       flat: { kind: 'wind' },
-      dimensions: [{ from: [-a, -b, 0], to: [a, -b, 0] }],
-      findings: [
-        finding('block-reach', reachMm < LEAST_REACH_SHARE * outerLine ? 'warns' : 'informs', {
-          blockMm: 2 * reachMm,
-          lineMm: 2 * outerLine,
-          friction: BLOCK_FRICTION,
-        }),
-      ],
+      dimensions: [{ from: [-lengthMm / 2, -widthMm / 2, 0], to: [lengthMm / 2, -widthMm / 2, 0] }],
+      findings,
     };
   },
 });
 
-/** Wood between an outer board's curve and a flat face for the clamp. */
-function curvedBlock(side: number, arc: readonly Vec2[], flatMm: number, thicknessMm: number) {
-  const right = arc.map(([x, y]): Vec2 => [x, side * y]);
-  const left = [...right].reverse().map(([x, y]): Vec2 => [-x, y]);
-  const reachMm = right[0]?.[0] ?? 0;
-  const curve = [...right, ...left];
-  return extruded('z', [...curve, [-reachMm, side * flatMm], [reachMm, side * flatMm]], 0, thicknessMm);
+function extent(corners: readonly Vec2[], axis: 0 | 1): number {
+  const values = corners.map((corner) => corner[axis]);
+  return Math.max(...values) - Math.min(...values);
+}
+
+/** An ellipse, sawn before gluing; one block a side, as far round as friction holds it. */
+function oval({ boards, lengthMm, widthMm, blockMm }: Shape): Outlined {
+  const [a, b] = [lengthMm / 2, widthMm / 2];
+  const halfChord = (y: number) => a * Math.sqrt(Math.max(0, 1 - (y / b) ** 2));
+  const stripMm = widthMm / boards;
+  const arc = (from: number, to: number): Vec2[] =>
+    Array.from({ length: CURVE_STEPS + 1 }, (_, i) => {
+      const y = from + ((to - from) * i) / CURVE_STEPS;
+      return [halfChord(y), y];
+    });
+  const mirrored = (right: readonly Vec2[]) => [...right].reverse().map(([x, y]): Vec2 => [-x, y]);
+  const slope = SAFE_SHARE * BLOCK_FRICTION;
+  const outerLine = halfChord(-b + stripMm);
+  // Where the edge of the ellipse falls away at that slope.
+  const reachMm = Math.min(outerLine, (slope * a * a) / Math.hypot(b, slope * a));
+  const blockFrom = b * Math.sqrt(1 - (reachMm / a) ** 2);
+  return {
+    boards: upTo(boards).map((n) => {
+      const right = arc(-b + (n - 1) * stripMm, -b + n * stripMm);
+      return [...right, ...mirrored(right)];
+    }),
+    blocks: [-1, 1].map((side) => {
+      const right = arc(blockFrom, b).map(([x, y]): Vec2 => [x, side * y]);
+      const flat = side * (b + blockMm);
+      return [...right, ...mirrored(right), [-reachMm, flat], [reachMm, flat]];
+    }),
+    findings: [
+      finding('block-reach', reachMm < LEAST_REACH_SHARE * outerLine ? 'warns' : 'informs', {
+        blockMm: 2 * reachMm,
+        lineMm: 2 * outerLine,
+        friction: BLOCK_FRICTION,
+      }),
+    ],
+  };
+}
+
+/** Straight joints inside, live edges outside; a row of short blocks along each, scribed to it. */
+function liveEdge({ boards, lengthMm, widthMm, blockMm }: Shape): Outlined {
+  const half = lengthMm / 2;
+  const amplitude = LIVE_SHARE * widthMm;
+  const stripMm = widthMm / boards;
+  const waves = Math.max(1, Math.round(lengthMm / LIVE_WAVE_MM));
+  // Two waves of different length, no two edges alike; the edge never leaves the width it was given.
+  const edge = (side: number, x: number) => {
+    const turn = (2 * Math.PI * waves * (x + half)) / lengthMm;
+    const wander = 0.6 * Math.sin(turn + side) + 0.4 * Math.sin(2.3 * turn - 2 * side);
+    return side * (widthMm / 2 - (amplitude * (1 - wander)) / 2);
+  };
+  const stretch = (side: number, from: number, to: number, steps: number): Vec2[] =>
+    Array.from({ length: steps + 1 }, (_, i) => {
+      const x = from + ((to - from) * i) / steps;
+      return [x, edge(side, x)];
+    });
+  const outer = (side: number) => stretch(side, -half, half, LIVE_STEPS * waves);
+  const count = Math.max(2, Math.round(lengthMm / LIVE_BLOCK_EVERY_MM));
+  const blockHalf = Math.min(LIVE_BLOCK_MM, (0.8 * lengthMm) / count) / 2;
+  return {
+    boards: upTo(boards).map((n) => {
+      const [low, high] = [-widthMm / 2 + (n - 1) * stripMm, -widthMm / 2 + n * stripMm];
+      const bottom: Vec2[] =
+        n === 1
+          ? outer(-1)
+          : [
+              [-half, low],
+              [half, low],
+            ];
+      const top: Vec2[] =
+        n === boards
+          ? outer(1)
+          : [
+              [-half, high],
+              [half, high],
+            ];
+      return [...bottom, ...top.reverse()];
+    }),
+    blocks: [-1, 1].flatMap((side) =>
+      upTo(count).map((n) => {
+        const x = -half + ((n - 0.5) * lengthMm) / count;
+        const flat = side * (widthMm / 2 + blockMm);
+        return [
+          ...stretch(side, x - blockHalf, x + blockHalf, CURVE_STEPS),
+          [x + blockHalf, flat] as const,
+          [x - blockHalf, flat] as const,
+        ];
+      }),
+    ),
+    findings: [
+      finding('scribed-blocks', 'informs', {
+        pairs: count,
+        apartMm: lengthMm / count,
+        friction: BLOCK_FRICTION,
+      }),
+    ],
+  };
 }

@@ -28,6 +28,8 @@ export function shapeArea({ outline, holes }: Shape2): number {
 /** What two shapes have in common. */
 export function common(a: Shape2, b: Shape2): Shape2[] {
   if (apart(a.outline, b.outline)) return [];
+  // Facets of curves and boards of one width lie upon each other exactly.
+  if (a.holes.length === 0 && coversAll(b, a)) return keepWood([a]);
   if (isConvex(a) && isConvex(b)) {
     const outline = clipConvex(anticlockwise(a.outline), anticlockwise(b.outline));
     return keepWood([{ outline, holes: [] }]);
@@ -52,7 +54,9 @@ function coversAll(other: Shape2, a: Shape2): boolean {
   return (
     other.holes.length === 0 &&
     other.outline.length === a.outline.length &&
-    a.outline.every(([x, y]) => other.outline.some(([p, q]) => Math.hypot(x - p, y - q) < SNAP_MM))
+    a.outline.every(([x, y]) =>
+      other.outline.some(([p, q]) => Math.abs(x - p) < SNAP_MM && Math.abs(y - q) < SNAP_MM),
+    )
   );
 }
 

@@ -94,12 +94,22 @@ export function prismVolume({ outline, heightMm }: Prism): number {
   return signedArea(outline) * heightMm;
 }
 
+/** All corners: those of the outline, then those of its far end. */
+export function prismCorners({ outline, origin, u, v, w, heightMm }: Prism): Vec3[] {
+  const lift = scale(w, heightMm);
+  const bottom = outline.map(([a, b]): Vec3 => [
+    origin[0] + u[0] * a + v[0] * b,
+    origin[1] + u[1] * a + v[1] * b,
+    origin[2] + u[2] * a + v[2] * b,
+  ]);
+  return [...bottom, ...bottom.map((point) => add(point, lift))];
+}
+
 /** All sides: the two ends, then one for each edge of the outline. */
 export function prismFaces(prism: Prism): Face[] {
-  const { outline, origin, u, v, w, heightMm } = prism;
-  const lift = scale(w, heightMm);
-  const bottom = outline.map(([a, b]) => add(origin, add(scale(u, a), scale(v, b))));
-  const top = bottom.map((point) => add(point, lift));
+  const { w } = prism;
+  const corners = prismCorners(prism);
+  const [bottom, top] = [corners.slice(0, prism.outline.length), corners.slice(prism.outline.length)];
   const sides = bottom.map((point, i): Face => {
     const k = (i + 1) % bottom.length;
     const next = bottom[k] as Vec3;

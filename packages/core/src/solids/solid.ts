@@ -1,5 +1,5 @@
 import { common, type Shape2, shapeArea, signedArea, without } from './polygon';
-import { type Face, type Prism, prismFaces, prismVolume } from './prism';
+import { type Face, type Prism, prismCorners, prismFaces, prismVolume } from './prism';
 import { add, cross, dot, scale, unit, type Vec2, type Vec3 } from './vector';
 
 /** A piece of wood: blocks that touch but do not overlap, less pockets that lie wholly inside them. */
@@ -20,6 +20,8 @@ export interface Surface {
 const SAME_PLANE_MM = 0.02;
 /** Directions whose cosine is this near ±1 are parallel. */
 const PARALLEL = 1e-6;
+/** Parallel directions differ by less than this along each axis: √(2·1e−6), rounded up. */
+const NEAR_NORMAL = 2e-3;
 
 /** A solid of blocks without pockets. */
 export const solidOf = (...blocks: readonly Prism[]): Solid => ({ blocks, pockets: [] });
@@ -31,9 +33,7 @@ export function solidVolume({ blocks, pockets }: Solid): number {
 }
 
 /** All corners of the blocks. */
-export function solidPoints({ blocks }: Solid): Vec3[] {
-  return blocks.flatMap((block) => prismFaces(block).flatMap(({ loop }) => loop));
-}
+export const solidPoints = ({ blocks }: Solid): Vec3[] => blocks.flatMap(prismCorners);
 
 /**
  * Surface of a solid: sides of its blocks less where they touch each other and where pockets open, and the
@@ -69,26 +69,16 @@ export interface Touch extends Surface {
 
 /** Where two solids touch: stretches of surfaces of `a`, with their normal pointing into `b`. */
 export function contactsBetween(a: readonly Surface[], b: readonly Surface[]): Touch[] {
-  const shelves = new Map<number, number[]>();
-  b.forEach(({ offsetMm }, index) => {
-    const shelf = shelves.get(shelfOf(offsetMm));
-    if (shelf === undefined) shelves.set(shelfOf(offsetMm), [index]);
-    else shelf.push(index);
-  });
-  return a.flatMap((side, ofA) => {
-    const middle = shelfOf(-side.offsetMm);
-    return [middle - 1, middle, middle + 1]
-      .flatMap((shelf) => shelves.get(shelf) ?? [])
-      .flatMap((ofB) => {
-        const other = b[ofB];
-        if (other === undefined || !facing(side, other)) return [];
-        return common(side.shape, other.shape).map((shape): Touch => ({ ...side, shape, ofA, ofB }));
-      });
-  });
+  const touches: Touch[] = [];
+  // Curved parts have hundreds of sides, nearly all pairs of which face elsewhere: plain loops, cheapest test first.
+  for (const [ofA, side] of a.entries()) {
+    for (const [ofB, other] of b.entries()) {
+      if (!facing(side, other)) continue;
+      for (const shape of common(side.shape, other.shape)) touches.push({ ...side, shape, ofA, ofB });
+    }
+  }
+  return touches;
 }
-
-/** Surfaces that could lie in one plane are on one shelf or on neighbouring ones. */
-const shelfOf = (offsetMm: number): number => Math.round(offsetMm / SAME_PLANE_MM);
 
 /** Area of a surface, mm². */
 export const surfaceArea = ({ shape }: Surface): number => shapeArea(shape);
@@ -125,7 +115,11 @@ function basisOf(normal: Vec3): { e1: Vec3; e2: Vec3; flipped: boolean } {
 }
 
 function facing(a: Surface, b: Surface): boolean {
-  return Math.abs(a.offsetMm + b.offsetMm) < SAME_PLANE_MM && dot(a.normal, b.normal) < PARALLEL - 1;
+  return (
+    Math.abs(a.offsetMm + b.offsetMm) < SAME_PLANE_MM &&
+    Math.abs(a.normal[0] + b.normal[0]) < NEAR_NORMAL &&
+    dot(a.normal, b.normal) < PARALLEL - 1
+  );
 }
 
 function sameSide(a: Surface, b: Surface): boolean {

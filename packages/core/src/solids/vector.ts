@@ -13,7 +13,7 @@ export const cross = (a: Vec3, b: Vec3): Vec3 => [
   a[0] * b[1] - a[1] * b[0],
 ];
 /** Direction of length 1; the vector must not be zero. */
-export const unit = (a: Vec3): Vec3 => scale(a, 1 / Math.hypot(...a));
+export const unit = (a: Vec3): Vec3 => scale(a, 1 / Math.sqrt(dot(a, a)));
 
 /** `a` turned about a unit `axis` through the origin, right-handed, in radians (Rodrigues). */
 export function turn(a: Vec3, axis: Vec3, radians: number): Vec3 {

@@ -1,6 +1,6 @@
 import { type Finding, finding } from '../finding';
-import { cupSagittaMm } from '../materials';
 import { STRUT_SHARE } from '../mechanics';
+import { moistureCupMm } from './moisture-cup';
 import type { PlanParts } from './plan-parts';
 import { barShareOf, type Verdict, type VerdictState } from './verdict';
 
@@ -14,8 +14,6 @@ const ALTERNATING_RESIDUE: readonly { readonly spacingMm: number; readonly share
   { spacingMm: 250, share: 0.05 },
   { spacingMm: 500, share: 0.21 },
 ];
-/** A panel that breadboard ends or battens hold in use keeps this share of its free moisture cup [judgement]. */
-const STAYS_WHEN_HELD = 0.1;
 /** A verdict with less than this share of the allowance left is close. */
 const CLOSE_SHARE = 0.3;
 
@@ -136,55 +134,4 @@ function residueAt(spacingMm: number): number {
     return low.share + t * (high.share - low.share);
   }
   return 1;
-}
-
-/**
- * Largest stray from the chord, in mm, of the panel's cross-section as each flat-sawn board cups between
- * today's moisture and either extreme of the year. Boards with hearts alternating give a washboard; all one way
- * adds up to an arc.
- */
-function moistureCupMm({
-  panel,
-  boardMcPct,
-  build,
-}: Pick<PlanParts, 'panel' | 'boardMcPct' | 'build'>): number {
-  const stays = build.holding.heldFlatLater ? STAYS_WHEN_HELD : 1;
-  const extremes = [build.mcInUse.lowPct, build.mcInUse.highPct];
-  return stays * Math.max(...extremes.map((later) => strayOf(sectionHeights(panel, boardMcPct, later))));
-}
-
-/** Heights of board edges and middles along the section, following each board's arc from the first edge. */
-function sectionHeights(panel: PlanParts['panel'], today: readonly number[], laterPct: number) {
-  const points: { x: number; z: number }[] = [{ x: 0, z: 0 }];
-  let slope = 0;
-  let z = 0;
-  panel.boards.forEach(({ board, wood, fromMm }, i) => {
-    const hollow =
-      board.cut === 'flat'
-        ? cupSagittaMm({
-            wood,
-            widthMm: board.widthMm,
-            mcFromPct: today[i] ?? laterPct,
-            mcToPct: laterPct,
-            ringRadiusMm: board.ringRadiusMm,
-          })
-        : 0;
-    // Positive: upper face hollow. The bark face is up when the heart is down.
-    const sagitta = board.heart === 'down' ? hollow : -hollow;
-    const turn = (8 * sagitta) / board.widthMm;
-    const chord = slope + turn / 2;
-    points.push({ x: fromMm + board.widthMm / 2, z: z + (chord * board.widthMm) / 2 - sagitta });
-    z += chord * board.widthMm;
-    slope += turn;
-    points.push({ x: fromMm + board.widthMm, z });
-  });
-  return points;
-}
-
-/** Height between the highest and the lowest point above the chord through the two outer edges. */
-function strayOf(points: readonly { readonly x: number; readonly z: number }[]): number {
-  const last = points.at(-1);
-  if (last === undefined || last.x === 0) return 0;
-  const heights = points.map(({ x, z }) => z - (last.z * x) / last.x);
-  return Math.max(...heights) - Math.min(...heights);
 }

@@ -1,5 +1,5 @@
 import type { Adhesive, AdhesiveWindow } from '../../adhesives';
-import type { AssemblyFacts, JointFacts, Pull } from '../../assembly';
+import type { AssemblyFacts, GapReading, JointFacts, Pull } from '../../assembly';
 import type { PressureWord, TargetPressure } from '../../clamps';
 import type { Finding } from '../../finding';
 import type { AssemblyBuild, Climate, RackLot, ShopDocument } from '../../formats';
@@ -17,6 +17,8 @@ export interface PlannedJoint {
   readonly window: AdhesiveWindow;
   /** Bringing the parts together, min. */
   readonly closeMin: number;
+  /** What feelers found; null where nothing was read. */
+  readonly gap: GapReading | null;
   /** Whether what was read may be closed by clamps. */
   readonly closing: ClosingAdvice;
   readonly closingForceN: number;

@@ -45,6 +45,7 @@ function inTime({ joints, times, build, shop, handsOnMin }: AssemblyPlanParts): 
     const time = times[i];
     if (
       time === undefined ||
+      facts.gluedMm2 === 0 ||
       window.openMin === null ||
       window.closedMin === null ||
       window.totalMin === null
@@ -64,6 +65,7 @@ function inTime({ joints, times, build, shop, handsOnMin }: AssemblyPlanParts): 
       use('total', time.pressedAtMin - time.spreadStartMin, window.totalMin.low),
     ];
   });
+  if (uses.length === 0) return { ...atRest(0, finding('nothing-glued', 'warns')), state: 'close' };
   const worst = uses.reduce((a, b) => (b.margin < a.margin ? b : a));
   const missed = worst.margin < 0;
   return {
@@ -137,12 +139,12 @@ function tight(parts: AssemblyPlanParts): Judged {
 function gap(
   code: string,
   severity: Finding['severity'],
-  { facts, closingForceN }: PlannedJoint,
+  { facts, gap: read, closingForceN }: PlannedJoint,
   glueMm: number,
 ): Finding {
   return finding(code, severity, {
     line: facts.label,
-    gapMm: Math.abs(facts.joint.gapMm ?? 0),
+    gapMm: Math.abs(read?.gapMm ?? 0),
     forceN: closingForceN,
     glueMm,
   });

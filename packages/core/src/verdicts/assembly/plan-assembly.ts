@@ -1,5 +1,11 @@
 import { adhesiveWindow, findAdhesive } from '../../adhesives';
-import { type AssemblyFacts, deriveAssembly, type JointFacts, type PartFacts } from '../../assembly';
+import {
+  type AssemblyFacts,
+  deriveAssembly,
+  type JointFacts,
+  type PartFacts,
+  readGaps,
+} from '../../assembly';
 import { type Finding, finding } from '../../finding';
 import type { AssemblyBuild, ShopDocument } from '../../formats';
 import { layAssembly } from '../../kinds';
@@ -86,6 +92,7 @@ function planJoint(facts: JointFacts, first: boolean, context: JointContext): Pl
   const both = indices.map((i) => context.facts.parts[i]).filter((part) => part !== undefined);
   const moistures = indices.map((i) => partMcPct[i] ?? 0);
   const method = findSpreadMethod(build.glue.method);
+  const dry = facts.gluedMm2 === 0;
   const spreading = spread({
     areaMm2: facts.gluedMm2,
     lengthMm: Math.max(1, facts.lengthMm),
@@ -93,14 +100,15 @@ function planJoint(facts: JointFacts, first: boolean, context: JointContext): Pl
     adhesive,
     method,
   });
-  const closingN = closingForce(facts, both, adhesive.gapMm);
+  const gap = readGaps(facts.joint.gapsMm);
+  const closingN = closingForce(facts, gap?.gapMm ?? null, both, adhesive.gapMm);
   const available = context.pulls.find(({ pull }) => pull.joints.includes(facts.joint.id))?.reachN ?? 0;
   return {
     facts,
     mcPct: Math.max(...moistures),
     mcOtherPct: Math.min(...moistures),
     // Bottle and spreader are taken up once, for the first joint.
-    spread: { ...spreading, minutes: spreading.minutes - (first ? 0 : method.setUpMin) },
+    spread: { ...spreading, minutes: dry ? 0 : spreading.minutes - (first ? 0 : method.setUpMin) },
     window: adhesiveWindow(adhesive, {
       tempC: climate.tempC,
       rhPct: climate.rhPct,
@@ -113,7 +121,8 @@ function planJoint(facts: JointFacts, first: boolean, context: JointContext): Pl
       mcPct: Math.max(...moistures),
     }),
     closeMin: closeMinutes(facts),
-    closing: adviceFor(facts, closingN, available, adhesive.gapMm),
+    gap,
+    closing: adviceFor(facts, gap?.gapMm ?? null, closingN, available, adhesive.gapMm),
     closingForceN: closingN,
   };
 }
@@ -121,12 +130,13 @@ function planJoint(facts: JointFacts, first: boolean, context: JointContext): Pl
 /** Pull that bends a gap shut, from both parts as beams; zero where nothing is open or clamps cannot help. */
 function closingForce(
   { joint, contacts, lengthMm, contactMm2 }: JointFacts,
+  gapMm: number | null,
   both: readonly PartFacts[],
   glueMm: number,
 ): number {
   const [one, other] = both;
   const normal = contacts[0]?.normal;
-  if (joint.gapMm === null || joint.gapMm === 0 || !BENDABLE.includes(joint.kind)) return 0;
+  if (gapMm === null || gapMm === 0 || !BENDABLE.includes(joint.kind)) return 0;
   if (one === undefined || other === undefined || normal === undefined) return 0;
   const beam = ({ part, wood }: PartFacts) => {
     const [low, high] = reach(solidPoints(part.solid), normal);
@@ -136,7 +146,7 @@ function closingForce(
     lengthMm,
     thicknessMm: contactMm2 / lengthMm,
     boards: [beam(one), beam(other)],
-    gapMm: joint.gapMm,
+    gapMm,
     remainingMm: Math.min(glueMm, 0.1),
     pulls: [],
   });
@@ -144,11 +154,12 @@ function closingForce(
 
 function adviceFor(
   { joint }: JointFacts,
+  gapMm: number | null,
   closingN: number,
   availableN: number,
   glueMm: number,
 ): ClosingAdvice {
-  if (joint.gapMm === null || Math.abs(joint.gapMm) <= glueMm) return 'none';
+  if (gapMm === null || Math.abs(gapMm) <= glueMm) return 'none';
   return BENDABLE.includes(joint.kind) ? closingAdvice(closingN, availableN) : 'back-to-plane';
 }
 

@@ -36,7 +36,11 @@ export function planPull(
   adhesive: Adhesive,
   shop: ShopDocument,
 ): PlannedPull {
-  const own = facts.joints.filter(({ joint }) => pull.joints.includes(joint.id));
+  const all = facts.joints.filter(({ joint }) => pull.joints.includes(joint.id));
+  const glued = all.filter(({ gluedMm2 }) => gluedMm2 > 0);
+  // Joints left dry want to be seated, no more.
+  const own = glued.length > 0 ? glued : all.map((joint) => ({ ...joint, gluedMm2: joint.contactMm2 }));
+  const need = glued.length > 0 ? pull.need : 'seat';
   const woods = own.flatMap(({ joint }) =>
     facts.parts.filter(({ part }) => part.id === joint.a || part.id === joint.b).map(({ wood }) => wood),
   );
@@ -49,11 +53,11 @@ export function planPull(
     woods.map(({ sg }) => sg),
   );
   const crushMPa = Math.min(...woods.map(({ compPerpMPa }) => compPerpMPa));
-  const seatN = own.reduce((sum, { joint }) => sum + (SEAT_N[joint.kind] ?? USUAL_SEAT_N), 0);
+  const seatN = all.reduce((sum, { joint }) => sum + (SEAT_N[joint.kind] ?? USUAL_SEAT_N), 0);
   const sharpest = Math.min(...own.map(({ joint }) => joint.angleDeg ?? 180));
   // Tension that gives the sharpest corner the low end of what it wants.
   const bandN = (wanted.lowMPa * largest.gluedMm2) / Math.sin(radians(sharpest) / 2);
-  const neededN = { seat: seatN, band: bandN }[pull.need as 'seat' | 'band'] ?? wanted.lowMPa * areaMm2;
+  const neededN = { seat: seatN, band: bandN }[need as 'seat' | 'band'] ?? wanted.lowMPa * areaMm2;
   const taken = takeFromRack(
     pull,
     neededN,
@@ -65,9 +69,9 @@ export function planPull(
   const reachN = taken.reduce((sum, { count, forceN }) => sum + count * forceN, 0);
   const reachMPa =
     vacuum === undefined
-      ? pull.need === 'seat'
+      ? need === 'seat'
         ? (wanted.lowMPa * Math.min(reachN, 4 * neededN)) / neededN
-        : pull.need === 'band'
+        : need === 'band'
           ? (reachN * Math.sin(radians(sharpest) / 2)) / largest.gluedMm2
           : reachN / areaMm2
       : (findClampKind(vacuum.lot.kind).pressureMPa ?? 0);

@@ -1,0 +1,37 @@
+import { bendFigure, breadboardSlotFigure } from './bends';
+import { type AnyDraw, type Figure } from './figure';
+import { compoundMitreFigure, mitrePolygonFigure, quadFigure, staveFigure } from './frames';
+import { adhesiveWindowFigure, clampNeedFigure, spreadFigure } from './glue';
+import { angledClampFigure, bandFigure } from './pulls';
+import { edgeLineFigure, flatnessFigure, trySquareFigure } from './readings';
+import { cupFigure, emcFigure, movementFigure } from './wood';
+
+export type { Figure, FigureInk } from './figure';
+
+const FIGURES: ReadonlyMap<string, AnyDraw> = new Map([
+  emcFigure,
+  movementFigure,
+  cupFigure,
+  adhesiveWindowFigure,
+  spreadFigure,
+  clampNeedFigure,
+  quadFigure,
+  mitrePolygonFigure,
+  staveFigure,
+  compoundMitreFigure,
+  flatnessFigure,
+  edgeLineFigure,
+  trySquareFigure,
+  angledClampFigure,
+  bandFigure,
+  bendFigure,
+  breadboardSlotFigure,
+]);
+
+/**
+ * The small drawing beside a calculation, or null where there is none.
+ * @param input what its answer was computed from; both must satisfy the schemas of the calculation.
+ */
+export function figureOf(name: string, input: unknown, answer: unknown): Figure | null {
+  return FIGURES.get(name)?.(input as never, answer as never) ?? null;
+}

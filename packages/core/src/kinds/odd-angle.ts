@@ -1,0 +1,118 @@
+import { type Finding, finding } from '../finding';
+import { radians } from '../geometry';
+import { extruded, solidOf, type Vec2 } from '../solids';
+import type { Aid } from '../assembly';
+import { defineKind } from './kind';
+import { frameOf } from './mitred-frame';
+import { askLength, askSpecies } from './question';
+
+/** Friction of an abrasive-faced block on wood [judgement]. */
+const BLOCK_FRICTION = 0.75;
+/** Half the length of a block's face under the jaw, mm; smaller where the members are short. */
+const HALF_FACE_MM = 25;
+/** With less face than this a jaw does not sit. */
+const LEAST_HALF_FACE_MM = 8;
+
+/** Two members that meet at an odd angle, pulled together through blocks cut to suit the joint. */
+export const ODD_ANGLE = defineKind({
+  id: 'odd-angle',
+  questions: {
+    species: askSpecies('white-ash'),
+    angleDeg: { kind: 'number', bounds: { min: 30, max: 170, unit: '°' }, value: 130 },
+    firstMm: askLength(420, 80, 3000),
+    secondMm: askLength(360, 80, 3000),
+    widthMm: askLength(70, 15, 250),
+    thicknessMm: askLength(32, 6, 120),
+  },
+  preparation: ['fresh-faces', 'cut-blocks', 'size-end-grain', 'closes-dry', 'mark-faces'],
+  cautions: ['saw-work'],
+  adhesive: null,
+  faces: 2,
+  method: 'brush',
+  layOut: ({ angleDeg, firstMm, secondMm, ...answers }) => {
+    // A chain of two sides of a triangle whose third side is left open.
+    const third = Math.sqrt(
+      firstMm ** 2 + secondMm ** 2 - 2 * firstMm * secondMm * Math.cos(radians(angleDeg)),
+    );
+    const cosine = (a: number, b: number, c: number) =>
+      (Math.acos((a * a + b * b - c * c) / (2 * a * b)) * 180) / Math.PI;
+    const atStart = cosine(firstMm, third, secondMm);
+    const corner = frameOf({
+      ...answers,
+      sidesMm: [firstMm, secondMm, third],
+      anglesDeg: [atStart, angleDeg, 180 - atStart - angleDeg],
+      open: true,
+    });
+    const blocks = blocksFor(angleDeg, firstMm, secondMm, answers.widthMm);
+    return {
+      ...corner,
+      aids: blocks.outlines.map((outline, i): Aid => ({
+        id: `block-${i + 1}`,
+        role: 'block',
+        solid: solidOf(extruded('z', outline, 0, answers.thicknessMm)),
+      })),
+      findings: [...corner.findings, ...blocks.findings],
+      pulls: corner.pulls.map((pull) => ({
+        ...pull,
+        need: 'line' as const,
+        stacked: true,
+        kinds: ['f-heavy', 'f-light', 'hand-screw', 'trigger'],
+        openingMm: blocks.openingMm,
+      })),
+    };
+  },
+});
+
+/**
+ * A block on the outside of either member, its face square to the pull. The pull crosses the middle of the joint
+ * line at right angles and meets the outer edges at w / sin θ from the corner, θ/2 away from square to them: beyond
+ * atan μ the block slides on its own and must be clamped or pinned to the member. Source: plane geometry.
+ */
+function blocksFor(
+  angleDeg: number,
+  firstMm: number,
+  secondMm: number,
+  widthMm: number,
+): { readonly outlines: Vec2[][]; readonly openingMm: number; readonly findings: Finding[] } {
+  const half = radians(angleDeg / 2);
+  const [sin, cos] = [Math.sin(half), Math.cos(half)];
+  const atMm = widthMm / Math.sin(radians(angleDeg));
+  const roomMm = Math.min(firstMm, secondMm) - atMm;
+  const halfFaceMm = Math.min(HALF_FACE_MM, roomMm * cos, atMm * cos);
+  if (halfFaceMm < LEAST_HALF_FACE_MM) {
+    return {
+      outlines: [],
+      openingMm: firstMm + secondMm,
+      findings: [finding('no-room-for-blocks', 'warns', { angleDeg, atMm })],
+    };
+  }
+  // Along the member from the corner, and outward from its edge; the right angle lies under the jaw.
+  const triangle: Vec2[] = [
+    [atMm + halfFaceMm / cos, 0],
+    [atMm + halfFaceMm * (sin ** 2 / cos - cos), 2 * halfFaceMm * sin],
+    [atMm - halfFaceMm / cos, 0],
+  ];
+  const heading = Math.PI - 2 * half;
+  const corner: Vec2 = [firstMm, 0];
+  const placed = (along: Vec2, outward: Vec2) =>
+    triangle.map(([x, y]): Vec2 => [
+      corner[0] + along[0] * x + outward[0] * y,
+      corner[1] + along[1] * x + outward[1] * y,
+    ]);
+  const slides = Math.tan(half) > BLOCK_FRICTION;
+  return {
+    outlines: [
+      placed([-1, 0], [0, -1]),
+      placed([Math.cos(heading), Math.sin(heading)], [Math.sin(heading), -Math.cos(heading)]),
+    ],
+    openingMm: widthMm / cos + 2 * halfFaceMm * Math.tan(half),
+    findings: [
+      finding('blocks-at', 'informs', {
+        atMm,
+        faceDeg: 90 - angleDeg / 2,
+        friction: BLOCK_FRICTION,
+        slides: Number(slides),
+      }),
+    ],
+  };
+}
