@@ -87,7 +87,7 @@ test('a panel that nothing holds is said to buckle, and bars hold it', async ({ 
 test('glues are compared on this job and one press takes another', async ({ page, app }) => {
   await page.goto(`${app.url}/builds/stage-floor/glue`);
   const list = page.getByRole('list', { name: 'Glues, best for this job first' });
-  await expect(list.getByRole('listitem')).toHaveCount(5);
+  await expect(list.getByRole('listitem')).toHaveCount(15);
   await expect(list.getByRole('button', { pressed: true })).toContainText('Interior PVA');
   await list.getByRole('button', { name: /Exterior PVA/ }).click();
   await expect(list.getByRole('button', { pressed: true })).toContainText('Exterior PVA');

@@ -35,6 +35,13 @@ export function giveUp(message) {
   process.exit(1);
 }
 
+/** Starts a command beside this script that ends with it. */
+export function runBeside(command, args) {
+  const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit' });
+  child.on('error', (error) => process.stderr.write(`${command}: ${error.message}\n`));
+  process.on('exit', () => child.kill());
+}
+
 /** Starts a long-running command that shares this terminal, and ends with it. */
 export function runForever(command, args, env = {}) {
   const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } });

@@ -3,10 +3,12 @@ import { text } from 'node:stream/consumers';
 import { parseArgs } from 'node:util';
 import { InputError, listAdhesives, listClampKinds, listSpecies, listSpreadMethods } from '@lean-clasp/core';
 import { createCalculator, errorBody } from '@lean-clasp/validation';
+import { SENSOR_PORT, startSensor } from './sensor';
 
 const USAGE = `lean-clasp calc NAME [--in FILE]   one JSON object in, one JSON object out
 lean-clasp calc --list             calculations with their JSON Schemas
 lean-clasp list species|adhesives|clamps|methods
+lean-clasp sensor [--port N] [--seed N]   a stand-in for a thermo-hygrometer, until it is stopped
 `;
 
 /** Exit codes of the command. */
@@ -51,7 +53,10 @@ async function dispatch(args: readonly string[], terminal: Terminal): Promise<nu
     return EXIT.ok;
   }
   if (command === 'list') return listCatalogue(name, terminal);
-  if (command !== 'calc') throw usageError('command', `There is no command "${command}".`, 'calc or list');
+  if (command === 'sensor') return runSensor(values, terminal);
+  if (command !== 'calc') {
+    throw usageError('command', `There is no command "${command}".`, 'calc, list or sensor');
+  }
   const calculator = createCalculator();
   if (values.list === true) {
     terminal.out(JSON.stringify(calculator.list(), null, 2));
@@ -65,18 +70,51 @@ async function dispatch(args: readonly string[], terminal: Terminal): Promise<nu
   return EXIT.ok;
 }
 
+/** Runs the sensor until the process is told to stop. */
+async function runSensor(
+  { port, seed }: { readonly port?: string | undefined; readonly seed?: string | undefined },
+  terminal: Terminal,
+): Promise<number> {
+  const sensor = await startSensor({
+    port: wholeNumber(port ?? String(SENSOR_PORT), 'port', 65535),
+    seed: wholeNumber(seed ?? '1', 'seed', 1e6),
+    now: () => new Date(),
+  });
+  terminal.out(`A made-up shop's air answers at ${sensor.url}`);
+  await new Promise<void>((done) => {
+    process.once('SIGINT', done);
+    process.once('SIGTERM', done);
+  });
+  await sensor.stop();
+  return EXIT.ok;
+}
+
+function wholeNumber(text: string, field: string, most: number): number {
+  const value = Number(text);
+  if (!Number.isInteger(value) || value < 0 || value > most) {
+    throw usageError(field, `${field} is ${text}; it must be a whole number.`, `0 to ${most}`);
+  }
+  return value;
+}
+
 function parsed(args: readonly string[]) {
   try {
     return parseArgs({
       args: [...args],
       allowPositionals: true,
-      options: { in: { type: 'string' }, list: { type: 'boolean' }, help: { type: 'boolean', short: 'h' } },
+      options: {
+        in: { type: 'string' },
+        list: { type: 'boolean' },
+        port: { type: 'string' },
+        seed: { type: 'string' },
+        help: { type: 'boolean', short: 'h' },
+      },
     });
   } catch (error) {
     throw usageError(
       'options',
       error instanceof Error ? error.message : 'Unknown option.',
-      '--in FILE, --list, --help',
+      '--in FILE, --list, --port N, --seed N, --help',
     );
   }
 }

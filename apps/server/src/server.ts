@@ -14,7 +14,8 @@ import {
 import { createValidator } from '@lean-clasp/validation';
 import type { Logger } from 'pino';
 import type { ServerOptions } from './config/options';
-import { createApp } from './http/app';
+import { airWatch } from './air/air-watch';
+import { createApp, SHOP_ID } from './http/app';
 import { seed } from './seed';
 import { documentStore, openDatabase, runStore } from './store';
 
@@ -65,6 +66,11 @@ export async function startServer(options: ServerOptions, world: ServerWorld): P
   const runs = runStore(db, world.now);
   await seed({ builds, shops, runs, now: world.now }, options.demo);
   const app = createApp({
+    air: airWatch({
+      address: async () => (await shops.find(SHOP_ID))?.body.sensor?.address ?? null,
+      validator,
+      now: world.now,
+    }),
     builds,
     shops,
     runs,

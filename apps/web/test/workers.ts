@@ -4,7 +4,6 @@ import {
   findAssemblyFixes,
   findFixes,
   isPanel,
-  type PanelBuild,
   planAssembly,
   planBuild,
   type ShopDocument,
@@ -21,7 +20,8 @@ const answers = {
         ? findFixes(planBuild(build, shop), shop)
         : findAssemblyFixes(planAssembly(build, shop), shop),
     ),
-  compareGlues: (build: PanelBuild, shop: ShopDocument) => Promise.resolve(compareGlues(build, shop)),
+  compareGlues: (build: BuildDocument, shop: ShopDocument, today: string) =>
+    Promise.resolve(compareGlues(build, shop, today)),
 };
 
 export const planner = () => answers;

@@ -9,6 +9,7 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import sirv from 'sirv';
 import type { DocumentStore, RunStore } from '../store';
+import type { AirWatch } from '../air/air-watch';
 import { buildRoutes } from './build-routes';
 import { calcRoutes } from './calc-routes';
 import { documentRoutes } from './document-routes';
@@ -24,6 +25,7 @@ export interface AppDeps {
   readonly builds: DocumentStore<BuildDocument>;
   readonly shops: DocumentStore<ShopDocument>;
   readonly runs: RunStore;
+  readonly air: AirWatch;
   readonly validator: Validator;
   readonly makeId: () => string;
   readonly logger: Logger;
@@ -104,6 +106,9 @@ function apiRoutes(deps: AppDeps): express.Router {
     }),
   );
   router.use('/shops', documentRoutes('shop', shops, validator));
+  router.get('/air', async (_request, response) => {
+    response.json(await deps.air.report());
+  });
   router.use('/runs', runRoutes(runs, validator));
   router.use(calcRoutes(createCalculator(validator)));
   router.use(notFound);

@@ -1,4 +1,10 @@
-import type { AssemblyStart, BuildDocument, EdgePanelAnswers, RunDocument } from '@lean-clasp/core';
+import type {
+  AirReport,
+  AssemblyStart,
+  BuildDocument,
+  EdgePanelAnswers,
+  RunDocument,
+} from '@lean-clasp/core';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 
 /** A build in the list. */
@@ -39,11 +45,13 @@ export const api = createApi({
       invalidatesTags: ['Builds'],
     }),
     runs: builder.query<RunDocument[], void>({ query: () => '/runs', providesTags: ['Runs'] }),
+    air: builder.query<AirReport, void>({ query: () => '/air' }),
     calculations: builder.query<CalculationListing[], void>({ query: () => '/calc' }),
   }),
 });
 
 export const {
+  useAirQuery,
   useBuildsQuery,
   useCreateBuildMutation,
   useRemoveBuildMutation,

@@ -71,7 +71,7 @@ function Said() {
   const { facts, findings } = plan;
   return (
     <>
-      <Typography sx={{ mb: 1 }}>
+      <Typography data-testid="weight" sx={{ mb: 1 }}>
         {facts.assembly.sets > 1 ? `${facts.assembly.sets} alike, ` : ''}
         {f.weight(facts.massKg)}
         {facts.assembly.sets > 1 ? ' each' : ''} at 12 % moisture.

@@ -1,13 +1,14 @@
-import { formatClock, formatWait, listSpreadMethods } from '@lean-clasp/core';
+import { formatClock, listSpreadMethods } from '@lean-clasp/core';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
+import { GlueChoice } from '../glue/GlueChoice';
 import { Loading } from '../frame/Loading';
 import { Caution } from '../parts/Caution';
 import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';
 import { useAssemblyPlan } from '../planner/plan-context';
 import { useFormat } from '../quantities/use-format';
-import { ADHESIVE_OPTIONS, CLAMP_CAUTION, hazardWords } from '../words/catalogue';
+import { CLAMP_CAUTION } from '../words/catalogue';
 import { useOpenAssembly } from '../workspace/open-build';
 
 const METHODS = listSpreadMethods().map(({ id, name }) => ({ value: id, name }));
@@ -24,19 +25,12 @@ export function AssemblyGlue() {
   if (plan === null) return <Loading />;
   const set = (label: string, change: Partial<typeof build.glue>) =>
     edit(label, (before) => ({ ...before, glue: { ...before.glue, ...change } }));
-  const { window } = plan.joints[0] ?? { window: null };
-  const { totals, adhesive } = plan;
+  const { totals } = plan;
   return (
     <>
-      <Section title="Which glue, and how it goes on">
+      <GlueChoice />
+      <Section title="Spreading">
         <FieldRow>
-          <Choice
-            label="Glue"
-            value={build.glue.adhesive}
-            options={ADHESIVE_OPTIONS}
-            onChange={(id) => set('Glue', { adhesive: id })}
-            width={240}
-          />
           <Choice
             label="Spread with"
             value={build.glue.method}
@@ -52,19 +46,11 @@ export function AssemblyGlue() {
             width={220}
           />
         </FieldRow>
-        {window !== null && window.openMin !== null && window.totalMin !== null && (
-          <Typography sx={{ mb: 1 }}>
-            In this air open {window.openMin.low.toFixed(1)}–{window.openMin.high.toFixed(1)} min, in all{' '}
-            {window.totalMin.low.toFixed(1)}–{window.totalMin.high.toFixed(1)} min; clamps off after{' '}
-            {formatWait(window.clampMin?.high ?? 0)}.
-          </Typography>
-        )}
         <Typography>
           {f.mass(totals.massG)} ({f.volume(totals.volumeMl)}) in all, {formatClock(totals.spreadMin)} of
           spreading each time;{' '}
           {totals.onShelfMl > 0 ? `${f.volume(totals.onShelfMl)} on the shelf` : 'none on the shelf'}.
         </Typography>
-        <Caution>{hazardWords(adhesive.hazards)}</Caution>
       </Section>
       <Section title="What has to be pulled">
         {plan.pulls.map(({ pull, joint, neededN, reachN, taken }) => (

@@ -15,7 +15,7 @@ import { ShortestFuse } from './ShortestFuse';
 import { Trouble } from './Trouble';
 import { useAwake } from './use-awake';
 import { useCues, useSpoken } from './use-cues';
-import { useNow } from './use-now';
+import { useNow } from '../parts/use-now';
 
 const MS_PER_MIN = 60_000;
 

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { instantWords, releaseOf } from './release';
-import { useNow } from './use-now';
+import { useNow } from '../parts/use-now';
 
 /** After the last step: leave it alone, and until when. */
 export function Clamped({ run }: { readonly run: RunDocument }) {

@@ -7,7 +7,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { Link as RouterLink } from 'react-router';
 import { instantWords } from '../bench/release';
-import { useNow } from '../bench/use-now';
+import { useNow } from '../parts/use-now';
 import { useFormat } from '../quantities/use-format';
 import { handsOnMinutes } from './run-figures';
 

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { Link, useParams } from 'react-router';
 import { instantWords } from '../bench/release';
-import { useNow } from '../bench/use-now';
+import { useNow } from '../parts/use-now';
 import { useRun } from '../bench/use-run';
 import { Page } from '../frame/Page';
 import { RunRecordForm } from './RunRecordForm';

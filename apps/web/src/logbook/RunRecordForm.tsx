@@ -12,7 +12,7 @@ import Typography from '@mui/material/Typography';
 import { useAppDispatch } from '../app/store';
 import { instantWords, releaseOf } from '../bench/release';
 import { noteRecord } from '../bench/run-sync';
-import { useNow } from '../bench/use-now';
+import { useNow } from '../parts/use-now';
 import { useRun } from '../bench/use-run';
 import { Loading } from '../frame/Loading';
 import { Section } from '../frame/Page';

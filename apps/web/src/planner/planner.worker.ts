@@ -6,7 +6,7 @@ import {
   findAssemblyFixes,
   findFixes,
   type Fixes,
-  type GlueOption,
+  type GlueComparison,
   isPanel,
   type PanelBuild,
   type Plan,
@@ -24,7 +24,8 @@ const planner = {
     isPanel(build)
       ? findFixes(planBuild(build, shop), shop)
       : findAssemblyFixes(planAssembly(build, shop), shop),
-  compareGlues: (build: PanelBuild, shop: ShopDocument): GlueOption[] => compareGlues(build, shop),
+  compareGlues: (build: BuildDocument, shop: ShopDocument, today: string): GlueComparison =>
+    compareGlues(build, shop, today),
 };
 
 export type Planner = typeof planner;

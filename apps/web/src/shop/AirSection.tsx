@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
 import { FieldRow } from '../parts/FieldRow';
 import { NumberField, ScaledField } from '../quantities/fields';
+import { SensorFields } from './SensorFields';
 import { useEditShop } from './use-edit-shop';
 
 /** The air now, and what it usually does at a few hours of the day. */
@@ -53,6 +54,7 @@ export function AirSection({ shop }: { readonly shop: ShopDocument }) {
           width={140}
         />
       </FieldRow>
+      <SensorFields shop={shop} />
       {shop.hours.length > 0 && (
         <Typography sx={{ mb: 1.5 }}>
           As a rule through the day – plans use these to propose a better hour:

@@ -8,6 +8,7 @@ import { FieldRow } from '../parts/FieldRow';
 import { ScaledField } from '../quantities/fields';
 import { ADHESIVE_OPTIONS } from '../words/catalogue';
 import { makeId } from '../workspace/edits';
+import { LabelFields } from './LabelFields';
 import { changed, useEditShop } from './use-edit-shop';
 
 /** Bottles and tins, with the day each was opened and what is left. */
@@ -47,44 +48,47 @@ function BottleFields({ bottle }: { readonly bottle: Bottle }) {
   const set = (label: string, change: Partial<Bottle>) =>
     edit(label, (before) => ({ ...before, bottles: changed(before.bottles, bottle.id, change) }));
   return (
-    <FieldRow>
-      <Choice
-        label="Glue"
-        value={bottle.adhesive}
-        options={ADHESIVE_OPTIONS}
-        onChange={(adhesive) => set('Glue in a bottle', { adhesive })}
-        width={300}
-      />
-      <TextField
-        label="Opened on"
-        type="date"
-        size="small"
-        value={bottle.openedOn ?? ''}
-        onChange={(event) =>
-          set('Opened on', { openedOn: event.target.value === '' ? null : event.target.value })
-        }
-        sx={{ width: 180 }}
-        slotProps={{ inputLabel: { shrink: true } }}
-      />
-      <ScaledField
-        label="Left"
-        quantity="volume"
-        value={bottle.remainingMl}
-        bounds={LIMITS.shelfMl}
-        onChange={(remainingMl) => remainingMl !== null && set('Left in a bottle', { remainingMl })}
-        width={130}
-      />
-      <Button
-        color="error"
-        onClick={() =>
-          edit('Bottle removed', (before) => ({
-            ...before,
-            bottles: before.bottles.filter(({ id }) => id !== bottle.id),
-          }))
-        }
-      >
-        Remove
-      </Button>
-    </FieldRow>
+    <>
+      <FieldRow>
+        <Choice
+          label="Glue"
+          value={bottle.adhesive}
+          options={ADHESIVE_OPTIONS}
+          onChange={(adhesive) => set('Glue in a bottle', { adhesive })}
+          width={300}
+        />
+        <TextField
+          label="Opened on"
+          type="date"
+          size="small"
+          value={bottle.openedOn ?? ''}
+          onChange={(event) =>
+            set('Opened on', { openedOn: event.target.value === '' ? null : event.target.value })
+          }
+          sx={{ width: 180 }}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+        <ScaledField
+          label="Left"
+          quantity="volume"
+          value={bottle.remainingMl}
+          bounds={LIMITS.shelfMl}
+          onChange={(remainingMl) => remainingMl !== null && set('Left in a bottle', { remainingMl })}
+          width={130}
+        />
+        <Button
+          color="error"
+          onClick={() =>
+            edit('Bottle removed', (before) => ({
+              ...before,
+              bottles: before.bottles.filter(({ id }) => id !== bottle.id),
+            }))
+          }
+        >
+          Remove
+        </Button>
+      </FieldRow>
+      <LabelFields bottle={bottle} onChange={set} />
+    </>
   );
 }

@@ -30,6 +30,9 @@ interface Asked {
 /** Parts of an answer that have a place of their own below it. */
 const APART = new Set(['used', 'findings']);
 
+/** Lists of codes, which only scripts are likely to give. */
+const COMMAND_LINE_ONLY = new Set(['avoid']);
+
 /** One calculation, live. */
 export function Sum({ listing }: { readonly listing: CalculationListing }) {
   const [input, setInput] = useSharedInput(listing);
@@ -42,19 +45,21 @@ export function Sum({ listing }: { readonly listing: CalculationListing }) {
         {listing.doc}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, mb: 3 }}>
-        {Object.keys(listing.input.properties).map((field) => (
-          <SumField
-            key={field}
-            field={field}
-            schema={listing.input.properties[field]}
-            optional={!(listing.input.required ?? []).includes(field)}
-            value={input[field]}
-            onChange={(value) => {
-              setInput({ ...input, [field]: value });
-              setCopied(false);
-            }}
-          />
-        ))}
+        {Object.keys(listing.input.properties)
+          .filter((field) => !COMMAND_LINE_ONLY.has(field))
+          .map((field) => (
+            <SumField
+              key={field}
+              field={field}
+              schema={listing.input.properties[field]}
+              optional={!(listing.input.required ?? []).includes(field)}
+              value={input[field]}
+              onChange={(value) => {
+                setInput({ ...input, [field]: value });
+                setCopied(false);
+              }}
+            />
+          ))}
       </Box>
       {refusal !== null && (
         <Typography color="error" role="alert">

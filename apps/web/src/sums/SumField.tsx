@@ -1,5 +1,6 @@
 import type { Bounds } from '@lean-clasp/core';
 import { Choice } from '../parts/Choice';
+import { Tick } from '../parts/Tick';
 import { LengthField, NumberField, ScaledField } from '../quantities/fields';
 import {
   ADHESIVE_OPTIONS,
@@ -57,16 +58,32 @@ export function SumField({
       />
     );
   }
+  const words = wordsOf(schema);
+  if (words !== null) {
+    return (
+      <Choice
+        label={label}
+        value={typeof value === 'string' ? value : ''}
+        options={[
+          ...(optional ? [{ value: '', name: 'not said' }] : []),
+          ...words.map((each) => ({ value: each, name: each.replaceAll('-', ' ') })),
+        ]}
+        onChange={(text) => onChange(text === '' ? undefined : text)}
+        width={180}
+      />
+    );
+  }
+  if (isFlag(schema)) return <Tick label={label} checked={value === true} onChange={onChange} />;
   const shape = shapeOf(schema);
   if (shape !== null) {
-    const angles = /Deg$/.test(field);
+    const plain = /Deg$/.test(field) ? '°' : /Min$/.test(field) ? 'min' : null;
     return (
       <ListField
         label={label}
         value={value}
         shape={shape}
-        quantity={angles ? 'plain' : 'length'}
-        unit="°"
+        quantity={plain === null ? 'length' : 'plain'}
+        unit={plain ?? ''}
         onChange={onChange}
       />
     );
@@ -80,10 +97,10 @@ export function SumField({
     width: 180,
   };
   if (/Mm$/.test(field) || /^[abcd]{2}$/.test(field)) return <LengthField {...common} />;
-  if (field === 'tempC') return <ScaledField {...common} quantity="temperature" />;
+  if (/[tT]empC$|^warmC$/.test(field)) return <ScaledField {...common} quantity="temperature" />;
   if (/N$/.test(field)) return <ScaledField {...common} quantity="force" />;
   if (/Mm2$/.test(field)) return <ScaledField {...common} quantity="area" />;
-  const unit = /Pct$/.test(field) ? '%' : /Deg$/.test(field) ? '°' : '';
+  const unit = /Pct$/.test(field) ? '%' : /Deg$/.test(field) ? '°' : /Min$/.test(field) ? 'min' : '';
   return <NumberField {...common} unit={unit} whole={isWhole(schema)} />;
 }
 
@@ -96,10 +113,19 @@ function isWhole(schema: unknown): boolean {
   return (schema as { type?: string } | undefined)?.type === 'integer';
 }
 
+/** The words of a schema that takes one of a few; null for any other. */
+function wordsOf(schema: unknown): readonly string[] | null {
+  const { type, enum: words } = (schema ?? {}) as { type?: string; enum?: readonly string[] };
+  return type === 'string' && words !== undefined ? words : null;
+}
+
+const isFlag = (schema: unknown): boolean => (schema as { type?: string } | undefined)?.type === 'boolean';
+
 /** What kind of list a schema asks for; null when it asks for none. */
 function shapeOf(schema: unknown): ListShape | null {
   const { type, items } = (schema ?? {}) as { type?: string; items?: { type?: string; properties?: object } };
   if (type !== 'array' || items === undefined) return null;
+  if (items.type === 'string') return null;
   return items.type === 'object'
     ? { kind: 'rows', keys: Object.keys(items.properties ?? {}) }
     : { kind: 'numbers' };

@@ -9,7 +9,7 @@ import { valueWords } from './answer-words';
 
 const SIZE = { width: 480, height: 270 };
 /** Room for labels around the drawing. */
-const ROOM = { x: 96, y: 40 };
+const ROOM = { x: 130, y: 34 };
 
 interface Stroke {
   readonly stroke: string;
@@ -41,12 +41,18 @@ export function SumFigure({
   const { tokens } = useTheme().palette;
   const f = useFormat();
   const figure = figureOf(name, given, answer);
-  const at = figure === null ? null : fit(figure);
-  if (figure === null || at === null) return null;
+  const sheet = figure === null ? null : fit(figure);
+  if (figure === null || sheet === null) return null;
+  const { at } = sheet;
   const inks = strokes(tokens);
   return (
     <Box component="figure" sx={{ m: 0, mb: 2, maxWidth: SIZE.width }}>
-      <svg viewBox={`0 0 ${SIZE.width} ${SIZE.height}`} width="100%" aria-hidden data-testid="sum-figure">
+      <svg
+        viewBox={`0 0 ${SIZE.width} ${sheet.height.toFixed(0)}`}
+        width="100%"
+        aria-hidden
+        data-testid="sum-figure"
+      >
         {figure.paths.map(({ points, closed, ink, arrow }, i) => {
           const { stroke, width, fill, dash } = inks[ink];
           const drawn = points.map(at);
@@ -85,8 +91,13 @@ function labelWords({ field, value, text }: Figure['labels'][number], f: Format)
   return text === '' ? number : `${text} ${number}`;
 }
 
-/** Places a figure's points on the sheet, to scale and in the middle; null for one without size. */
-function fit({ paths }: Figure): ((point: readonly [number, number]) => [number, number]) | null {
+interface Sheet {
+  readonly height: number;
+  readonly at: (point: readonly [number, number]) => [number, number];
+}
+
+/** Places a figure's points on a sheet as high as it needs, to scale; null for one without size. */
+function fit({ paths }: Figure): Sheet | null {
   const points = paths.flatMap((path) => path.points);
   const xs = points.map(([x]) => x);
   const ys = points.map(([, y]) => y);
@@ -97,10 +108,10 @@ function fit({ paths }: Figure): ((point: readonly [number, number]) => [number,
     (SIZE.height - 2 * ROOM.y) / Math.max(high - low, 1e-9),
   );
   if (!Number.isFinite(scale) || points.length === 0) return null;
-  return ([x, y]) => [
-    SIZE.width / 2 + (x - (left + right) / 2) * scale,
-    SIZE.height / 2 - (y - (low + high) / 2) * scale,
-  ];
+  return {
+    height: (high - low) * scale + 2 * ROOM.y,
+    at: ([x, y]) => [SIZE.width / 2 + (x - (left + right) / 2) * scale, ROOM.y + (high - y) * scale],
+  };
 }
 
 function ArrowHead({

@@ -1,4 +1,6 @@
-import { formatWait, type Range } from '@lean-clasp/core';
+import { findAdhesive, type Finding, formatWait, type Range } from '@lean-clasp/core';
+import { causeWords } from '../words/causes';
+import { reasonWords } from '../words/reasons';
 import type { Format } from '../quantities/use-format';
 
 /** Amounts measured with feelers rather than with a tape. */
@@ -39,7 +41,10 @@ export function valueWords(field: string, value: unknown, f: Format): string {
   if (value === null) return field.endsWith('Min') ? 'none: refused' : 'the readings cannot tell';
   if (typeof value === 'number') return printNumber(field, value, f);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  if (typeof value === 'string') return WORDS[value] ?? value;
+  if (typeof value === 'string' && (field === 'adhesive' || field === 'best'))
+    return findAdhesive(value).name;
+  if (typeof value === 'string') return WORDS[value] ?? value.replaceAll('-', ' ');
+  if (field === 'why' && Array.isArray(value)) return whyWords(value as Why, f);
   if (Array.isArray(value)) return listWords(field, value, f);
   if (isRange(value)) {
     return `${printNumber(field, value.low, f)} to ${printNumber(field, value.high, f)}, likely ${printNumber(field, value.likely, f)}`;
@@ -50,6 +55,20 @@ export function valueWords(field: string, value: unknown, f: Format): string {
       .join(', ');
   }
   return '';
+}
+
+/** Reasons as a ranking of glues gives them. */
+type Why = readonly (Finding & { readonly weight: number })[];
+
+function whyWords(why: Why, f: Format): string {
+  return why
+    .filter(({ weight }) => weight === 0 || Math.abs(weight) >= 0.5)
+    .map(({ weight, ...finding }) =>
+      weight === 0
+        ? causeWords({ ...finding, severity: 'refuses' }, f)
+        : `${weight > 0 ? '+' : '−'} ${reasonWords({ ...finding, weight }, f)}`,
+    )
+    .join('; ');
 }
 
 function listWords(field: string, values: readonly unknown[], f: Format): string {

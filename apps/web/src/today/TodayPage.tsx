@@ -13,11 +13,13 @@ import dayjs from 'dayjs';
 import { Link as RouterLink } from 'react-router';
 import { useBuildsQuery, useRunsQuery } from '../api/api';
 import { instantWords, releaseOf } from '../bench/release';
-import { useNow } from '../bench/use-now';
+import { useNow } from '../parts/use-now';
 import { useVerdictsOf } from '../planner/use-verdicts-of';
 import { useDocument } from '../documents/use-document';
 import { Page, Section } from '../frame/Page';
 import { useFormat } from '../quantities/use-format';
+import { AGE_EVERY_MS, airWords } from '../air/air-words';
+import { useAirReport, useShopNow } from '../air/use-shop-now';
 import { SHOP_ID } from '../shop/shop-id';
 import { ASPECT_NAMES } from '../verdicts/figures';
 import { StateMark } from '../verdicts/state-mark';
@@ -97,7 +99,7 @@ function RunLine({ run, now }: { readonly run: RunDocument; readonly now: number
 function LatestBuilds() {
   const { data: builds } = useBuildsQuery();
   const state = useDocument('shops', SHOP_ID);
-  const shop = state.kind === 'open' ? (state.body as ShopDocument) : null;
+  const shop = useShopNow(state.kind === 'open' ? (state.body as ShopDocument) : null);
   return (
     <Section
       title="Worked on last"
@@ -153,10 +155,13 @@ function Verdicts({ build, shop }: { readonly build: BuildDocument; readonly sho
 function Air() {
   const state = useDocument('shops', SHOP_ID);
   const f = useFormat();
-  if (state.kind !== 'open') {
+  const shop = useShopNow(state.kind === 'open' ? (state.body as ShopDocument) : null);
+  const report = useAirReport(shop?.sensor?.follow ?? false);
+  const nowMs = useNow(report.state !== 'none', AGE_EVERY_MS);
+  if (shop === null) {
     return state.kind === 'failed' ? <Typography color="error">{state.message}</Typography> : null;
   }
-  const { climate, hours } = state.body as ShopDocument;
+  const { climate, hours } = shop;
   return (
     <Section
       title="Air in the shop"
@@ -171,7 +176,7 @@ function Air() {
       </Typography>
       <Typography sx={{ mb: 2 }}>
         Wood left here settles at {equilibriumMoisturePct(climate.tempC, climate.rhPct).toFixed(1)} %
-        moisture. Typed in by hand under Shop.
+        moisture. {report.state === 'none' ? 'Typed in by hand under Shop.' : airWords(report, nowMs)}
       </Typography>
       {hours.length > 0 && (
         <>

@@ -41,6 +41,13 @@ const HAZARD_WORDS: Readonly<Record<Hazard, string>> = {
   'dust-when-sanded':
     'Hardened glue makes sharp chips and fine dust: glasses on, mask on, extraction running.',
   'hot-pot': 'Hot glue and its pot burn: keep water within reach.',
+  isocyanate:
+    'Its vapour and dust can bring on asthma: air the room; with asthma stay away from it altogether.',
+  'hot-nozzle': 'Nozzle and melt burn to the bone: sleeves down, and a stand that does not tip.',
+  'bonds-skin':
+    'It glues skin and eyelids in a second and heats up in cotton: glasses on, no cloth gloves, acetone near.',
+  formaldehyde:
+    'It gives off formaldehyde while it hardens: air the room, gloves on, powder out of the lungs.',
 };
 
 /** Cautions of a family, closing with who has the last word. */

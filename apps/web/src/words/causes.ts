@@ -1,4 +1,11 @@
-import { findAdhesive, findClampKind, findSpreadMethod, type Finding, formatClock } from '@lean-clasp/core';
+import {
+  findAdhesive,
+  findClampKind,
+  findSpreadMethod,
+  type Finding,
+  formatClock,
+  formatWait,
+} from '@lean-clasp/core';
 import type { Format } from '../quantities/use-format';
 import { type Say, sayFrom } from './values';
 
@@ -29,6 +36,22 @@ const CAUSES: Readonly<Record<string, Say>> = {
     `the outline misses itself by ${f.fine(n('closureMm'))}: a side or a corner is not as given`,
   'too-cold': ({ n }, f) =>
     `${f.temperature(n('tempC'))} is below ${f.temperature(n('minTempC'))}: this glue forms no sound line`,
+  'wood-too-cold': ({ n }, f) =>
+    `the wood is at ${f.temperature(n('tempC'))}, below ${f.temperature(n('minTempC'))}: let it warm through first`,
+  'glue-too-cold': ({ n }, f) =>
+    `the glue is at ${f.temperature(n('tempC'))}, below ${f.temperature(n('minTempC'))}: warm the bottle in a water bath`,
+  'gap-too-wide': ({ n }, f) =>
+    `gaps of ${f.fine(n('gapMm'))} are wider than the ${f.fine(n('glueMm'))} it bridges`,
+  'open-too-short': ({ n }) =>
+    `closing takes ${formatClock(n('needMin'))}, it stays open for ${formatClock(n('windowMin'))}`,
+  'closed-too-short': ({ n }) =>
+    `clamping takes ${formatClock(n('needMin'))}, it bears ${formatClock(n('windowMin'))} after closing`,
+  'softens-there': ({ n }, f) =>
+    `softens at ${f.temperature(n('softensC'))}, it will stand at ${f.temperature(n('warmC'))}`,
+  'no-iron-on': () => 'a dried film of it does not stick again under an iron',
+  'clamps-on-too-long': ({ n }) =>
+    `clamps stay on for about ${formatWait(n('clampMin'))}, they must be free within ${formatWait(n('withinMin'))}`,
+  'to-be-avoided': () => 'can make skin or lungs allergic, and that is ruled out here',
   'near-cold-limit': ({ n }, f) =>
     `${f.temperature(n('tempC'))} is close to the coldest it stands, ${f.temperature(n('minTempC'))}`,
   'window-missed': ({ s, n }) =>

@@ -4,6 +4,8 @@ const CLEAN_UP: Readonly<Record<Adhesive['cleanUp'], string>> = {
   water: 'cleans with water',
   'warm-water': 'cleans with warm water, comes apart again',
   'vinegar-then-scrape': 'cleans with vinegar while wet, then by scraper',
+  'scrape-only': 'cleans by scraper once hard',
+  acetone: 'cleans with acetone',
 };
 
 /** What a family is like in use, in a few words. */

@@ -4,7 +4,10 @@ import Box from '@mui/material/Box';
 import { type Climate, equilibriumMoisturePct, LIMITS } from '@lean-clasp/core';
 import { memo, useState } from 'react';
 import { FIGURE_FACE } from '../app/theme';
+import { AGE_EVERY_MS, airNote, airWords } from '../air/air-words';
+import { useAirReport } from '../air/use-shop-now';
 import { FieldRow } from '../parts/FieldRow';
+import { useNow } from '../parts/use-now';
 import { Tick } from '../parts/Tick';
 import { NumberField, ScaledField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
@@ -22,11 +25,17 @@ export const chipStyle = {
 export const ClimateChip = memo(function ClimateChip({
   own,
   shops,
+  sensor,
 }: {
   /** Null: the shop's. */
   readonly own: Climate | null;
   readonly shops: Climate;
+  /** Whether the shop's air is what its sensor reads. */
+  readonly sensor: boolean;
 }) {
+  const report = useAirReport(sensor);
+  const nowMs = useNow(report.state !== 'none', AGE_EVERY_MS);
+  const note = own === null ? airNote(report) : '';
   const { edit } = useBuildHandle();
   const f = useFormat();
   const [anchor, setAnchor] = useState<HTMLElement | null>(null);
@@ -43,6 +52,7 @@ export const ClimateChip = memo(function ClimateChip({
         aria-haspopup="dialog"
       >
         {f.temperature(climate.tempC)} · {Math.round(climate.rhPct)} % · wood {emc.toFixed(1)} %
+        {note === '' ? '' : ` · ${note}`}
       </Button>
       <Popover
         open={anchor !== null}
@@ -76,6 +86,7 @@ export const ClimateChip = memo(function ClimateChip({
             />
           </FieldRow>
           <Box sx={{ fontSize: '0.9375rem', color: 'text.secondary' }}>
+            {own === null && report.state !== 'none' && `${airWords(report, nowMs)} `}
             Wood left in this air settles at {emc.toFixed(1)} % moisture. Air, wood and glue are taken at one
             temperature.
           </Box>

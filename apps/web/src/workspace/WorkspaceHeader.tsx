@@ -50,7 +50,7 @@ export function WorkspaceHeader() {
       </Box>
       <SavedWord />
       <HistoryButtons />
-      <ClimateChip own={build.climate} shops={shop.climate} />
+      <ClimateChip own={build.climate} shops={shop.climate} sensor={shop.sensor?.follow ?? false} />
       <CrewChip crew={build.crew} />
     </Box>
   );

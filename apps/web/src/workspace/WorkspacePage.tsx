@@ -9,6 +9,7 @@ import { SelectionProvider } from '../drawing/selection';
 import { Loading } from '../frame/Loading';
 import { Page, useTitle } from '../frame/Page';
 import { PlanProvider, usePlan } from '../planner/plan-context';
+import { useShopNow } from '../air/use-shop-now';
 import { SHOP_ID } from '../shop/shop-id';
 import { VerdictStrip } from '../verdicts/VerdictStrip';
 import { OpenBuildProvider, useAnyBuild } from './open-build';
@@ -24,6 +25,7 @@ export function WorkspacePage() {
   const { buildId = '', step } = useParams();
   const build = useDocument('builds', buildId);
   const shop = useDocument('shops', SHOP_ID);
+  const shopNow = useShopNow(shop.kind === 'open' ? (shop.body as ShopDocument) : null);
   const failed = [build, shop].find((state) => state.kind === 'failed');
   if (failed?.kind === 'failed') {
     return (
@@ -34,12 +36,11 @@ export function WorkspacePage() {
       </Page>
     );
   }
-  if (build.kind !== 'open' || shop.kind !== 'open') return <Loading what="Opening the build" />;
+  if (build.kind !== 'open' || shopNow === null) return <Loading what="Opening the build" />;
   const body = build.body as BuildDocument;
-  const shopBody = shop.body as ShopDocument;
   return (
-    <OpenBuildProvider key={buildId} id={buildId} build={body} shop={shopBody}>
-      <PlanProvider build={body} shop={shopBody}>
+    <OpenBuildProvider key={buildId} id={buildId} build={body} shop={shopNow}>
+      <PlanProvider build={body} shop={shopNow}>
         <SelectionProvider>
           <Workspace step={isStepId(step) ? step : 'fit'} panel={isPanel(body)} />
         </SelectionProvider>

@@ -1,3 +1,5 @@
-export { type Adhesive, type Hazard, type Service, SERVICES } from './adhesive';
+export { type Adhesive, type GlueStepKind, type Hazard, HAZARDS, type Service, SERVICES } from './adhesive';
 export { findAdhesive, listAdhesives, standsService } from './find-adhesive';
-export { type AdhesiveWindow, adhesiveWindow } from './window';
+export { BLANK_LABEL, type Label, withLabel } from './label';
+export { strengthAt, type StrengthCurve, strengthCurve } from './strength';
+export { type AdhesiveWindow, adhesiveWindow, COLD_REFUSALS } from './window';

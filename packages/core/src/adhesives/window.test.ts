@@ -22,7 +22,7 @@ const likely = (window: AdhesiveWindow, name: 'openMin' | 'closedMin' | 'totalMi
 
 describe('adhesiveWindow', () => {
   it('returns the label at 20 °C, 50 % and 9 % moisture', () => {
-    for (const adhesive of listAdhesives()) {
+    for (const adhesive of listAdhesives().filter(({ minTempC }) => minTempC <= 20)) {
       const window = at(adhesive.id, 20, 50, { mcPct: 9 });
       expect(likely(window, 'openMin')).toBeCloseTo(adhesive.openMin.likely, 2);
       expect(likely(window, 'totalMin')).toBeCloseTo(adhesive.totalMin.likely, 2);

@@ -26,6 +26,8 @@ export const adhesiveWindow = calculation({
     faces: FacesSchema,
     species: SpeciesSchema,
     mcPct: optional(bounded(LIMITS.moisturePct)),
+    woodTempC: optional(bounded(LIMITS.tempC)),
+    glueTempC: optional(bounded(LIMITS.tempC)),
   }),
   output: strictObject({
     refused: Type.Boolean(),
@@ -40,10 +42,8 @@ export const adhesiveWindow = calculation({
   }),
   example: { adhesive: 'pva-interior', tempC: 18, rhPct: 45, faces: 1, species: 'hard-maple' },
   compute: ({ adhesive, species, ...conditions }) => {
-    const window = computeWindow(findAdhesive(adhesive), {
-      ...conditions,
-      traits: resolveSpecies(species).traits,
-    });
+    const { traits, properties } = resolveSpecies(species);
+    const window = computeWindow(findAdhesive(adhesive), { ...conditions, traits, sg: properties.sg });
     return { ...window, findings: [...window.findings], used: { ...window.used } };
   },
 });

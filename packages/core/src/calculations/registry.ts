@@ -12,6 +12,7 @@ import {
   stave,
   trySquare,
 } from './geometry';
+import { adhesiveRank, strength } from './choosing';
 import { adhesiveWindow, spread } from './glue';
 import { cup, emc, movement } from './wood';
 
@@ -21,7 +22,9 @@ export const CALCULATIONS: readonly AnyCalculation[] = [
   movement,
   cup,
   breadboardSlot,
+  adhesiveRank,
   adhesiveWindow,
+  strength,
   spread,
   clampNeed,
   quad,

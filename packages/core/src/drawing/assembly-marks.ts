@@ -174,15 +174,31 @@ export function assemblyMarks(
   const from: Vec2 = [Math.min(...xs), Math.min(...ys)];
   return {
     sides,
-    parts: facts.parts.map(({ part }) => ({
+    parts: facts.parts.map(({ part }, i) => ({
       id: part.id,
       label: part.label,
-      at: flatten(add(middleOf(solidPoints(part.solid)), shiftOf(part.solid))),
+      at: onPart(flatten(add(middleOf(solidPoints(part.solid)), shiftOf(part.solid))), drawnParts[i]),
     })),
     joints: jointMarks(facts, shiftOf, flatten),
     from,
     size: [Math.max(...xs) - from[0], Math.max(...ys) - from[1]],
   };
+}
+
+/** The middle of a part, or of the visible side nearest to it: the middle of a curve lies off the wood. */
+function onPart(middle: Vec2, drawn: Drawn | undefined): Vec2 {
+  const sides = (drawn?.sides ?? []).map(({ loops }) => centreOf(loops[0] ?? []));
+  return nearest(sides, middle, (side) => side) ?? middle;
+}
+
+function centreOf(points: readonly Vec2[]): Vec2 {
+  const sum = points.reduce(([a, b], [x, y]): Vec2 => [a + x, b + y], [0, 0]);
+  return [sum[0] / points.length, sum[1] / points.length];
+}
+
+function nearest<T>(all: readonly T[], to: Vec2, at: (one: T) => Vec2): T | null {
+  const away = (one: T) => Math.hypot(at(one)[0] - to[0], at(one)[1] - to[1]);
+  return all.reduce<T | null>((best, one) => (best === null || away(one) < away(best) ? one : best), null);
 }
 
 /** Share of the way from the middle of a side to its end at which a mark is drawn, clear of the part's name. */
@@ -220,15 +236,10 @@ function jointMarks(
     const loops = contacts.flatMap((contact) =>
       contact.loops.map((loop) => loop.map((point) => flatten(add(point, shift)))),
     );
-    const largest = contacts.reduce<(typeof contacts)[number] | null>(
-      (best, each) => (best === null || each.areaMm2 > best.areaMm2 ? each : best),
-      null,
-    );
-    return {
-      id: joint.id,
-      at: flatten(add(middleOf(largest?.loops[0] ?? [[0, 0, 0]]), shift)),
-      loops,
-    };
+    // On the wood also where it is curved: the middle of the stretch nearest to the middle of all of them.
+    const middles = loops.map(centreOf);
+    const spot = nearest(middles, centreOf(middles), (each) => each);
+    return { id: joint.id, at: spot ?? [0, 0], loops };
   });
 }
 

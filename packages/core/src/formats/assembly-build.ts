@@ -3,6 +3,7 @@ import { SERVICES } from '../adhesives';
 import { CONDITIONS, GLUED_REGIONS, JOINT_KINDS, REINFORCEMENTS } from '../assembly/assembly';
 import { LIMITS } from '../limits';
 import { ClimateSchema } from './panel-build';
+import { WishesSchema } from './wishes';
 import { bounded, Id, oneOf, orNull, ShortText, strictObject, wholeBounded } from './schema';
 
 /** Most feeler readings along one joint. */
@@ -84,6 +85,8 @@ export const AssemblyBuildSchema = strictObject({
   }),
   /** Preparation that is done. */
   prepared: Type.Array(ShortText, { maxItems: 60 }),
+  /** Left out by documents from before wishes. */
+  wishes: Type.Optional(WishesSchema),
   mcInUse: strictObject({ lowPct: bounded(LIMITS.moisturePct), highPct: bounded(LIMITS.moisturePct) }),
 });
 

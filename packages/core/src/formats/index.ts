@@ -22,4 +22,5 @@ export {
   type RunRecord,
 } from './run-document';
 export { type Bottle, type RackLot, type ShopDocument, ShopDocumentSchema } from './shop-document';
+export { type Finish, FINISHES, NO_WISHES, type Wishes } from './wishes';
 export { bounded, oneOf, orNull, strictObject } from './schema';

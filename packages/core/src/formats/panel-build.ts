@@ -1,6 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { SERVICES } from '../adhesives';
 import { LIMITS } from '../limits';
+import { WishesSchema } from './wishes';
 import { bounded, Id, oneOf, orNull, ShortText, strictObject, wholeBounded } from './schema';
 
 /** A board of an edge-glued panel, listed from one clamped edge to the other. */
@@ -96,6 +97,8 @@ export const PanelBuildSchema = strictObject({
     twistMm: orNull(bounded(LIMITS.deviationMm)),
   }),
   /** Moisture content that the piece will see through the year. */
+  /** Left out by documents from before wishes. */
+  wishes: Type.Optional(WishesSchema),
   mcInUse: strictObject({
     lowPct: bounded(LIMITS.moisturePct),
     highPct: bounded(LIMITS.moisturePct),

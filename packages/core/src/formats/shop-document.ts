@@ -15,12 +15,30 @@ export const RackLotSchema = strictObject({
   padHeightMm: bounded(LIMITS.padSideMm),
 });
 
+const minutesBetween = orNull(strictObject({ low: bounded(LIMITS.minutes), high: bounded(LIMITS.minutes) }));
+const pressure = Type.Number({ minimum: 0.001, maximum: 10 });
+
+/** Figures read off a bottle; null where it says nothing. */
+const LabelSchema = strictObject({
+  openMin: minutesBetween,
+  totalMin: minutesBetween,
+  clampMin: minutesBetween,
+  minTempC: orNull(bounded(LIMITS.tempC)),
+  pressureMPa: orNull(strictObject({ low: pressure, high: pressure })),
+  gapMm: orNull(bounded({ min: 0, max: 10, unit: 'mm' })),
+  spreadGPerM2: orNull(Type.Number({ minimum: 10, maximum: 2000 })),
+  potLifeMin: orNull(bounded(LIMITS.minutes)),
+});
+
 /** A bottle on the glue shelf. */
 export const BottleSchema = strictObject({
   id: Id,
   adhesive: ShortText,
   openedOn: orNull(Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' })),
   remainingMl: bounded(LIMITS.shelfMl),
+  /** What its own label says; it comes before the catalogue. Bottles from before labels leave it out. */
+  label: Type.Optional(LabelSchema),
+  pricePerLitre: Type.Optional(orNull(Type.Number({ minimum: 0, maximum: 10000 }))),
 });
 
 /** What the air usually does at one hour of the day. */
@@ -36,6 +54,14 @@ export const ShopDocumentSchema = strictObject({
   name: Type.String({ minLength: 1, maxLength: 120 }),
   climate: ClimateSchema,
   hours: Type.Array(HourSchema, { maxItems: 24 }),
+  /** A thermo-hygrometer that is asked over HTTP; left out where there is none. */
+  sensor: Type.Optional(
+    strictObject({
+      address: Type.String({ minLength: 8, maxLength: 300, pattern: '^https?://[^\\s]+$' }),
+      /** Plans go by it; otherwise by the air that was typed in. */
+      follow: Type.Boolean(),
+    }),
+  ),
   crew: Type.Array(ShortText, { minItems: 1, maxItems: LIMITS.crew.max }),
   rack: Type.Array(RackLotSchema, { maxItems: 60 }),
   caulPairs: wholeBounded(LIMITS.cauls),

@@ -1,67 +1,115 @@
-import { type Adhesive, type AdhesiveWindow, listAdhesives, standsService } from '../adhesives';
-import type { PanelBuild, ShopDocument } from '../formats';
-import { type Finding, finding } from '../finding';
-import { type Plan, planBuild } from './plan';
-import { stateRank, type Verdict } from './verdict';
+import type { Adhesive } from '../adhesives';
+import {
+  type Deciding,
+  type OrderChange,
+  type GlueJob,
+  rankAdhesives,
+  type RankedGlue,
+  type Reason,
+  whatWouldChange,
+} from '../choice';
+import {
+  type AssemblyBuild,
+  type BuildDocument,
+  isPanel,
+  type PanelBuild,
+  type ShopDocument,
+} from '../formats';
+import { planAssembly } from './assembly';
+import { jobOfAssembly, jobOfPanel } from './glue-job';
+import { planBuild } from './plan';
+import { familiesOf } from './shelf';
+import type { Verdict } from './verdict';
 
 /** One adhesive family as it would do on this very build, in this air. */
-export interface GlueOption {
-  readonly adhesive: Adhesive;
+export interface GlueOption extends RankedGlue {
   readonly chosen: boolean;
-  /** Why it cannot be used at all; null when it can. */
-  readonly refusal: Finding | null;
   readonly inTime: Verdict;
   readonly tight: Verdict;
-  /** Of the line that limits it. */
-  readonly window: AdhesiveWindow;
   readonly massG: number;
   readonly volumeMl: number;
   readonly onShelfMl: number;
+  /** By the price on its bottle; null where none is given. */
+  readonly cost: number | null;
 }
+
+/** All families on a build, best first, with what decides and what would change the order. */
+export interface GlueComparison {
+  readonly job: GlueJob;
+  readonly options: readonly GlueOption[];
+  readonly deciding: Deciding | null;
+  readonly changes: readonly OrderChange[];
+}
+
+/** Clamps that fall short of what a glue wants speak against it [judgement]. */
+const WEAK_CLAMPS = { fails: -2, close: -0.5, holds: 0 } as const;
 
 /**
- * Every family of the catalogue planned on the same build: usable ones first, then by verdict, then by minutes
- * spare. Deterministic; costs one `planBuild` per family.
+ * Every family of the catalogue on the same build, each by the person's own label where there is one: usable ones
+ * first, by the sum of their reasons. Each is really planned, so that its verdicts are those that choosing it gives.
+ * @param today ISO date, for the age of bottles; null where nobody knows.
  */
-export function compareGlues(build: PanelBuild, shop: ShopDocument): GlueOption[] {
-  return listAdhesives()
-    .map((adhesive) =>
-      optionOf(planBuild({ ...build, glue: { ...build.glue, adhesive: adhesive.id } }, shop)),
-    )
-    .map((option) => ({ ...option, chosen: option.adhesive.id === build.glue.adhesive }))
-    .sort((a, b) => rankOf(b) - rankOf(a) || (b.inTime.figure ?? 0) - (a.inTime.figure ?? 0));
-}
-
-function optionOf(plan: Plan): GlueOption {
-  const worst =
-    plan.windowUses.length === 0 ? 0 : plan.windowUses.reduce((a, b) => (b.margin < a.margin ? b : a)).line;
-  const line = plan.lines[worst];
-  if (line === undefined) throw new Error('a panel has at least one line');
+export function compareGlues(build: BuildDocument, shop: ShopDocument, today: string | null): GlueComparison {
+  const planned = isPanel(build) ? panelPlans(build, shop, today) : assemblyPlans(build, shop, today);
+  const families = familiesOf(shop);
+  const plans = new Map(families.map(({ id }) => [id, planned.planWith(id)]));
+  const ranking = rankAdhesives(planned.job, families, (adhesive) =>
+    pressureReason(plans.get(adhesive.id)?.verdicts.tight),
+  );
   return {
-    adhesive: plan.adhesive,
-    chosen: false,
-    refusal: refusalOf(plan),
-    inTime: plan.verdicts.inTime,
-    tight: plan.verdicts.tight,
-    window: line.window,
-    massG: plan.totals.massG,
-    volumeMl: plan.totals.volumeMl,
-    onShelfMl: plan.totals.onShelfMl,
+    job: planned.job,
+    deciding: ranking.deciding,
+    changes: whatWouldChange(planned.job, families),
+    options: ranking.glues.flatMap((glue) => {
+      const plan = plans.get(glue.adhesive.id);
+      if (plan === undefined) return [];
+      const { inTime, tight } = plan.verdicts;
+      const { massG, volumeMl, onShelfMl } = plan.totals;
+      return [
+        {
+          ...glue,
+          chosen: glue.adhesive.id === build.glue.adhesive,
+          inTime,
+          tight,
+          massG,
+          volumeMl,
+          onShelfMl,
+          cost: costOf(glue.adhesive, volumeMl, shop),
+        },
+      ];
+    }),
   };
 }
 
-/** Hard refusals only: cold, wet wood, service. Time and pressure are verdicts and can be worked on. */
-function refusalOf({ lines, adhesive, build }: Plan): Finding | null {
-  const refusing = lines
-    .flatMap(({ window }) => window.findings)
-    .find(({ severity }) => severity === 'refuses');
-  if (refusing !== undefined) return refusing;
-  return standsService(adhesive.service, build.service)
-    ? null
-    : finding('service-too-hard', 'refuses', { rated: adhesive.service, wanted: build.service });
+interface Planned {
+  readonly job: GlueJob;
+  readonly planWith: (adhesive: string) => Pick<ReturnType<typeof planBuild>, 'verdicts' | 'totals'>;
 }
 
-function rankOf({ refusal, inTime, tight, onShelfMl, volumeMl }: GlueOption): number {
-  if (refusal !== null) return -1;
-  return 10 * stateRank(inTime.state) + 2 * stateRank(tight.state) + (onShelfMl >= volumeMl ? 1 : 0);
+function panelPlans(build: PanelBuild, shop: ShopDocument, today: string | null): Planned {
+  return {
+    job: jobOfPanel(planBuild(build, shop), today),
+    planWith: (adhesive) => planBuild({ ...build, glue: { ...build.glue, adhesive } }, shop),
+  };
+}
+
+function assemblyPlans(build: AssemblyBuild, shop: ShopDocument, today: string | null): Planned {
+  return {
+    job: jobOfAssembly(planAssembly(build, shop), today),
+    planWith: (adhesive) => planAssembly({ ...build, glue: { ...build.glue, adhesive } }, shop),
+  };
+}
+
+function pressureReason(tight: Verdict | undefined): Reason[] {
+  const weight = tight === undefined ? 0 : WEAK_CLAMPS[tight.state];
+  return tight === undefined || weight === 0
+    ? []
+    : [{ code: 'clamps-fall-short', weight, values: { minMPa: tight.figure ?? 0, lowMPa: tight.against } }];
+}
+
+function costOf(adhesive: Adhesive, volumeMl: number, shop: ShopDocument): number | null {
+  const price = shop.bottles.find(
+    (bottle) => bottle.adhesive === adhesive.id && typeof bottle.pricePerLitre === 'number',
+  )?.pricePerLitre;
+  return price === undefined || price === null ? null : (volumeMl / 1000) * price;
 }

@@ -1,3 +1,4 @@
+import { COLD_REFUSALS } from '../adhesives';
 import { finding } from '../finding';
 import type { PlanParts } from './plan-parts';
 import { barShareOf, type Verdict, type VerdictState } from './verdict';
@@ -49,7 +50,7 @@ export function windowUses({ lines, timeline }: Pick<PlanParts, 'lines' | 'timel
 export function judgeInTime(parts: PlanParts): Verdict {
   const refusal = parts.lines
     .flatMap(({ window }) => window.findings)
-    .find(({ code }) => code === 'too-cold');
+    .find(({ code }) => COLD_REFUSALS.includes(code));
   if (refusal !== undefined) return verdict('fails', null, 0, -1, refusal, []);
   const uses = windowUses(parts);
   const worst = uses.reduce((a, b) => (b.margin < a.margin ? b : a));

@@ -1,4 +1,4 @@
-import { adhesiveWindow, findAdhesive } from '../adhesives';
+import { adhesiveWindow } from '../adhesives';
 import { clampsOnPanel, type Panel, type PanelLine, panelOf } from '../assembly';
 import { pressureWord, targetPressure } from '../clamps';
 import type { PanelBuild, Climate, ShopDocument } from '../formats';
@@ -21,6 +21,7 @@ import type { PlannedLine, PlanParts } from './plan-parts';
 import { judgeSquare } from './square';
 import { judgeTight } from './tight';
 import type { Aspect, Verdict } from './verdict';
+import { adhesiveOf } from './shelf';
 
 /** A build thought through: its parts, its clock, its pressures and the four verdicts. */
 export interface Plan extends PlanParts {
@@ -45,7 +46,7 @@ const TWO_BOARD_DEPTH = 2 / 3;
 export function planBuild(build: PanelBuild, shop: ShopDocument): Plan {
   const climate = build.climate ?? shop.climate;
   const panel = panelOf(build);
-  const adhesive = findAdhesive(build.glue.adhesive, 'glue.adhesive');
+  const adhesive = adhesiveOf(build.glue.adhesive, shop, 'glue.adhesive');
   const clampSet = clampsOnPanel(build, shop, panel);
   const boardMcPct = panel.boards.map(({ board }) => moistureOf(board.mcPct, climate));
   const lines = panel.lines.map((line) =>
@@ -158,6 +159,7 @@ function planLine(line: PanelLine, context: LineContext): PlannedLine {
         oily: woods.some(({ traits }) => traits.oily),
       },
       mcPct,
+      woodTempC: build.wishes?.woodTempC ?? undefined,
     }),
     target,
     crushMPa,

@@ -1,5 +1,6 @@
 import type { PanelBuild, ShopDocument } from '../formats';
 import { maplePanel, TEST_SHOP } from '../test-support/builds';
+import { assemblyBuild } from '../templates';
 import { type Aspect, ASPECTS, compareGlues, type Plan, planBuild, stateRank } from '.';
 
 const plan = (change: Partial<PanelBuild> = {}, shop: ShopDocument = TEST_SHOP) =>
@@ -217,19 +218,23 @@ describe('every verdict', () => {
 });
 
 describe('compareGlues', () => {
+  const compare = (build: typeof base, shop = TEST_SHOP) => compareGlues(build, shop, '2026-11-24').options;
+
   it('plans every family on the same build, refused ones last, the chosen one marked', () => {
-    const options = compareGlues(maplePanel({ climate: { tempC: 9, rhPct: 60 } }), TEST_SHOP);
+    const options = compare(maplePanel({ climate: { tempC: 9, rhPct: 60 } }));
     expect(options.filter(({ chosen }) => chosen).map(({ adhesive }) => adhesive.id)).toEqual([
       'pva-interior',
     ]);
-    const refused = options.map(({ refusal }) => refusal !== null);
+    const refused = options.map(({ refusals }) => refusals.length > 0);
     expect(refused.indexOf(true)).toBeGreaterThan(0);
     expect(refused.slice(refused.indexOf(true)).every(Boolean)).toBe(true);
-    expect(options.find(({ adhesive }) => adhesive.id === 'pva-exterior')?.refusal).toBeNull();
+    expect(
+      options.find(({ adhesive }) => adhesive.id === 'pva-interior')?.refusals.map(({ code }) => code),
+    ).toContain('too-cold');
   });
 
   it('gives each the verdict that choosing it would give', () => {
-    for (const option of compareGlues(maplePanel(), TEST_SHOP)) {
+    for (const option of compare(maplePanel())) {
       const chosen = plan({ glue: { ...base.glue, adhesive: option.adhesive.id } });
       expect(option.inTime).toEqual(chosen.verdicts.inTime);
       expect(option.tight).toEqual(chosen.verdicts.tight);
@@ -237,9 +242,62 @@ describe('compareGlues', () => {
   });
 
   it('refuses what does not stand the service', () => {
-    const wet = compareGlues(maplePanel({ service: 'wet' }), TEST_SHOP);
-    expect(wet.filter(({ refusal }) => refusal === null).map(({ adhesive }) => adhesive.id)).toEqual([
+    const wet = compare(maplePanel({ service: 'wet' }));
+    expect(wet.filter(({ refusals }) => refusals.length === 0).map(({ adhesive }) => adhesive.id)).toEqual([
       'epoxy-slow',
+      'epoxy-filled',
     ]);
+  });
+
+  it('goes by the person’s own label, everywhere', () => {
+    const label = {
+      openMin: { low: 1, high: 1.5 },
+      totalMin: null,
+      clampMin: null,
+      minTempC: null,
+      pressureMPa: { low: 0.3, high: 0.5 },
+      gapMm: null,
+      spreadGPerM2: 300,
+      potLifeMin: null,
+    };
+    const shop = {
+      ...TEST_SHOP,
+      bottles: [{ id: 'own', adhesive: 'pva-interior', openedOn: null, remainingMl: 400, label }],
+    };
+    const [before, after] = [planBuild(base, TEST_SHOP), planBuild(base, shop)];
+    expect(after.adhesive.labelled).toEqual(['openMin', 'pressure', 'spreadGPerM2']);
+    expect(after.totals.massG / before.totals.massG).toBeCloseTo(300 / 180, 9);
+    expect(after.lines[0]?.target).toEqual({ lowMPa: 0.3, highMPa: 0.5 });
+    expect(after.verdicts.inTime.figure ?? 0).toBeLessThan(before.verdicts.inTime.figure ?? 0);
+    expect(String(after.lines[0]?.window.used.fromTheLabel)).toContain('openMin');
+    expect(
+      compare(base, shop).find(({ adhesive }) => adhesive.id === 'pva-interior')?.adhesive.labelled,
+    ).toHaveLength(3);
+  });
+
+  it('warns of a bottle past its time and counts what it costs', () => {
+    const shop = {
+      ...TEST_SHOP,
+      bottles: [
+        { id: 'own', adhesive: 'pva-interior', openedOn: '2022-01-01', remainingMl: 400, pricePerLitre: 60 },
+      ],
+    };
+    const own = compare(base, shop).find(({ adhesive }) => adhesive.id === 'pva-interior');
+    expect(own?.reasons.map(({ code }) => code)).toEqual(expect.arrayContaining(['old-bottle', 'costs']));
+    expect(own?.cost).toBeCloseTo(((own?.volumeMl ?? 0) / 1000) * 60, 9);
+  });
+
+  it('asks of an assembly’s glue what its kind is known for', () => {
+    const job = (template: string) =>
+      compareGlues(
+        assemblyBuild({ template, name: 'T', project: '', service: 'dry', answers: {} }),
+        TEST_SHOP,
+        null,
+      ).job;
+    expect(job('bent-lamination').lastingLoad).toBe(true);
+    expect(job('veneered-sheet').veneer).toBe('sheet');
+    expect(job('trim-set').clampsOffWithinMin).toBe(5);
+    expect(job('mitred-frame').endGrainShare).toBeGreaterThan(0.9);
+    expect(job('face-lamination').endGrainShare).toBe(0);
   });
 });

@@ -57,8 +57,9 @@ describe('Glue', () => {
     const names = within(list)
       .getAllByRole('button')
       .map((button) => button.textContent);
+    expect(names).toHaveLength(15);
     expect(names[0]).toContain('Exterior PVA');
-    expect(names.at(-1)).toContain('Interior PVA');
+    expect(names[0]).toMatch(/on the shelf: 620 mL/);
     await user.click(within(list).getByRole('button', { name: /Liquid hide glue/ }));
     expect(build().glue.adhesive).toBe('hide-liquid');
   });
@@ -66,7 +67,7 @@ describe('Glue', () => {
   it('says that a family is refused and why', async () => {
     renderBuild(<GlueStep />, { climate: { tempC: 9, rhPct: 60 } });
     const list = await screen.findByRole('list', { name: 'Glues, best for this job first' });
-    expect(within(list).getAllByText('refused')).toHaveLength(4);
+    expect(within(list).getAllByText('refused').length).toBeGreaterThan(6);
     expect(within(list).getAllByText(/is below 10 °C: this glue forms no sound line/).length).toBeGreaterThan(
       0,
     );

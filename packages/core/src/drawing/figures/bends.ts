@@ -44,10 +44,10 @@ export const breadboardSlotFigure = drawn(breadboardSlot, ({ distanceMm }, answe
       arrow([distanceMm, -high * 0.7], [left, -high * 0.7]),
     ],
     labels: [
-      number([distanceMm / 2, -high], 'below', 'distanceMm', distanceMm),
+      number([distanceMm / 2, 0], 'above', 'distanceMm', distanceMm),
       number([right, high], 'above', 'outwardMm', outwardMm, 'out'),
-      number([left, -high], 'below', 'inwardMm', inwardMm, 'in'),
-      number([distanceMm / 2, high], 'above', 'slotMm', slotMm, 'slot longer by'),
+      number([right, -high], 'below', 'inwardMm', inwardMm, 'in'),
+      number([distanceMm / 2, -high], 'below', 'slotMm', slotMm, 'slot longer by'),
     ],
   };
 });

@@ -78,8 +78,12 @@ export const mitrePolygonFigure = drawn(mitrePolygon, ({ sidesMm, anglesDeg, mem
   const open = answer.closureMm > 0.5;
   return {
     paths: [
-      ...(open ? [line(points)] : [outline(corners)]),
-      ...(open ? [] : [outline(inner, 'ghost')]),
+      ...(open
+        ? [line(points)]
+        : corners.map((corner, i) => {
+            const k = (i + 1) % corners.length;
+            return outline([corner, corners[k] ?? corner, inner[k] ?? corner, inner[i] ?? corner]);
+          })),
       ...cuts,
       ...(open ? [line([end, [0, 0]], 'force')] : []),
     ],

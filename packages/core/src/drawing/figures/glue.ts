@@ -1,4 +1,5 @@
 import { clampNeed } from '../../calculations/clamping';
+import { adhesiveRank, strength } from '../../calculations/choosing';
 import { adhesiveWindow, spread } from '../../calculations/glue';
 import type { Vec2 } from '../../solids';
 import { arrow, box, drawn, type FigureLabel, type FigurePath, line, number, word } from './figure';
@@ -120,5 +121,78 @@ export const clampNeedFigure = drawn(clampNeed, ({ lengthMm }, { clamps, maxSpac
       number([lengthMm / 2, -depth * 2.2], 'below', 'maxSpacingMm', maxSpacingMm, 'at most'),
       number([lengthMm / 2, depth * 2.2], 'above', 'forceN', forceN.low / count, 'each'),
     ],
+  };
+});
+
+/** Strength over time on a logarithmic axis: likely in full, slow and quick ends dashed. */
+export const strengthFigure = drawn(strength, (_, { points, clampMin, fullCureMin }) => {
+  const sorted = [...points].sort((a, b) => a.afterMin - b.afterMin);
+  const across = (minutes: number) => 40 * Math.log10(Math.max(minutes, 1));
+  const curve = (of: (point: (typeof points)[number]) => number) =>
+    sorted.map((point): Vec2 => [across(point.afterMin), of(point)]);
+  const right = Math.max(across(fullCureMin ?? 1), ...sorted.map(({ afterMin }) => across(afterMin)));
+  return {
+    paths: [
+      line([
+        [0, 105],
+        [0, 0],
+        [right * 1.05, 0],
+      ]),
+      line(
+        curve(({ likelyPct }) => likelyPct),
+        'glue',
+      ),
+      line(
+        curve(({ lowPct }) => lowPct),
+        'ghost',
+      ),
+      line(
+        curve(({ highPct }) => highPct),
+        'ghost',
+      ),
+      ...(clampMin === null
+        ? []
+        : [
+            line(
+              [
+                [across(clampMin.likely), 0],
+                [across(clampMin.likely), 105],
+              ],
+              'mark',
+            ),
+          ]),
+    ],
+    labels: [
+      word([0, 100], 'left', 'full'),
+      word([right * 1.05, 0], 'below', 'time'),
+      ...(clampMin === null
+        ? []
+        : [number([across(clampMin.likely), 105], 'above', 'clampMin', clampMin.likely, 'clamps off')]),
+    ],
+  };
+});
+
+/** Most glues shown as bars. */
+const MOST_BARS = 5;
+
+/** The best few by the sum of their reasons: for to the right, against to the left. */
+export const adhesiveRankFigure = drawn(adhesiveRank, (_, { glues }) => {
+  const shown = glues.filter(({ refused }) => !refused).slice(0, MOST_BARS);
+  const sum = (why: (typeof glues)[number]['why'], sign: 1 | -1) =>
+    why.reduce((total, { weight }) => total + (Math.sign(weight) === sign ? weight : 0), 0);
+  return {
+    paths: [
+      line([
+        [0, BAR + 3],
+        [0, -shown.length * ROW + BAR - 3],
+      ]),
+      ...shown.flatMap(({ why }, i) => [
+        box(0, -i * ROW, 8 * sum(why, 1), BAR, 'glue'),
+        box(8 * sum(why, -1), -i * ROW, -8 * sum(why, -1), BAR, 'ghost'),
+      ]),
+    ],
+    labels: shown.map(({ adhesive, why }, i) =>
+      word([8 * sum(why, 1), -i * ROW + BAR / 2], 'right', adhesive.replaceAll('-', ' ')),
+    ),
   };
 });

@@ -1,7 +1,13 @@
 import { bendFigure, breadboardSlotFigure } from './bends';
 import { type AnyDraw, type Figure } from './figure';
 import { compoundMitreFigure, mitrePolygonFigure, quadFigure, staveFigure } from './frames';
-import { adhesiveWindowFigure, clampNeedFigure, spreadFigure } from './glue';
+import {
+  adhesiveRankFigure,
+  adhesiveWindowFigure,
+  clampNeedFigure,
+  spreadFigure,
+  strengthFigure,
+} from './glue';
 import { angledClampFigure, bandFigure } from './pulls';
 import { edgeLineFigure, flatnessFigure, trySquareFigure } from './readings';
 import { cupFigure, emcFigure, movementFigure } from './wood';
@@ -12,7 +18,9 @@ const FIGURES: ReadonlyMap<string, AnyDraw> = new Map([
   emcFigure,
   movementFigure,
   cupFigure,
+  adhesiveRankFigure,
   adhesiveWindowFigure,
+  strengthFigure,
   spreadFigure,
   clampNeedFigure,
   quadFigure,

@@ -49,12 +49,12 @@ export const edgeLineFigure = drawn(edgeLine, ({ readingsMm }, { sagMm }) => {
     enlarged,
     paths: [
       outline([
-        [0, -14],
-        [length, -14],
+        [0, -20],
+        [length, -20],
         [length, 0],
         [0, 0],
       ]),
-      outline([...edge, [length, to[1] + 14], [0, from[1] + 14]]),
+      outline([...edge, [length, to[1] + 26], [0, from[1] + 26]]),
       ...edge.map(([x, y]) =>
         line(
           [
@@ -66,7 +66,7 @@ export const edgeLineFigure = drawn(edgeLine, ({ readingsMm }, { sagMm }) => {
       ),
     ],
     labels: [
-      ...readingsMm.map((gap, i) => number([i * step, -14], 'below', 'gapMm', gap)),
+      ...readingsMm.map((gap, i) => number([i * step, -20], 'below', 'gapMm', gap)),
       number([length, to[1] + 7], 'right', 'sagMm', sagMm, 'middle'),
     ],
   };

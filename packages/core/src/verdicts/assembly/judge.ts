@@ -1,3 +1,4 @@
+import { COLD_REFUSALS } from '../../adhesives';
 import { standsService } from '../../adhesives';
 import { type Finding, finding } from '../../finding';
 import { mitrePolygon } from '../../geometry';
@@ -37,7 +38,9 @@ function verdict(aspect: Aspect, kind: FigureKind, sense: Verdict['sense'], judg
 }
 
 function inTime({ joints, times, build, shop, handsOnMin }: AssemblyPlanParts): Judged {
-  const refusal = joints.flatMap(({ window }) => window.findings).find(({ code }) => code === 'too-cold');
+  const refusal = joints
+    .flatMap(({ window }) => window.findings)
+    .find(({ code }) => COLD_REFUSALS.includes(code));
   if (refusal !== undefined) {
     return { state: 'fails', figure: null, against: 0, margin: -1, cause: refusal, workings: [] };
   }

@@ -1,4 +1,4 @@
-import { adhesiveWindow, findAdhesive } from '../../adhesives';
+import { adhesiveWindow } from '../../adhesives';
 import {
   type AssemblyFacts,
   deriveAssembly,
@@ -20,6 +20,7 @@ import type { AssemblyPlanParts, PlannedJoint, PlannedPull } from './assembly-pa
 import { closeMinutes, oneGo } from './clock';
 import { judgeAssembly } from './judge';
 import { planPull } from './pulls';
+import { adhesiveOf } from '../shelf';
 
 /** An assembly thought through: its solids, its clock, its pulls and the four verdicts. */
 export interface AssemblyPlan extends AssemblyPlanParts {
@@ -43,7 +44,7 @@ export function planAssembly(build: AssemblyBuild, shop: ShopDocument): Assembly
   const climate = build.climate ?? shop.climate;
   const airMcPct = Math.min(LIMITS.moisturePct.max, equilibriumMoisturePct(climate.tempC, climate.rhPct));
   const facts = deriveAssembly(layAssembly(build, airMcPct));
-  const adhesive = findAdhesive(build.glue.adhesive, 'glue.adhesive');
+  const adhesive = adhesiveOf(build.glue.adhesive, shop, 'glue.adhesive');
   const partMcPct = facts.parts.map(({ part }) => part.mcPct ?? airMcPct);
   const pulls = facts.assembly.pulls.map((pull) => planPull(pull, facts, adhesive, shop));
   const joints = facts.joints.map((joint, i) =>
@@ -119,6 +120,8 @@ function planJoint(facts: JointFacts, first: boolean, context: JointContext): Pl
         oily: both.some(({ traits }) => traits.oily),
       },
       mcPct: Math.max(...moistures),
+      sg: Math.min(...both.map(({ wood }) => wood.sg)),
+      woodTempC: build.wishes?.woodTempC ?? undefined,
     }),
     closeMin: closeMinutes(facts),
     gap,

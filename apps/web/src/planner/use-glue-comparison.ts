@@ -1,0 +1,28 @@
+import type { GlueComparison } from '@lean-clasp/core';
+import { copyWithStructuralSharing } from '@reduxjs/toolkit/query';
+import dayjs from 'dayjs';
+import { useEffect, useState } from 'react';
+import { useAnyBuild } from '../workspace/open-build';
+import { adviser } from './workers';
+
+/** The open build planned with every family of the catalogue; null until the first answer. */
+export function useGlueComparison(): GlueComparison | null {
+  const { build, shop } = useAnyBuild();
+  const [comparison, setComparison] = useState<GlueComparison | null>(null);
+  useEffect(() => {
+    let overtaken = false;
+    adviser()
+      .compareGlues(build, shop, dayjs().format('YYYY-MM-DD'))
+      .then(
+        (answer) => {
+          if (!overtaken) setComparison((before) => copyWithStructuralSharing(before, answer));
+        },
+        // The plan itself says what is wrong with such a build; here the last good comparison stays.
+        () => undefined,
+      );
+    return () => {
+      overtaken = true;
+    };
+  }, [build, shop]);
+  return comparison;
+}

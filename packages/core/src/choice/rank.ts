@@ -1,0 +1,94 @@
+import { type Adhesive, type AdhesiveWindow, adhesiveWindow, listAdhesives } from '../adhesives';
+import type { Finding } from '../finding';
+import type { GlueJob } from './job';
+import { heaviestFirst, type Reason, reasonsFor, refusalsOf } from './reasons';
+
+/** A glue on a job: what refuses it, and what speaks for and against it. */
+export interface RankedGlue {
+  readonly adhesive: Adhesive;
+  readonly window: AdhesiveWindow;
+  /** Empty for one that can be used. */
+  readonly refusals: readonly Finding[];
+  /** Heaviest first. */
+  readonly reasons: readonly Reason[];
+  /** Sum of the weights; only for comparing, never shown bare. */
+  readonly sum: number;
+}
+
+/** Glues in order, and what put the first before the second. */
+export interface Ranking {
+  readonly glues: readonly RankedGlue[];
+  /** What differs most in the first one's favour; null with nothing to choose between. */
+  readonly deciding: Deciding | null;
+}
+
+/** A reason for the first glue, or one against the second. */
+export interface Deciding {
+  readonly reason: Reason;
+  readonly of: 'first' | 'second';
+}
+
+/**
+ * Ranks adhesive families for a job: what must be refused goes last, the rest by the sum of their reasons.
+ * Deterministic; ties keep the order of the catalogue. Weights [judgement].
+ * @param families the catalogue, or families with the person's own labels in place.
+ * @param more reasons that only a plan can know.
+ */
+export function rankAdhesives(
+  job: GlueJob,
+  families: readonly Adhesive[] = listAdhesives(),
+  more: (adhesive: Adhesive) => readonly Reason[] = () => [],
+): Ranking {
+  const glues = families.map((adhesive): RankedGlue => {
+    const window = adhesiveWindow(adhesive, {
+      tempC: job.tempC,
+      rhPct: job.rhPct,
+      faces: job.faces,
+      traits: job.traits,
+      mcPct: job.mcPct,
+      sg: job.sg,
+      woodTempC: job.woodTempC ?? undefined,
+    });
+    const candidate = { job, adhesive, window };
+    const reasons = heaviestFirst([...reasonsFor(candidate), ...more(adhesive)]);
+    return {
+      adhesive,
+      window,
+      refusals: refusalsOf(candidate),
+      reasons,
+      sum: reasons.reduce((sum, { weight }) => sum + weight, 0),
+    };
+  });
+  const ordered = glues
+    .map((glue, i) => ({ glue, i }))
+    .sort(
+      (a, b) =>
+        Math.sign(a.glue.refusals.length) - Math.sign(b.glue.refusals.length) ||
+        b.glue.sum - a.glue.sum ||
+        a.i - b.i,
+    )
+    .map(({ glue }) => glue);
+  return { glues: ordered, deciding: decidingBetween(ordered[0], ordered[1]) };
+}
+
+/** The reason by which the first beats the second most. */
+function decidingBetween(first: RankedGlue | undefined, second: RankedGlue | undefined): Deciding | null {
+  if (first === undefined || second === undefined || first.refusals.length > 0) return null;
+  if (second.refusals.length > 0) {
+    const [refusal] = second.refusals;
+    return refusal === undefined
+      ? null
+      : { reason: { code: refusal.code, weight: 0, values: refusal.values }, of: 'second' };
+  }
+  const codes = new Set([...first.reasons, ...second.reasons].map(({ code }) => code));
+  const weightIn = (glue: RankedGlue, code: string) =>
+    glue.reasons.find((reason) => reason.code === code)?.weight ?? 0;
+  const [best] = [...codes]
+    .map((code) => ({ code, gain: weightIn(first, code) - weightIn(second, code) }))
+    .sort((a, b) => b.gain - a.gain);
+  if (best === undefined || best.gain <= 0) return null;
+  const own = first.reasons.find(({ code, weight }) => code === best.code && weight > 0);
+  const others = second.reasons.find(({ code }) => code === best.code);
+  if (own !== undefined) return { reason: own, of: 'first' };
+  return others === undefined ? null : { reason: others, of: 'second' };
+}

@@ -1,0 +1,230 @@
+import { type Adhesive, type AdhesiveWindow, SERVICES, standsService } from '../adhesives';
+import { type Finding, finding, type FindingValue } from '../finding';
+import type { GlueJob } from './job';
+
+/** One reason for (+) or against (−) a glue, with the weight it carries. All weights [judgement]. */
+export interface Reason {
+  readonly code: string;
+  readonly weight: number;
+  readonly values: Readonly<Record<string, FindingValue>>;
+}
+
+/** A glue and the climate that a job puts it in. */
+export interface Candidate {
+  readonly job: GlueJob;
+  readonly adhesive: Adhesive;
+  readonly window: AdhesiveWindow;
+}
+
+/** Slack over what is needed that is worth nothing more. */
+const ENOUGH_SPARE = 3;
+
+/** Why a glue cannot do a job at all. */
+export function refusalsOf({ job, adhesive, window }: Candidate): Finding[] {
+  const refuse = (when: boolean, code: string, values: Readonly<Record<string, FindingValue>>): Finding[] =>
+    when ? [finding(code, 'refuses', values)] : [];
+  const shared = adhesive.hazards.filter((hazard) => job.avoid.includes(hazard));
+  return [
+    ...window.findings.filter(({ severity }) => severity === 'refuses'),
+    ...refuse(!standsService(adhesive.service, job.service), 'service-too-hard', {
+      rated: adhesive.service,
+      wanted: job.service,
+    }),
+    ...refuse(job.gapMm > adhesive.gapMm, 'gap-too-wide', { gapMm: job.gapMm, glueMm: adhesive.gapMm }),
+    ...refuse(window.openMin !== null && window.openMin.low < job.openNeedMin, 'open-too-short', {
+      needMin: job.openNeedMin,
+      windowMin: window.openMin?.low ?? 0,
+    }),
+    ...refuse(window.closedMin !== null && window.closedMin.low < job.closedNeedMin, 'closed-too-short', {
+      needMin: job.closedNeedMin,
+      windowMin: window.closedMin?.low ?? 0,
+    }),
+    ...refuse(
+      adhesive.softensC !== null && job.warmC !== null && job.warmC >= adhesive.softensC,
+      'softens-there',
+      { warmC: job.warmC ?? 0, softensC: adhesive.softensC ?? 0 },
+    ),
+    ...refuse(job.veneer === 'iron-on' && !adhesive.aptitudes.ironOn, 'no-iron-on', {}),
+    ...refuse(
+      job.clampsOffWithinMin !== null &&
+        window.clampMin !== null &&
+        window.clampMin.likely > job.clampsOffWithinMin,
+      'clamps-on-too-long',
+      { clampMin: window.clampMin?.likely ?? 0, withinMin: job.clampsOffWithinMin ?? 0 },
+    ),
+    ...refuse(shared.length > 0, 'to-be-avoided', { hazard: shared[0] ?? '' }),
+  ];
+}
+
+type Rule = (candidate: Candidate) => readonly Reason[];
+
+const reason = (code: string, weight: number, values: Reason['values'] = {}): readonly Reason[] =>
+  Math.abs(weight) < 0.05 ? [] : [{ code, weight, values }];
+
+const APTITUDE = { good: 1, fair: 0, poor: -1 } as const;
+
+/** Minutes to spare over what the plan needs: worth a lot up to three times the need, nothing beyond. */
+const spareTime: Rule = ({ job, window }) => {
+  if (window.openMin === null || window.closedMin === null) return [];
+  const ratio = Math.min(
+    window.openMin.low / Math.max(job.openNeedMin, 0.1),
+    window.closedMin.low / Math.max(job.closedNeedMin, 0.1),
+  );
+  const spareMin = window.openMin.low - job.openNeedMin;
+  const weight = 3 * ((Math.min(ratio, ENOUGH_SPARE) - 1) / (ENOUGH_SPARE - 1)) - 1.5;
+  return reason(weight > 0 ? 'time-to-spare' : 'little-time', weight, { spareMin, ratio });
+};
+
+/** Clamps off soon: each halving is worth something. */
+const soonReleased: Rule = ({ window }) => {
+  if (window.clampMin === null) return [];
+  const hours = window.clampMin.likely / 60;
+  return hours <= 1
+    ? reason('clamps-off-soon', Math.min(1.2, 0.4 - 0.3 * Math.log2(Math.max(hours, 0.01))), {
+        clampMin: window.clampMin.likely,
+      })
+    : reason('clamps-on-long', -Math.min(1.5, 0.3 * Math.log2(hours)), { clampMin: window.clampMin.likely });
+};
+
+const lastingLoad: Rule = ({ job, adhesive }) => {
+  if (!job.lastingLoad) return [];
+  return adhesive.creep === 'some' ? reason('creeps', -6) : reason('does-not-creep', 2.5);
+};
+
+const gaps: Rule = ({ job, adhesive }) =>
+  job.gapMm > 0.6 * adhesive.gapMm
+    ? reason('gap-near-limit', -1.5, { gapMm: job.gapMm, glueMm: adhesive.gapMm })
+    : job.gapMm > 0.05
+      ? reason('fills-the-gap', 1, { gapMm: job.gapMm, glueMm: adhesive.gapMm })
+      : // Glue that stays thick where nothing needs filling only makes thick lines.
+        reason('made-for-gaps', adhesive.gapMm > 2 ? -1.5 : 0);
+
+/** Tougher than the place asks: pays with price, cleaning or tools. */
+const overkill: Rule = ({ job, adhesive }) => {
+  const above = SERVICES.indexOf(adhesive.service) - SERVICES.indexOf(job.service);
+  return reason('tougher-than-needed', -0.4 * Math.max(0, above));
+};
+
+const lineColour: Rule = ({ job, adhesive }) => {
+  if (job.finish === 'paint') return [];
+  if (adhesive.line === 'brown') return reason('dark-line', job.paleWood ? -2 : -0.3);
+  if (adhesive.line === 'amber') return reason('amber-line', job.paleWood ? -0.8 : 0);
+  if (adhesive.line === 'clear') return reason('clear-line', 0.4);
+  return reason('pale-line', job.paleWood ? 0.3 : -0.3);
+};
+
+const finishing: Rule = ({ job, adhesive }) => {
+  if (job.finish === 'none' || job.finish === 'paint') return [];
+  const stained = job.finish === 'stain' ? 1.6 : 1;
+  return reason(
+    `finish-${adhesive.aptitudes.finish}`,
+    { clean: 0.6, spots: -0.3, stains: -0.9 }[adhesive.aptitudes.finish] * stained,
+  );
+};
+
+const CLEANING = {
+  water: 0.8,
+  'warm-water': 0.8,
+  'vinegar-then-scrape': -0.5,
+  'scrape-only': -0.7,
+  acetone: -0.9,
+} as const;
+const cleaning: Rule = ({ adhesive }) => reason(`cleans-${adhesive.cleanUp}`, CLEANING[adhesive.cleanUp]);
+
+const repair: Rule = ({ job, adhesive }) => {
+  if (!job.repairable) return [];
+  return adhesive.reversible ? reason('comes-apart-again', 4) : reason('never-comes-apart', -2);
+};
+
+const oldGlue: Rule = ({ job, adhesive }) => {
+  if (job.oldGlue === 'none') return [];
+  return job.oldGlue === 'hide' && adhesive.aptitudes.rebondsToItself
+    ? reason('holds-on-old-hide', 2.5)
+    : reason('wants-bare-wood', -0.4);
+};
+
+const woods: Rule = ({ job, adhesive }) => {
+  const grade = APTITUDE[adhesive.aptitudes.oilyWood];
+  if (job.traits.oily)
+    return reason(grade < 0 ? 'fails-on-oily' : 'oily-wood', [-5, -1, 2.5][grade + 1] ?? 0);
+  if (job.traits.resinous && grade < 0) return reason('weaker-on-resin', -3);
+  return [];
+};
+
+const endGrain: Rule = ({ job, adhesive }) => {
+  const grade = APTITUDE[adhesive.aptitudes.endGrain];
+  return reason(grade > 0 ? 'good-on-end-grain' : 'poor-on-end-grain', 2 * grade * job.endGrainShare);
+};
+
+const veneering: Rule = ({ job, adhesive }) => {
+  const forVeneer = adhesive.aptitudes.veneer === 'good' && adhesive.chemistry === 'water-borne';
+  if (job.veneer === 'none') return reason('made-for-veneer', forVeneer ? -1 : 0);
+  if (job.veneer !== 'sheet') return [];
+  const grade = APTITUDE[adhesive.aptitudes.veneer];
+  return reason(
+    grade > 0 ? 'stays-hard-under-veneer' : grade < 0 ? 'creeps-under-veneer' : 'passable-under-veneer',
+    3 * grade,
+  );
+};
+
+const HEALTH: Readonly<Partial<Record<Adhesive['hazards'][number], number>>> = {
+  'skin-sensitiser': -1,
+  isocyanate: -1,
+  formaldehyde: -1.2,
+  'bonds-skin': -0.8,
+};
+const health: Rule = ({ adhesive }) =>
+  adhesive.hazards.flatMap((hazard) => reason(`hazard-${hazard}`, HEALTH[hazard] ?? 0));
+
+const trouble: Rule = ({ adhesive }) => [
+  ...(adhesive.potLifeMin === null ? [] : reason('has-to-be-mixed', -0.7)),
+  ...(adhesive.chemistry === 'gel' ? reason('wants-a-pot', -0.8) : []),
+  ...(adhesive.chemistry === 'hot-melt' ? reason('wants-a-nozzle', -0.5) : []),
+];
+
+const shelf: Rule = ({ job, adhesive }) => {
+  const own = job.shelf.filter((bottle) => bottle.adhesive === adhesive.id);
+  const left = own.reduce((sum, bottle) => sum + bottle.remainingMl, 0);
+  const needMl = ((job.areaMm2 / 1e6) * adhesive.spreadGPerM2 * 1.1) / adhesive.densityGPerMl;
+  const oldest = Math.max(0, ...own.map(({ ageMonths }) => ageMonths ?? 0));
+  const price = own.find(({ pricePerLitre }) => pricePerLitre !== null)?.pricePerLitre ?? null;
+  return [
+    ...(left <= 0
+      ? reason('not-on-the-shelf', -1)
+      : left >= needMl
+        ? reason('on-the-shelf', 1, { needMl, leftMl: left })
+        : reason('too-little-left', -0.5, { needMl, leftMl: left })),
+    ...(oldest > adhesive.shelfLifeMonths
+      ? reason('old-bottle', -3, { months: oldest, lifeMonths: adhesive.shelfLifeMonths })
+      : []),
+    ...(price === null
+      ? []
+      : reason('costs', -Math.min(1.5, (needMl / 1000) * price * 0.1), { cost: (needMl / 1000) * price })),
+  ];
+};
+
+const RULES: readonly Rule[] = [
+  spareTime,
+  soonReleased,
+  lastingLoad,
+  gaps,
+  overkill,
+  lineColour,
+  finishing,
+  cleaning,
+  repair,
+  oldGlue,
+  woods,
+  endGrain,
+  veneering,
+  health,
+  trouble,
+  shelf,
+];
+
+/** Reasons for and against a glue on a job. */
+export const reasonsFor = (candidate: Candidate): Reason[] => RULES.flatMap((rule) => rule(candidate));
+
+/** Reasons in the order in which they count. */
+export const heaviestFirst = (reasons: readonly Reason[]): Reason[] =>
+  [...reasons].sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight));

@@ -1,0 +1,38 @@
+import { type Static, Type } from '@sinclair/typebox';
+import { LIMITS } from '../limits';
+import { bounded, oneOf, orNull, strictObject } from './schema';
+
+/** What comes over the wood afterwards. */
+export const FINISHES = ['none', 'clear', 'stain', 'paint'] as const;
+/** One of `FINISHES`. */
+export type Finish = (typeof FINISHES)[number];
+
+/** What a person wants of the glue beside holding. */
+export const WishesSchema = strictObject({
+  finish: oneOf(FINISHES),
+  /** To be taken apart again one day. */
+  repairable: Type.Boolean(),
+  /** A load, or a bend, that never goes away. */
+  lastingLoad: Type.Boolean(),
+  /** Lasting warmth where it will stand; null for a room. */
+  warmC: orNull(bounded({ min: 20, max: 120, unit: '°C' })),
+  /** Clamps must be free again after this long; null for whenever. */
+  clampsOffWithinMin: orNull(bounded(LIMITS.minutes)),
+  /** Nothing that makes skin or lungs allergic. */
+  noSensitisers: Type.Boolean(),
+  /** Wood brought in from elsewhere; null for as warm as the shop. */
+  woodTempC: orNull(bounded(LIMITS.tempC)),
+});
+
+export type Wishes = Static<typeof WishesSchema>;
+
+/** What is wanted where nothing is said. */
+export const NO_WISHES: Wishes = {
+  finish: 'clear',
+  repairable: false,
+  lastingLoad: false,
+  warmC: null,
+  clampsOffWithinMin: null,
+  noSensitisers: false,
+  woodTempC: null,
+};

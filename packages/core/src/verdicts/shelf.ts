@@ -1,0 +1,31 @@
+import { type Adhesive, findAdhesive, listAdhesives, withLabel } from '../adhesives';
+import type { ShelfBottle } from '../choice';
+import type { ShopDocument } from '../formats';
+
+/**
+ * A family as the person's own bottle describes it: the first bottle on the shelf whose label was typed in.
+ * @throws InputError `unknown-id`.
+ */
+export function adhesiveOf(id: string, shop: ShopDocument, field = 'adhesive'): Adhesive {
+  const labelled = shop.bottles.find(({ adhesive, label }) => adhesive === id && label !== undefined);
+  return withLabel(findAdhesive(id, field), labelled?.label ?? null);
+}
+
+/** All families, each by the person's own label where there is one. */
+export const familiesOf = (shop: ShopDocument): Adhesive[] =>
+  listAdhesives().map(({ id }) => adhesiveOf(id, shop));
+
+const DAYS_A_MONTH = 30.44;
+
+/** Bottles as the choice of a glue looks at them. */
+export function bottlesOf(shop: ShopDocument, today: string | null): ShelfBottle[] {
+  return shop.bottles.map(({ adhesive, openedOn, remainingMl, pricePerLitre }) => ({
+    adhesive,
+    remainingMl,
+    ageMonths:
+      openedOn === null || today === null
+        ? null
+        : (Date.parse(today) - Date.parse(openedOn)) / 86_400_000 / DAYS_A_MONTH,
+    pricePerLitre: pricePerLitre ?? null,
+  }));
+}
