@@ -4,6 +4,7 @@ export {
   adhesiveWindow,
   BLANK_LABEL,
   findAdhesive,
+  type GlueStepKind,
   type Hazard,
   type Label,
   listAdhesives,
@@ -13,8 +14,18 @@ export {
   strengthAt,
   type StrengthCurve,
   strengthCurve,
+  withLabel,
 } from './adhesives';
-export { type ChangeCode, type Deciding, type GlueJob, type OrderChange, type Reason } from './choice';
+export {
+  type ChangeCode,
+  type CleanUpMethod,
+  cleanUpOf,
+  stepsBefore,
+  type Deciding,
+  type GlueJob,
+  type OrderChange,
+  type Reason,
+} from './choice';
 export {
   afterAsking,
   AirReadingSchema,

@@ -10,6 +10,7 @@ import { type Format, useFormat } from '../quantities/use-format';
 import { hazardWords } from '../words/catalogue';
 import { CHANGE_WORDS, reasonWords } from '../words/reasons';
 import { causeWords } from '../words/causes';
+import { Around } from './Around';
 import { GlueRow } from './GlueRow';
 import { Matters } from './Matters';
 
@@ -56,6 +57,7 @@ export function GlueChoice() {
           </Box>
         </Section>
       )}
+      {chosen !== undefined && comparison !== null && <Around option={chosen} job={comparison.job} />}
       {chosen !== undefined && comparison !== null && (
         <Suspense fallback={<Loading />}>
           <GlueCharts option={chosen} job={comparison.job} />

@@ -1,9 +1,13 @@
-import { BLANK_LABEL, type Bottle, type Label, LIMITS } from '@lean-clasp/core';
+import { BLANK_LABEL, type Bottle, findAdhesive, type Label, LIMITS, withLabel } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import { FieldRow } from '../parts/FieldRow';
 import { LengthField, NumberField, ScaledField } from '../quantities/fields';
 
-type Span = { readonly low: number; readonly high: number } | null;
+type Span = Label['openMin'];
+
+/** Names of the figures that a bottle's label gives. */
+const figuresGiven = ({ adhesive, label }: Bottle): readonly string[] =>
+  withLabel(findAdhesive(adhesive), label ?? null).labelled;
 
 /** What a bottle's own label says; whatever is typed in comes before the catalogue, everywhere. */
 export function LabelFields({
@@ -18,7 +22,7 @@ export function LabelFields({
     const next = { ...label, ...change };
     onChange(what, { label: next });
   };
-  const said = Object.values(label).filter((value) => value !== null).length;
+  const said = figuresGiven(bottle).length;
   return (
     <Box component="details" sx={{ mb: 1.5 }}>
       <Box component="summary" sx={{ cursor: 'pointer', py: 1 }}>
@@ -51,18 +55,18 @@ export function LabelFields({
           label="Pressure, from"
           quantity="pressure"
           optional
-          value={label.pressureMPa?.low ?? null}
+          value={label.pressureMPa.low}
           bounds={{ min: 0.001, max: 10, unit: 'MPa' }}
-          onChange={(low) => set('Pressure', { pressureMPa: spanWith(label.pressureMPa, 'low', low) })}
+          onChange={(low) => set('Pressure', { pressureMPa: { ...label.pressureMPa, low } })}
           width={140}
         />
         <ScaledField
           label="Pressure, to"
           quantity="pressure"
           optional
-          value={label.pressureMPa?.high ?? null}
+          value={label.pressureMPa.high}
           bounds={{ min: 0.001, max: 10, unit: 'MPa' }}
-          onChange={(high) => set('Pressure', { pressureMPa: spanWith(label.pressureMPa, 'high', high) })}
+          onChange={(high) => set('Pressure', { pressureMPa: { ...label.pressureMPa, high } })}
           width={140}
         />
         <LengthField
@@ -119,9 +123,9 @@ function MinutesSpan({
       label={`${name}, ${word}`}
       unit="min"
       optional
-      value={span?.[end] ?? null}
+      value={span[end]}
       bounds={LIMITS.minutes}
-      onChange={(value) => onChange(spanWith(span, end, value))}
+      onChange={(value) => onChange({ ...span, [end]: value })}
       width={140}
     />
   );
@@ -131,13 +135,4 @@ function MinutesSpan({
       {field('high', 'to')}
     </>
   );
-}
-
-/** One end changed; the other follows where it was not said, or would lie on the wrong side. Emptied, both go. */
-function spanWith(span: Span, end: 'low' | 'high', value: number | null): Span {
-  if (value === null) return null;
-  const other = span?.[end === 'low' ? 'high' : 'low'] ?? value;
-  return end === 'low'
-    ? { low: value, high: Math.max(value, other) }
-    : { low: Math.min(value, other), high: value };
 }

@@ -1,4 +1,10 @@
-import { type ChangeCode, formatWait, type Reason } from '@lean-clasp/core';
+import {
+  type ChangeCode,
+  type CleanUpMethod,
+  formatWait,
+  type GlueStepKind,
+  type Reason,
+} from '@lean-clasp/core';
 import type { Format } from '../quantities/use-format';
 import { type Say, valuesOf } from './values';
 
@@ -74,4 +80,25 @@ export const CHANGE_WORDS: Readonly<Record<ChangeCode, string>> = {
   painted: 'If it is painted',
   'one-hour-of-clamps': 'With clamps free again within the hour',
   'no-sensitisers': 'Without anything that makes allergic',
+};
+
+/** What is done to glue or wood before the real coat. */
+export const STEP_WORDS: Readonly<Record<GlueStepKind, string>> = {
+  'size-end-grain': 'Size the end grain with a thin coat and let it turn tacky',
+  'prime-thin': 'Prime end grain with thin resin until it stops drinking',
+  'heat-pot': 'Heat the pot',
+  'heat-nozzle': 'Heat the applicator fully',
+  'dampen-one-face': 'Dampen one face: air or wood is too dry for it to set by',
+  'warm-parts': 'Warm the parts, so that it does not gel at once',
+  activator: 'Spray activator on the other face and let it flash off',
+};
+
+/** How squeeze-out comes off. */
+export const CLEAN_UP_WORDS: Readonly<Record<CleanUpMethod, string>> = {
+  'scrape-wet':
+    'Scrape squeeze-out off wet with a sharp putty knife, sawdust after it; no wet rag on open pores',
+  'damp-wipe': 'Wipe squeeze-out off with a rag wrung out, over a thin rule in corners',
+  'skin-and-peel':
+    'Leave squeeze-out until it is rubbery, then peel it off; masking tape laid at the dry fit does it better',
+  'leave-and-plane': 'Leave squeeze-out until it is hard and plane it off with the faces',
 };

@@ -1,4 +1,12 @@
-export { type Adhesive, type GlueStepKind, type Hazard, HAZARDS, type Service, SERVICES } from './adhesive';
+export {
+  type Adhesive,
+  type GlueStep,
+  type GlueStepKind,
+  type Hazard,
+  HAZARDS,
+  type Service,
+  SERVICES,
+} from './adhesive';
 export { findAdhesive, listAdhesives, standsService } from './find-adhesive';
 export { BLANK_LABEL, type Label, withLabel } from './label';
 export { strengthAt, type StrengthCurve, strengthCurve } from './strength';

@@ -1,13 +1,19 @@
 import type { Range } from '../range';
 import type { Adhesive } from './adhesive';
 
+/** A figure with two ends as labels print it; one end alone stands for both. */
+export interface LabelSpan {
+  readonly low: number | null;
+  readonly high: number | null;
+}
+
 /** What a person has read off the label of a bottle; null where it says nothing. */
 export interface Label {
-  readonly openMin: { readonly low: number; readonly high: number } | null;
-  readonly totalMin: { readonly low: number; readonly high: number } | null;
-  readonly clampMin: { readonly low: number; readonly high: number } | null;
+  readonly openMin: LabelSpan;
+  readonly totalMin: LabelSpan;
+  readonly clampMin: LabelSpan;
   readonly minTempC: number | null;
-  readonly pressureMPa: { readonly low: number; readonly high: number } | null;
+  readonly pressureMPa: LabelSpan;
   readonly gapMm: number | null;
   readonly spreadGPerM2: number | null;
   readonly potLifeMin: number | null;
@@ -15,53 +21,62 @@ export interface Label {
 
 /** A label that says nothing. */
 export const BLANK_LABEL: Label = {
-  openMin: null,
-  totalMin: null,
-  clampMin: null,
+  openMin: { low: null, high: null },
+  totalMin: { low: null, high: null },
+  clampMin: { low: null, high: null },
   minTempC: null,
-  pressureMPa: null,
+  pressureMPa: { low: null, high: null },
   gapMm: null,
   spreadGPerM2: null,
   potLifeMin: null,
 };
 
-const rangeOf = ({ low, high }: { readonly low: number; readonly high: number }): Range => ({
-  low,
-  likely: (low + high) / 2,
-  high,
-});
+/** The range that a label gives, its ends in order; null where it gives none. */
+function rangeOf({ low, high }: LabelSpan): Range | null {
+  const [a, b] = [low ?? high, high ?? low];
+  if (a === null || b === null) return null;
+  return { low: Math.min(a, b), likely: (a + b) / 2, high: Math.max(a, b) };
+}
 
 /**
- * A family with the figures of the person's own label in place of the catalogue's; `labelled` names them. Where the
- * label gives open and total but the catalogue a closed time, closed becomes total − open, so that the three agree.
+ * A family with the figures of the person's own label in place of the catalogue's; `labelled` names them. A label that
+ * gives only an open time keeps the catalogue's closed time after it; one that gives a total leaves closed = total − open.
  */
 export function withLabel(adhesive: Adhesive, label: Label | null): Adhesive {
   if (label === null) return adhesive;
-  const { openMin, totalMin, clampMin, pressureMPa } = label;
+  const [openMin, totalMin, clampMin] = [label.openMin, label.totalMin, label.clampMin].map(rangeOf);
+  const pressure = rangeOf(label.pressureMPa);
   const given = {
-    ...(openMin === null ? {} : { openMin: rangeOf(openMin) }),
-    ...(totalMin === null ? {} : { totalMin: rangeOf(totalMin) }),
-    ...(clampMin === null ? {} : { clampMin: rangeOf(clampMin) }),
+    ...(openMin ? { openMin } : {}),
+    ...(totalMin ? { totalMin } : {}),
+    ...(clampMin ? { clampMin } : {}),
     ...(label.minTempC === null ? {} : { minTempC: label.minTempC }),
-    ...(pressureMPa === null
+    ...(pressure === null
       ? {}
-      : { pressure: { kind: 'fixed' as const, lowMPa: pressureMPa.low, highMPa: pressureMPa.high } }),
+      : { pressure: { kind: 'fixed' as const, lowMPa: pressure.low, highMPa: pressure.high } }),
     ...(label.gapMm === null ? {} : { gapMm: label.gapMm }),
     ...(label.spreadGPerM2 === null ? {} : { spreadGPerM2: label.spreadGPerM2 }),
     ...(label.potLifeMin === null ? {} : { potLifeMin: label.potLifeMin }),
   };
   const labelled = Object.keys(given);
   if (labelled.length === 0) return adhesive;
-  const closedMin = openMin === null && totalMin === null ? adhesive.closedMin : null;
-  const merged = { ...adhesive, ...given, closedMin, labelled };
-  return { ...merged, totalMin: notShorterThanOpen(merged.openMin, merged.totalMin) };
+  return { ...adhesive, ...given, ...windowsOf(adhesive, openMin ?? null, totalMin ?? null), labelled };
 }
 
-/** A label's open time may outrun the catalogue's total: the total then follows. */
-function notShorterThanOpen(open: Range, total: Range): Range {
-  return {
-    low: Math.max(total.low, open.low),
-    likely: Math.max(total.likely, open.likely),
-    high: Math.max(total.high, open.high),
-  };
+/** Open, closed and total that agree: an open time alone keeps the catalogue's closed time, a total sets it. */
+function windowsOf(
+  adhesive: Adhesive,
+  open: Range | null,
+  total: Range | null,
+): Pick<Adhesive, 'closedMin' | 'totalMin'> {
+  if (open === null && total === null) return { closedMin: adhesive.closedMin, totalMin: adhesive.totalMin };
+  if (total !== null) {
+    return { closedMin: null, totalMin: combine(total, open ?? adhesive.openMin, Math.max) };
+  }
+  const closed = adhesive.closedMin ?? combine(adhesive.totalMin, adhesive.openMin, (a, b) => a - b);
+  return { closedMin: closed, totalMin: combine(open ?? adhesive.openMin, closed, (a, b) => a + b) };
+}
+
+function combine(a: Range, b: Range, joined: (a: number, b: number) => number): Range {
+  return { low: joined(a.low, b.low), likely: joined(a.likely, b.likely), high: joined(a.high, b.high) };
 }

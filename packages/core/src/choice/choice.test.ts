@@ -280,7 +280,9 @@ describe('withLabel', () => {
       openMin: { low: 30, high: 40 },
       gapMm: 0.6,
     });
-    expect(own).toMatchObject({ openMin: { low: 30, likely: 35, high: 40 }, gapMm: 0.6, closedMin: null });
+    expect(own).toMatchObject({ openMin: { low: 30, likely: 35, high: 40 }, gapMm: 0.6 });
+    expect(own.closedMin).toEqual(findAdhesive('epoxy-slow').closedMin);
+    expect(own.totalMin).toEqual({ low: 60, likely: 75, high: 90 });
     expect(own.labelled).toEqual(['openMin', 'gapMm']);
     expect(own.clampMin).toEqual(findAdhesive('epoxy-slow').clampMin);
   });

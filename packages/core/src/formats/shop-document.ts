@@ -15,8 +15,8 @@ export const RackLotSchema = strictObject({
   padHeightMm: bounded(LIMITS.padSideMm),
 });
 
-const minutesBetween = orNull(strictObject({ low: bounded(LIMITS.minutes), high: bounded(LIMITS.minutes) }));
-const pressure = Type.Number({ minimum: 0.001, maximum: 10 });
+const span = (end: ReturnType<typeof bounded>) => strictObject({ low: orNull(end), high: orNull(end) });
+const minutesBetween = span(bounded(LIMITS.minutes));
 
 /** Figures read off a bottle; null where it says nothing. */
 const LabelSchema = strictObject({
@@ -24,7 +24,7 @@ const LabelSchema = strictObject({
   totalMin: minutesBetween,
   clampMin: minutesBetween,
   minTempC: orNull(bounded(LIMITS.tempC)),
-  pressureMPa: orNull(strictObject({ low: pressure, high: pressure })),
+  pressureMPa: span(bounded({ min: 0.001, max: 10, unit: 'MPa' })),
   gapMm: orNull(bounded({ min: 0, max: 10, unit: 'mm' })),
   spreadGPerM2: orNull(Type.Number({ minimum: 10, maximum: 2000 })),
   potLifeMin: orNull(bounded(LIMITS.minutes)),

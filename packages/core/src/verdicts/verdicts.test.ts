@@ -252,8 +252,8 @@ describe('compareGlues', () => {
   it('goes by the person’s own label, everywhere', () => {
     const label = {
       openMin: { low: 1, high: 1.5 },
-      totalMin: null,
-      clampMin: null,
+      totalMin: { low: null, high: null },
+      clampMin: { low: null, high: null },
       minTempC: null,
       pressureMPa: { low: 0.3, high: 0.5 },
       gapMm: null,

@@ -1,0 +1,40 @@
+import { cleanUpOf, formatWait, type GlueJob, type GlueOption, isPanel, stepsBefore } from '@lean-clasp/core';
+import Box from '@mui/material/Box';
+import { Section } from '../frame/Page';
+import { CLEAN_UP_WORDS, STEP_WORDS } from '../words/reasons';
+import { useAnyBuild } from '../workspace/open-build';
+
+/** Kinds whose faces meet a plane after the glue-up anyway. */
+const PLANED_AFTER: readonly string[] = ['heavy-slab', 'face-lamination', 'bent-lamination'];
+
+/** What the chosen glue asks for before the real coat, and how its squeeze-out comes off. */
+export function Around({ option, job }: { readonly option: GlueOption; readonly job: GlueJob }) {
+  const { build } = useAnyBuild();
+  const planed = isPanel(build) || PLANED_AFTER.includes(build.template);
+  const steps = stepsBefore(option.adhesive, job);
+  const cleanUp = cleanUpOf(option.adhesive, option.window, job, planed);
+  if (steps.length === 0 && cleanUp === null) return null;
+  return (
+    <Section title="Before and after">
+      <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+        {steps.map(({ kind, waitMin }) => (
+          <li key={kind}>
+            {STEP_WORDS[kind]}: {waitWords(waitMin)}.
+          </li>
+        ))}
+        {cleanUp !== null && (
+          <li>
+            {CLEAN_UP_WORDS[cleanUp.method]}:{' '}
+            {cleanUp.atMin.high <= 5 ? 'at once' : `${waitWords(cleanUp.atMin)} after clamping`}.
+          </li>
+        )}
+      </Box>
+    </Section>
+  );
+}
+
+function waitWords({ low, high }: { readonly low: number; readonly high: number }): string {
+  return Math.round(low) === Math.round(high)
+    ? formatWait(Math.max(1, high))
+    : `${formatWait(Math.max(1, low))} to ${formatWait(high)}`;
+}

@@ -1,0 +1,63 @@
+import { adhesiveWindow, findAdhesive } from '../adhesives';
+import { cleanUpOf, stepsBefore } from './around';
+import { type GlueJob, PLAIN_JOB } from './job';
+
+const steps = (id: string, change: Partial<GlueJob> = {}) =>
+  stepsBefore(findAdhesive(id), { ...PLAIN_JOB, ...change }).map(({ kind }) => kind);
+
+describe('stepsBefore', () => {
+  it('sizes end grain only where there is some', () => {
+    expect(steps('pva-interior')).toEqual([]);
+    expect(steps('pva-interior', { endGrainShare: 0.6 })).toEqual(['size-end-grain']);
+    expect(steps('epoxy-slow', { endGrainShare: 0.6 })).toEqual(['prime-thin']);
+  });
+
+  it('dampens for a moisture-curing glue in dry air or dry wood', () => {
+    expect(steps('polyurethane-foaming')).toEqual([]);
+    expect(steps('polyurethane-foaming', { rhPct: 30 })).toEqual(['dampen-one-face']);
+    expect(steps('polyurethane-foaming', { mcPct: 6 })).toEqual(['dampen-one-face']);
+  });
+
+  it('heats pots and nozzles always', () => {
+    expect(steps('hide-hot')).toEqual(['heat-pot', 'warm-parts']);
+    expect(steps('polyurethane-hot-melt')).toEqual(['heat-nozzle']);
+  });
+});
+
+describe('cleanUpOf', () => {
+  const how = (id: string, finish: GlueJob['finish'], planed = false) => {
+    const adhesive = findAdhesive(id);
+    const window = adhesiveWindow(adhesive, {
+      tempC: 20,
+      rhPct: 50,
+      faces: 1,
+      traits: PLAIN_JOB.traits,
+      mcPct: 9,
+    });
+    return cleanUpOf(adhesive, window, { finish }, planed);
+  };
+
+  it('goes by what comes over the wood and by what is planed anyway', () => {
+    expect(how('pva-interior', 'paint')?.method).toBe('damp-wipe');
+    expect(how('pva-interior', 'stain')?.method).toBe('scrape-wet');
+    expect(how('pva-interior', 'clear')?.method).toBe('skin-and-peel');
+    expect(how('polyurethane-foaming', 'paint')?.method).toBe('skin-and-peel');
+    expect(how('pva-interior', 'clear', true)).toMatchObject({
+      method: 'leave-and-plane',
+      atMin: { likely: findAdhesive('pva-interior').machineMin },
+    });
+  });
+
+  it('peels while it is rubbery, before clamps come off, and never where it does not set', () => {
+    const peel = how('pva-interior', 'clear');
+    expect(peel?.atMin.low).toBeGreaterThan(10);
+    expect(peel?.atMin.high).toBeLessThan(45);
+    const cold = adhesiveWindow(findAdhesive('pva-interior'), {
+      tempC: 3,
+      rhPct: 50,
+      faces: 1,
+      traits: PLAIN_JOB.traits,
+    });
+    expect(cleanUpOf(findAdhesive('pva-interior'), cold, { finish: 'clear' }, false)).toBeNull();
+  });
+});

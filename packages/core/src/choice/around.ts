@@ -1,0 +1,66 @@
+import type { Adhesive, AdhesiveWindow, GlueStep } from '../adhesives';
+import type { Range } from '../range';
+import type { GlueJob } from './job';
+
+/** End grain below this share of the glued area is not worth a coat of its own [judgement]. */
+const WORTH_SIZING = 0.1;
+/** Air and wood drier than this leave moisture-curing glue too little to set with [judgement]. */
+const DRY = Object.freeze({ rhPct: 45, mcPct: 8 });
+
+/** What has to be done to glue or wood before the real coat on this job, each with its own wait. */
+export function stepsBefore(adhesive: Adhesive, job: GlueJob): readonly GlueStep[] {
+  return adhesive.steps.filter(({ kind }) => {
+    switch (kind) {
+      case 'size-end-grain':
+      case 'prime-thin':
+        return job.endGrainShare >= WORTH_SIZING;
+      case 'dampen-one-face':
+        return job.rhPct < DRY.rhPct || job.mcPct < DRY.mcPct;
+      case 'heat-pot':
+      case 'heat-nozzle':
+      case 'warm-parts':
+      case 'activator':
+        return true;
+    }
+  });
+}
+
+/** Ways to get rid of squeeze-out. */
+export type CleanUpMethod = 'scrape-wet' | 'damp-wipe' | 'skin-and-peel' | 'leave-and-plane';
+
+/** How and when squeeze-out is best taken off. */
+export interface CleanUp {
+  readonly method: CleanUpMethod;
+  /** Minutes after clamping. */
+  readonly atMin: Range;
+}
+
+/** Share of the clamp time at which water-borne squeeze-out is rubbery [judgement]. */
+const RUBBERY = Object.freeze({ low: 0.35, likely: 0.6, high: 0.9 });
+
+/**
+ * How squeeze-out is taken off, by what comes over the wood and whether the surfaces are planed afterwards.
+ * Source: shop practice; minutes [judgement]. Masking laid at the dry fit beats them all inside a case.
+ * @param planed whether the faces are planed or sanded after the glue-up anyway.
+ */
+export function cleanUpOf(
+  { cleanUp }: Adhesive,
+  { clampMin, machineMin }: Pick<AdhesiveWindow, 'clampMin' | 'machineMin'>,
+  { finish }: Pick<GlueJob, 'finish'>,
+  planed: boolean,
+): CleanUp | null {
+  if (clampMin === null || machineMin === null) return null;
+  const rubbery = {
+    low: RUBBERY.low * clampMin.likely,
+    likely: RUBBERY.likely * clampMin.likely,
+    high: RUBBERY.high * clampMin.likely,
+  };
+  if (planed)
+    return { method: 'leave-and-plane', atMin: { low: machineMin, likely: machineMin, high: machineMin } };
+  const atOnce = { low: 0, likely: 1, high: 3 };
+  if (finish === 'paint' && (cleanUp === 'water' || cleanUp === 'warm-water')) {
+    return { method: 'damp-wipe', atMin: atOnce };
+  }
+  if (finish === 'stain' && cleanUp !== 'scrape-only') return { method: 'scrape-wet', atMin: atOnce };
+  return { method: 'skin-and-peel', atMin: rubbery };
+}
