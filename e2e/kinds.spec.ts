@@ -26,13 +26,13 @@ test('a kind is chosen from its drawing, answered, refused where it cannot be ma
 
 test('a part is reached and chosen by keyboard in the drawing and lit in the list', async ({ page, app }) => {
   await page.goto(`${app.url}/builds/scenery-flats/fit`);
-  const part = page.getByRole('button', { name: 'rail 2', exact: true });
+  const part = page.getByRole('button', { name: /^rail 2, eastern/ });
   await part.focus();
   await page.keyboard.press('Enter');
   await expect(part).toHaveAttribute('aria-pressed', 'true');
   await expect(page.getByText('rail 2 is lit in the drawing.')).toBeVisible();
   await page.getByRole('button', { name: 'Above' }).click();
-  await expect(page.getByRole('button', { name: 'rail 2', exact: true })).toHaveAttribute(
+  await expect(page.getByRole('button', { name: /^rail 2, eastern/ })).toHaveAttribute(
     'aria-pressed',
     'true',
   );
@@ -78,3 +78,25 @@ for (const units of ['metric', 'imperial'] as const) {
     expect(faults).toEqual([]);
   });
 }
+
+test('parts and joints of the drawing are reached, read out and chosen by keyboard', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/builds/costume-trunk/fit`);
+  const joints = page.getByRole('group', { name: 'Joints', exact: true }).getByRole('button');
+  await joints.first().focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(joints.nth(1)).toBeFocused();
+  await expect(joints.nth(1)).toHaveAccessibleName(/^housing, .+ – .+, \d+ cm²$/);
+  await page.keyboard.press('Enter');
+  await expect(joints.nth(1)).toHaveAttribute('aria-pressed', 'true');
+  // What is lit in the drawing is open in the list.
+  await expect(page.getByRole('combobox', { name: 'Glued' })).toBeVisible();
+  await page.keyboard.press('Tab');
+  const parts = page.getByRole('group', { name: 'Parts', exact: true }).getByRole('button');
+  await expect(parts.first()).toBeFocused();
+  await expect(parts.first()).toHaveAccessibleName(/yellow-poplar, \d+/);
+  await page.keyboard.press('ArrowLeft');
+  await expect(parts.last()).toBeFocused();
+});

@@ -9,6 +9,7 @@ import { FieldRow } from '../parts/FieldRow';
 import { useAssemblyPlan } from '../planner/plan-context';
 import { useFormat } from '../quantities/use-format';
 import { CLAMP_CAUTION } from '../words/catalogue';
+import { SpreadingTable } from './SpreadingTable';
 import { useOpenAssembly } from '../workspace/open-build';
 
 const METHODS = listSpreadMethods().map(({ id, name }) => ({ value: id, name }));
@@ -51,6 +52,7 @@ export function AssemblyGlue() {
           spreading each time;{' '}
           {totals.onShelfMl > 0 ? `${f.volume(totals.onShelfMl)} on the shelf` : 'none on the shelf'}.
         </Typography>
+        <SpreadingTable plan={plan} />
       </Section>
       <Section title="What has to be pulled">
         {plan.pulls.map(({ pull, joint, neededN, reachN, taken }) => (

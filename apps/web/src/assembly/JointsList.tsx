@@ -18,6 +18,7 @@ import { useAssemblyPlan } from '../planner/plan-context';
 import { Choice } from '../parts/Choice';
 import { ListField } from '../quantities/ListField';
 import { type Format, useFormat } from '../quantities/use-format';
+import { METHOD_OPTIONS } from '../words/catalogue';
 import { GLUED_WORDS, JOINT_WORDS, PAIRING_WORDS } from '../words/kinds';
 import { useOpenAssembly } from '../workspace/open-build';
 import { noteJoints } from './edits';
@@ -126,10 +127,29 @@ function GluedField({ group }: { readonly group: JointGroup }) {
         }
         width={240}
       />
+      <Choice
+        label="Spread here with"
+        value={note?.spread?.method ?? AS_LAID}
+        options={METHOD_CHOICES}
+        onChange={(method) =>
+          edit(
+            'Spreading of a joint',
+            noteJoints(ids, {
+              spread:
+                method === AS_LAID ? undefined : { method, faces: note?.spread?.faces ?? build.glue.faces },
+            }),
+          )
+        }
+        width={190}
+      />
     </FieldRow>
   );
 }
 
+const METHOD_CHOICES: readonly { readonly value: string; readonly name: string }[] = [
+  { value: 'as-laid', name: 'the build’s method' },
+  ...METHOD_OPTIONS,
+];
 const AS_LAID = 'as-laid';
 const GLUED_OPTIONS: readonly { readonly value: GluedRegion | typeof AS_LAID; readonly name: string }[] = [
   { value: AS_LAID, name: 'as this kind is glued' },

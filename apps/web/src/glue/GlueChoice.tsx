@@ -13,6 +13,7 @@ import { causeWords } from '../words/causes';
 import { Around } from './Around';
 import { GlueRow } from './GlueRow';
 import { Matters } from './Matters';
+import { OwnLabel } from './OwnLabel';
 
 const GlueCharts = lazy(() => import('./GlueCharts').then((m) => ({ default: m.GlueCharts })));
 
@@ -39,11 +40,15 @@ export function GlueChoice() {
             ))}
           </Box>
         )}
-        {chosen !== undefined && <Caution>{hazardWords(chosen.adhesive.hazards)}</Caution>}
+        {chosen !== undefined && (
+          <>
+            <OwnLabel adhesive={chosen.adhesive.id} />
+            <Caution>{hazardWords(chosen.adhesive.hazards)}</Caution>
+          </>
+        )}
         <Typography variant="body2" color="text.secondary">
           Times are ranges typical of labels of each family, moved to today’s air; planning uses the short
-          end. What reasons weigh is judgement. The label on your bottle wins: type it in under Shop, Glue
-          shelf.
+          end. What reasons weigh is judgement. The label on your bottle wins: type it in above.
         </Typography>
       </Section>
       {comparison !== null && comparison.changes.length > 0 && (

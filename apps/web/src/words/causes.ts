@@ -154,6 +154,8 @@ const CHANGES: Readonly<Record<string, Say>> = {
   'one-more-pair': ({ n }) => `One more pair of hands, ${n('crew')} in all`,
   'wet-both-faces': () => 'Wet both faces',
   'wet-one-face': () => 'Wet one face only',
+  'warm-the-wood': ({ n }, f) =>
+    `Let the wood, now at ${f.temperature(n('tempC'))}, warm through to the shop’s air`,
   'other-hour': ({ n }, f) => `Glue up at ${n('hour')}:00 (${f.temperature(n('tempC'))}, ${n('rhPct')} %)`,
   'bars-both-faces': () => 'Bars touching both faces, in turn',
   'add-cauls': ({ n }) => `${n('pairs')} pairs of cauls across`,

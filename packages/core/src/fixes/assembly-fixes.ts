@@ -1,10 +1,11 @@
-import { listAdhesives, standsService } from '../adhesives';
 import { finding } from '../finding';
 import type { AssemblyBuild, ShopDocument } from '../formats';
 import { LIMITS } from '../limits';
 import { listSpreadMethods } from '../spread';
-import { type AssemblyPlan, planAssembly } from '../verdicts';
+import { type AssemblyPlan, jobOfAssembly, planAssembly } from '../verdicts';
+import { otherGlues } from './other-glues';
 import { type Candidate, type Fixes, rankFixes } from './rank';
+import { warmWood } from './warm-wood';
 
 /** Ways of spreading that suit most joints, whatever their shape. */
 const COMMON_METHODS: readonly string[] = ['bead', 'card', 'brush', 'roller'];
@@ -18,7 +19,8 @@ export function findAssemblyFixes(plan: AssemblyPlan, shop: ShopDocument): Fixes
   );
 }
 
-function candidatesFor({ build }: AssemblyPlan, shop: ShopDocument): Candidate<AssemblyBuild>[] {
+function candidatesFor(plan: AssemblyPlan, shop: ShopDocument): Candidate<AssemblyBuild>[] {
+  const { build } = plan;
   const glue = (change: Partial<AssemblyBuild['glue']>) => ({ ...build, glue: { ...build.glue, ...change } });
   return [
     ...(build.crew < Math.min(LIMITS.crew.max, shop.crew.length + 1)
@@ -30,16 +32,15 @@ function candidatesFor({ build }: AssemblyPlan, shop: ShopDocument): Candidate<A
           },
         ]
       : []),
-    ...listAdhesives()
-      .filter(({ id, service }) => id !== build.glue.adhesive && standsService(service, build.service))
-      .map(({ id }) => {
-        const onShelf = shop.bottles.some(({ adhesive, remainingMl }) => adhesive === id && remainingMl > 0);
-        return {
-          change: finding('use-glue', 'informs', { adhesive: id, onShelf: onShelf ? 'yes' : 'no' }),
-          build: glue({ adhesive: id }),
-          effort: onShelf ? 2 : 6,
-        };
-      }),
+    ...otherGlues(jobOfAssembly(plan, null), build.glue.adhesive, shop).map(({ id }) => {
+      const onShelf = shop.bottles.some(({ adhesive, remainingMl }) => adhesive === id && remainingMl > 0);
+      return {
+        change: finding('use-glue', 'informs', { adhesive: id, onShelf: onShelf ? 'yes' : 'no' }),
+        build: glue({ adhesive: id }),
+        effort: onShelf ? 2 : 6,
+      };
+    }),
+    ...warmWood(build),
     ...listSpreadMethods()
       .filter(({ id }) => COMMON_METHODS.includes(id) && id !== build.glue.method)
       .map(({ id }) => ({

@@ -1,11 +1,12 @@
-import { listAdhesives, standsService } from '../adhesives';
 import { evenPositions, findClampKind, openingNeededMm } from '../clamps';
 import type { PanelBuild, PlacedClamp, ShopDocument } from '../formats';
 import { finding } from '../finding';
 import { LIMITS } from '../limits';
 import { lotForceN, placeEvenly } from '../templates';
-import type { Plan } from '../verdicts';
+import { jobOfPanel, type Plan } from '../verdicts';
+import { otherGlues } from './other-glues';
 import type { Candidate } from './rank';
+import { warmWood } from './warm-wood';
 
 type PanelCandidate = Candidate<PanelBuild>;
 type Source = (plan: Plan, shop: ShopDocument) => readonly PanelCandidate[];
@@ -25,6 +26,7 @@ export const CANDIDATE_SOURCES: readonly Source[] = [
   oneMorePair,
   otherFaces,
   otherHour,
+  ({ build }) => warmWood(build),
   holdFlat,
   edgePacking,
   easePull,
@@ -117,19 +119,16 @@ function spreadEvenly({ build, panel }: Plan): readonly PanelCandidate[] {
     : [{ change: finding('space-evenly', 'informs'), build: { ...build, clamps }, effort: 0.5 }];
 }
 
-function otherGlue({ build }: Plan, shop: ShopDocument): readonly PanelCandidate[] {
-  return listAdhesives()
-    .filter(({ id, service }) => id !== build.glue.adhesive && standsService(service, build.service))
-    .map((adhesive) => {
-      const onShelf = shop.bottles.some(
-        (bottle) => bottle.adhesive === adhesive.id && bottle.remainingMl > 0,
-      );
-      return {
-        change: finding('use-glue', 'informs', { adhesive: adhesive.id, onShelf: onShelf ? 'yes' : 'no' }),
-        build: { ...build, glue: { ...build.glue, adhesive: adhesive.id } },
-        effort: onShelf ? 1 : 3,
-      };
-    });
+function otherGlue(plan: Plan, shop: ShopDocument): readonly PanelCandidate[] {
+  const { build } = plan;
+  return otherGlues(jobOfPanel(plan, null), build.glue.adhesive, shop).map((adhesive) => {
+    const onShelf = shop.bottles.some((bottle) => bottle.adhesive === adhesive.id && bottle.remainingMl > 0);
+    return {
+      change: finding('use-glue', 'informs', { adhesive: adhesive.id, onShelf: onShelf ? 'yes' : 'no' }),
+      build: { ...build, glue: { ...build.glue, adhesive: adhesive.id } },
+      effort: onShelf ? 1 : 3,
+    };
+  });
 }
 
 function oneMorePair({ build }: Plan): readonly PanelCandidate[] {

@@ -46,6 +46,10 @@ const JointNoteSchema = strictObject({
   gapsMm: Type.Optional(Type.Array(bounded(LIMITS.gapMm), { maxItems: MOST_READINGS })),
   /** Where it gets glue; left out as the kind lays it out. */
   glued: Type.Optional(oneOf(GLUED_REGIONS)),
+  /** How it is spread, where not as the rest of the build. */
+  spread: Type.Optional(
+    strictObject({ method: ShortText, faces: Type.Union([Type.Literal(1), Type.Literal(2)]) }),
+  ),
   reinforcement: oneOf(REINFORCEMENTS),
 });
 

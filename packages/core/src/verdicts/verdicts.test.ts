@@ -251,7 +251,7 @@ describe('compareGlues', () => {
 
   it('goes by the person’s own label, everywhere', () => {
     const label = {
-      openMin: { low: 1, high: 1.5 },
+      openMin: { low: 0.5, high: 0.6 },
       totalMin: { low: null, high: null },
       clampMin: { low: null, high: null },
       minTempC: null,

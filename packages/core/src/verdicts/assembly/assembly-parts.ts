@@ -3,7 +3,7 @@ import type { AssemblyFacts, GapReading, JointFacts, Pull } from '../../assembly
 import type { PressureWord, TargetPressure } from '../../clamps';
 import type { Finding } from '../../finding';
 import type { AssemblyBuild, Climate, RackLot, ShopDocument } from '../../formats';
-import type { Spread } from '../../spread';
+import type { Spread, SpreadMethod } from '../../spread';
 import type { ClosingAdvice } from '../closing';
 
 /** Everything worked out for one joint. */
@@ -14,6 +14,7 @@ export interface PlannedJoint {
   /** Of the other one, %. */
   readonly mcOtherPct: number;
   readonly spread: Spread;
+  readonly method: SpreadMethod;
   readonly window: AdhesiveWindow;
   /** Bringing the parts together, min. */
   readonly closeMin: number;

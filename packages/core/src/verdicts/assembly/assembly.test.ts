@@ -109,6 +109,42 @@ describe('planAssembly', () => {
     expect(proud.joints[0]?.closing).toBe('back-to-plane');
   });
 
+  it('spreads a joint in its own way where that is said, and leaves out what stays dry', () => {
+    const [first, second] = planAssembly(frame, DEMO_SHOP).joints;
+    if (first === undefined || second === undefined) throw new Error('a frame without joints');
+    const note = { gapMm: null, reinforcement: 'none' as const };
+    const changed = planAssembly(
+      {
+        ...frame,
+        jointNotes: [
+          { ...note, id: first.facts.joint.id, glued: 'none' },
+          { ...note, id: second.facts.joint.id, spread: { method: 'finger', faces: 1 } },
+        ],
+      },
+      DEMO_SHOP,
+    );
+    const [dry, fingered] = changed.joints;
+    expect(dry?.spread).toMatchObject({ massG: 0, minutes: 0 });
+    expect(fingered?.method.id).toBe('finger');
+    expect(fingered?.window.used['film']).toBe(1);
+    expect(fingered?.spread.minutes).toBeCloseTo(second.facts.gluedMm2 / 1e6 / 0.05, 9);
+    const whole = planAssembly(frame, DEMO_SHOP);
+    expect(changed.facts.gluedMm2).toBeCloseTo(whole.facts.gluedMm2 - first.facts.gluedMm2, 6);
+  });
+
+  it('seats a frame that is left dry altogether, and says that nothing is glued', () => {
+    const jointNotes = planAssembly(frame, DEMO_SHOP).joints.map(({ facts }) => ({
+      id: facts.joint.id,
+      gapMm: null,
+      reinforcement: 'none' as const,
+      glued: 'none' as const,
+    }));
+    const dry = planAssembly({ ...frame, jointNotes }, DEMO_SHOP);
+    expect(dry.totals.massG).toBe(0);
+    expect(dry.verdicts.inTime.cause.code).toBe('nothing-glued');
+    expect(Number.isFinite(dry.verdicts.tight.figure)).toBe(true);
+  });
+
   it('warns of moisture that differs, of veneer on one face, and of old glue', () => {
     const wet = planAssembly(
       made(

@@ -92,12 +92,14 @@ function planJoint(facts: JointFacts, first: boolean, context: JointContext): Pl
   const indices = [at(facts.joint.a), at(facts.joint.b)];
   const both = indices.map((i) => context.facts.parts[i]).filter((part) => part !== undefined);
   const moistures = indices.map((i) => partMcPct[i] ?? 0);
-  const method = findSpreadMethod(build.glue.method);
+  const own = build.jointNotes.find(({ id }) => id === facts.joint.id)?.spread;
+  const faces = own?.faces ?? build.glue.faces;
+  const method = findSpreadMethod(own?.method ?? build.glue.method);
   const dry = facts.gluedMm2 === 0;
   const spreading = spread({
     areaMm2: facts.gluedMm2,
     lengthMm: Math.max(1, facts.lengthMm),
-    faces: build.glue.faces,
+    faces,
     adhesive,
     method,
   });
@@ -108,12 +110,13 @@ function planJoint(facts: JointFacts, first: boolean, context: JointContext): Pl
     facts,
     mcPct: Math.max(...moistures),
     mcOtherPct: Math.min(...moistures),
+    method,
     // Bottle and spreader are taken up once, for the first joint.
     spread: { ...spreading, minutes: dry ? 0 : spreading.minutes - (first ? 0 : method.setUpMin) },
     window: adhesiveWindow(adhesive, {
       tempC: climate.tempC,
       rhPct: climate.rhPct,
-      faces: build.glue.faces,
+      faces,
       traits: {
         openPored: both.some(({ traits }) => traits.openPored),
         resinous: both.some(({ traits }) => traits.resinous),

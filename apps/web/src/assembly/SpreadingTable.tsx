@@ -1,0 +1,49 @@
+import { type AssemblyPlan, formatClock } from '@lean-clasp/core';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import { useMemo } from 'react';
+import { useFormat } from '../quantities/use-format';
+import { JOINT_WORDS } from '../words/kinds';
+import { groupJoints } from './groups';
+
+/** Glue and minutes for joints that are alike, with the way each is spread. */
+export function SpreadingTable({ plan }: { readonly plan: AssemblyPlan }) {
+  const f = useFormat();
+  const groups = useMemo(() => {
+    const roles = new Map(plan.facts.parts.map(({ part }) => [part.id, part.role]));
+    return groupJoints(plan.joints, (id) => roles.get(id) ?? '');
+  }, [plan]);
+  return (
+    <Table size="small">
+      <TableHead>
+        <TableRow>
+          <TableCell>joints</TableCell>
+          <TableCell>with</TableCell>
+          <TableCell align="right">glue</TableCell>
+          <TableCell align="right">spreading</TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
+        {groups.map(({ key, joints }) => {
+          const [first] = joints;
+          if (first === undefined) return null;
+          const sum = (of: (joint: (typeof joints)[number]) => number) =>
+            joints.reduce((total, joint) => total + of(joint), 0);
+          return (
+            <TableRow key={key}>
+              <TableCell>
+                {joints.length} × {JOINT_WORDS[first.facts.joint.kind]}
+              </TableCell>
+              <TableCell>{first.facts.gluedMm2 === 0 ? 'left dry' : first.method.name}</TableCell>
+              <TableCell align="right">{f.mass(sum(({ spread }) => spread.massG))}</TableCell>
+              <TableCell align="right">{formatClock(sum(({ spread }) => spread.minutes))}</TableCell>
+            </TableRow>
+          );
+        })}
+      </TableBody>
+    </Table>
+  );
+}
