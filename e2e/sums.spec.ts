@@ -3,11 +3,12 @@ import { choose, expect, prefer, retype, test } from './fixtures';
 test('a sum answers live, in either unit system, and says what went into it', async ({ page, app }) => {
   await prefer(page, {});
   await page.goto(`${app.url}/sums/movement`);
-  await expect(page.getByText('8.47 mm')).toBeVisible();
+  await expect(page.getByRole('definition').getByText('8.47 mm')).toBeVisible();
+  await expect(page.getByTestId('sum-figure').getByText('8.47 mm')).toBeVisible();
   await choose(page, 'Species', 'Cherry');
-  await expect(page.getByText('5.95 mm')).toBeVisible();
+  await expect(page.getByRole('definition').getByText('5.95 mm')).toBeVisible();
   await page.getByRole('button', { name: /Units: millimetres/ }).click();
-  await expect(page.getByText('0.234"')).toBeVisible();
+  await expect(page.getByRole('definition').getByText('0.234"')).toBeVisible();
   await expect(page.getByLabel('Width')).toHaveValue('23 5/8"');
   await page.getByText('What went into it').click();
   await expect(page.getByText('0.00248')).toBeVisible();
@@ -54,5 +55,5 @@ test('a link to a sum holds what was put in, and one that cannot be read starts 
   await page.goto(link);
   await expect(page.getByText(/the outline misses itself by 7 mm/)).toBeVisible();
   await page.goto(`${app.url}/sums/movement?given=%7Bbroken`);
-  await expect(page.getByText('8.47 mm')).toBeVisible();
+  await expect(page.getByRole('definition').getByText('8.47 mm')).toBeVisible();
 });
