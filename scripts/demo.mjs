@@ -16,6 +16,8 @@ runBeside(tool('lean-clasp'), ['sensor']);
 runForever(process.execPath, [
   SERVER_ENTRY,
   '--demo',
+  '--sensor',
+  'http://127.0.0.1:4630/air',
   '--data',
   DATA,
   ...args.filter((arg) => arg !== '--reset'),

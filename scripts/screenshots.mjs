@@ -1,5 +1,4 @@
 import { mkdirSync } from 'node:fs';
-import { createServer } from 'node:http';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
 import { buildAll } from './lib/build.mjs';
@@ -40,12 +39,6 @@ ensureChromium();
 if (!buildAll()) giveUp('The build failed.');
 const folder = join(ROOT, 'docs/screenshots');
 mkdirSync(folder, { recursive: true });
-// The demo's sensor, with air that is the same in every picture.
-const sensor = createServer((_request, response) => {
-  const reading = { tempC: 18, rhPct: 45, takenAt: new Date().toISOString() };
-  response.writeHead(200, { 'content-type': 'application/json' });
-  response.end(JSON.stringify({ format: 'lean-clasp/air', version: 1, ...reading }));
-}).listen(4630, '127.0.0.1');
 const data = makeDataFolder();
 const server = await startServer({ data, demo: true });
 const browser = await chromium.launch(CHROMIUM);
@@ -67,8 +60,6 @@ try {
 } finally {
   await browser.close();
   await server.stop();
-  sensor.close();
-  sensor.closeAllConnections();
   removeFolder(data);
 }
 

@@ -14,10 +14,20 @@ interface SeedDeps {
   readonly now: () => number;
 }
 
-/** Gives an empty database its shop, and in the demo everything of the Lantern Wagon with two past runs. */
-export async function seed({ builds, shops, runs, now }: SeedDeps, demo: boolean): Promise<void> {
+/**
+ * Gives an empty database its shop, and in the demo everything of the Lantern Wagon with two past runs.
+ * @param sensor address of the sensor that a new shop goes by; null for none.
+ */
+export async function seed(
+  { builds, shops, runs, now }: SeedDeps,
+  demo: boolean,
+  sensor: string | null,
+): Promise<void> {
   if ((await shops.find(SHOP_ID)) !== undefined) return;
-  const shop = demo ? DEMO_SHOP : STARTER_SHOP;
+  const shop = {
+    ...(demo ? DEMO_SHOP : STARTER_SHOP),
+    ...(sensor === null ? {} : { sensor: { address: sensor, follow: true } }),
+  };
   await shops.create(SHOP_ID, shop);
   if (!demo) return;
   for (const { id, build } of wagonBuilds()) await builds.create(id, build);

@@ -64,7 +64,7 @@ export async function startServer(options: ServerOptions, world: ServerWorld): P
     world.now,
   );
   const runs = runStore(db, world.now);
-  await seed({ builds, shops, runs, now: world.now }, options.demo);
+  await seed({ builds, shops, runs, now: world.now }, options.demo, options.sensor);
   const app = createApp({
     air: airWatch({
       address: async () => (await shops.find(SHOP_ID))?.body.sensor?.address ?? null,

@@ -97,12 +97,14 @@ describe('GET /api/air', () => {
     const at = (value: string) => ({ op: 'replace', path: '/sensor/address', value });
     try {
       answer = reading(19.2, 47, new Date().toISOString());
-      await edit(0, at(address), at('http://127.0.0.1:4630/air')).expect(200);
+      await shop.get('/api/air').expect(200, { state: 'none', air: null, takenAtMs: null });
+      const gone = { op: 'remove', path: '/sensor' };
+      const set = { op: 'add', path: '/sensor', value: { address, follow: true } };
+      await edit(0, set, gone).expect(200);
       const report = await shop.get('/api/air').expect(200);
       expect(report.body).toMatchObject({ state: 'fresh', air: { tempC: 19.2, rhPct: 47 } });
       await edit(1, at('file:///etc/passwd'), at(address)).expect(422);
-      const gone = { op: 'remove', path: '/sensor' };
-      await edit(1, gone, { op: 'add', path: '/sensor', value: { address, follow: true } }).expect(200);
+      await edit(1, gone, set).expect(200);
       await shop.get('/api/air').expect(200, { state: 'none', air: null, takenAtMs: null });
     } finally {
       await server.discard();

@@ -22,6 +22,7 @@ describe('readOptions', () => {
       portNamed: false,
       host: '127.0.0.1',
       demo: false,
+      sensor: null,
     });
   });
 
@@ -57,7 +58,7 @@ describe('a server', () => {
   });
 
   it('starts empty without the demo: a starter shop and no builds', async () => {
-    const plain = await startTestServer({ demo: false });
+    const plain = await startTestServer({ demo: false, sensor: null });
     expect((await request(plain.url).get('/api/builds')).body).toEqual([]);
     expect((await request(plain.url).get('/api/shops/shop')).body).toMatchObject({
       body: { name: 'My shop' },
@@ -70,7 +71,7 @@ describe('a server', () => {
     const port = await new Promise<number>((done) => {
       squatter.listen(0, '127.0.0.1', () => done((squatter.address() as { port: number }).port));
     });
-    const options = { dataDir: ':memory:', port, host: '127.0.0.1', demo: false };
+    const options = { dataDir: ':memory:', port, host: '127.0.0.1', demo: false, sensor: null };
     const moved = await startServer({ ...options, portNamed: false }, world);
     expect(moved.url).not.toContain(`:${port}`);
     await moved.stop();

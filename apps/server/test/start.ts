@@ -16,7 +16,7 @@ export async function startTestServer(
 ): Promise<TestServer> {
   const dataDir = options.dataDir ?? mkdtempSync(join(tmpdir(), 'lean-clasp-http-'));
   const running = await startServer(
-    { dataDir, port: 0, portNamed: true, host: '127.0.0.1', demo: options.demo ?? true },
+    { dataDir, port: 0, portNamed: true, host: '127.0.0.1', demo: options.demo ?? true, sensor: null },
     { logger: pino({ level: 'silent' }), now: () => 1_780_000_000_000, version: 'test' },
   );
   return {

@@ -11,6 +11,8 @@ export interface ServerOptions {
   readonly portNamed: boolean;
   readonly host: string;
   readonly demo: boolean;
+  /** Address of a sensor that a new shop goes by; null for none. */
+  readonly sensor: string | null;
 }
 
 /** Port tried first when nobody names one. */
@@ -33,6 +35,7 @@ export function readOptions(
     portNamed: portText !== undefined,
     host: values.host ?? env.LEAN_CLASP_HOST ?? '127.0.0.1',
     demo: values.demo ?? false,
+    sensor: values.sensor ?? null,
   };
 }
 
@@ -45,6 +48,7 @@ function parse(args: readonly string[]) {
         port: { type: 'string' },
         host: { type: 'string' },
         demo: { type: 'boolean' },
+        sensor: { type: 'string' },
       },
     });
   } catch (error) {
@@ -52,7 +56,7 @@ function parse(args: readonly string[]) {
       'inconsistent',
       'options',
       error instanceof Error ? error.message : 'Unknown option.',
-      '--data DIR --port N --host H --demo',
+      '--data DIR --port N --host H --demo --sensor ADDRESS',
     );
   }
 }

@@ -13,6 +13,11 @@ import { AirSection } from './AirSection';
 import { ShelfSection } from './ShelfSection';
 import { SHOP_ID } from './shop-id';
 
+const SHOP: ShopDocument = {
+  ...DEMO_SHOP,
+  sensor: { address: 'http://127.0.0.1:4630/air', follow: true },
+};
+
 function Parts() {
   const shop = useSelector((state: RootState) => state.documents.open[SHOP_ID]?.body) as ShopDocument;
   return (
@@ -35,7 +40,7 @@ function renderShop(air: object | null) {
           ),
     );
   const store = makeStore(localStorage);
-  const document = { id: SHOP_ID, revision: 0, body: DEMO_SHOP, updatedAtMs: 0 };
+  const document = { id: SHOP_ID, revision: 0, body: SHOP, updatedAtMs: 0 };
   store.dispatch(opened({ collection: 'shops', document, log: [] }));
   render(
     <Provider store={store}>
@@ -78,7 +83,7 @@ describe('the sensor', () => {
     const { user, shop } = renderShop(null);
     await retype(user, 'Sensor’s address', 'on the wall');
     expect(screen.getByText(/An address begins with http/)).toBeInTheDocument();
-    expect(shop().sensor?.address).toBe(DEMO_SHOP.sensor?.address);
+    expect(shop().sensor?.address).toBe(SHOP.sensor?.address);
     await retype(user, 'Sensor’s address', 'http://192.168.7.5/air');
     expect(shop().sensor).toEqual({ address: 'http://192.168.7.5/air', follow: true });
     await user.click(screen.getByRole('checkbox', { name: 'Plans go by the sensor' }));

@@ -12,7 +12,6 @@ export const DEMO_SHOP: ShopDocument = {
     { hour: 14, tempC: 21, rhPct: 44 },
     { hour: 17, tempC: 18, rhPct: 47 },
   ],
-  sensor: { address: 'http://127.0.0.1:4630/air', follow: true },
   crew: ['Maud', 'Osric'],
   rack: [
     {
