@@ -58,7 +58,7 @@ describe('a server', () => {
   });
 
   it('starts empty without the demo: a starter shop and no builds', async () => {
-    const plain = await startTestServer({ demo: false, sensor: null });
+    const plain = await startTestServer({ demo: false });
     expect((await request(plain.url).get('/api/builds')).body).toEqual([]);
     expect((await request(plain.url).get('/api/shops/shop')).body).toMatchObject({
       body: { name: 'My shop' },
