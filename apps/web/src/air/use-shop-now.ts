@@ -1,9 +1,12 @@
 import { type AirReport, NO_SENSOR, type ShopDocument } from '@lean-clasp/core';
 import { useMemo } from 'react';
-import { useAirQuery } from '../api/api';
+import { selectAir, useAirQuery } from '../api/api';
+import { useAppSelector } from '../app/store';
 
 /** The page asks the server this often, and not while nobody looks. */
 const POLL_MS = 30_000;
+/** So long as the server does not know yet of a sensor that was just set. */
+const SOON_MS = 2000;
 /** Steps in which the air moves plans: finer is noise. */
 const STEP = { tempC: 0.5, rhPct: 1 };
 
@@ -11,9 +14,10 @@ const inSteps = (value: number, step: number) => Math.round(value / step) * step
 
 /** The shop's sensor as the server last reported it. */
 export function useAirReport(watched: boolean): AirReport {
+  const known = useAppSelector(selectAir).data?.state;
   const { data, isError } = useAirQuery(undefined, {
     skip: !watched,
-    pollingInterval: POLL_MS,
+    pollingInterval: known === 'none' ? SOON_MS : POLL_MS,
     skipPollingIfUnfocused: true,
   });
   if (!watched) return NO_SENSOR;

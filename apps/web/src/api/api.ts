@@ -58,3 +58,6 @@ export const {
   useRunsQuery,
   useCalculationsQuery,
 } = api;
+
+/** What is known of the sensor so far. */
+export const selectAir = api.endpoints.air.select();

@@ -68,7 +68,7 @@ export function SensorFields({ shop }: { readonly shop: ShopDocument }) {
           {report.air === null
             ? ''
             : `${f.temperature(report.air.tempC)}, ${Math.round(report.air.rhPct)} %. `}
-          {airWords(report, nowMs)}
+          {report.state === 'none' ? 'The sensor is being asked.' : airWords(report, nowMs)}
         </Typography>
       )}
     </>
