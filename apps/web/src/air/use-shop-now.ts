@@ -25,8 +25,6 @@ export function useAirReport(watched: boolean): AirReport {
 }
 
 /** The shop with the air that its sensor reads, where the person lets plans go by it. */
-export function useShopNow(shop: ShopDocument): ShopDocument;
-export function useShopNow(shop: ShopDocument | null): ShopDocument | null;
 export function useShopNow(shop: ShopDocument | null): ShopDocument | null {
   const { air } = useAirReport(shop?.sensor?.follow ?? false);
   const tempC = air === null ? null : inSteps(air.tempC, STEP.tempC);

@@ -64,13 +64,15 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
   const lit = (id: string | null) =>
     id !== null && (isSelected(selected, 'part', id) || joined?.a === id || joined?.b === id);
   const named = (id: string) => marks.parts.length <= MOST_NAMES || isSelected(selected, 'part', id);
-  const places = placeLabels(
-    marks.parts.map(({ label, at: spot }) => {
+  const tagged = marks.parts.filter(({ id }) => named(id));
+  const placed = placeLabels(
+    tagged.map(({ label, at: spot }) => {
       const [x, y] = at(spot);
       return { x, y, width: tagWidth(label), height: TAG_HEIGHT };
     }),
     size,
   );
+  const places = new Map(tagged.map(({ id }, i) => [id, placed[i]]));
   return (
     <svg
       width={size.width}
@@ -133,10 +135,10 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
       <g role="group" aria-label="Parts" onKeyDown={moveByArrows}>
         {marks.parts.map(({ id, label, at: spot }, i) => {
           const [x, y] = at(spot);
-          const place = places[i];
+          const place = places.get(id);
           return (
             <Pickable key={id} what={{ kind: 'part', id }} label={partLabel(facts, i, f)} tabStop={i === 0}>
-              {named(id) && place !== undefined ? (
+              {place !== undefined ? (
                 <NameTag label={label} place={place} spot={[x, y]} />
               ) : (
                 <circle cx={x} cy={y} r={3} fill={tokens.ink} opacity={0.7} />

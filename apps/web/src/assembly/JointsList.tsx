@@ -9,7 +9,6 @@ import {
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
-import { useMemo } from 'react';
 import { FIGURE_FACE } from '../app/theme';
 import { isSelected, useSelection } from '../drawing/selection';
 import { Section } from '../frame/Page';
@@ -22,17 +21,14 @@ import { METHOD_OPTIONS } from '../words/catalogue';
 import { GLUED_WORDS, JOINT_WORDS, PAIRING_WORDS } from '../words/kinds';
 import { useOpenAssembly } from '../workspace/open-build';
 import { noteJoints } from './edits';
-import { groupJoints, type JointGroup } from './groups';
+import { type JointGroup } from './groups';
+import { useJointGroups } from './use-joint-groups';
 
 /** Joints that are alike in a row, with area and grain from the solids; a row opens to gaps read at the dry fit. */
 export function JointsList() {
   const { plan } = useAssemblyPlan();
   const f = useFormat();
-  const groups = useMemo(() => {
-    if (plan === null) return [];
-    const roles = new Map(plan.facts.parts.map(({ part }) => [part.id, part.role]));
-    return groupJoints(plan.joints, (id) => roles.get(id) ?? '');
-  }, [plan]);
+  const groups = useJointGroups(plan);
   if (plan === null) return null;
   return (
     <Section title={`Joints, ${plan.joints.length}`}>

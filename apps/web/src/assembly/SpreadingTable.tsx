@@ -4,18 +4,14 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
-import { useMemo } from 'react';
 import { useFormat } from '../quantities/use-format';
 import { JOINT_WORDS } from '../words/kinds';
-import { groupJoints } from './groups';
+import { useJointGroups } from './use-joint-groups';
 
 /** Glue and minutes for joints that are alike, with the way each is spread. */
 export function SpreadingTable({ plan }: { readonly plan: AssemblyPlan }) {
   const f = useFormat();
-  const groups = useMemo(() => {
-    const roles = new Map(plan.facts.parts.map(({ part }) => [part.id, part.role]));
-    return groupJoints(plan.joints, (id) => roles.get(id) ?? '');
-  }, [plan]);
+  const groups = useJointGroups(plan);
   return (
     <Table size="small">
       <TableHead>

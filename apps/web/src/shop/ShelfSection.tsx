@@ -7,9 +7,9 @@ import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';
 import { ScaledField } from '../quantities/fields';
 import { ADHESIVE_OPTIONS } from '../words/catalogue';
-import { makeId } from '../workspace/edits';
+import { addBottle, changeBottle } from './bottles';
 import { LabelFields } from './LabelFields';
-import { changed, useEditShop } from './use-edit-shop';
+import { useEditShop } from './use-edit-shop';
 
 /** Bottles and tins, with the day each was opened and what is left. */
 export function ShelfSection({ shop }: { readonly shop: ShopDocument }) {
@@ -17,21 +17,7 @@ export function ShelfSection({ shop }: { readonly shop: ShopDocument }) {
   return (
     <Section
       title="Glue shelf"
-      aside={
-        <Button
-          onClick={() =>
-            edit('Bottle added', (before) => ({
-              ...before,
-              bottles: [
-                ...before.bottles,
-                { id: makeId(), adhesive: 'pva-interior', openedOn: null, remainingMl: 500 },
-              ],
-            }))
-          }
-        >
-          Add a bottle
-        </Button>
-      }
+      aside={<Button onClick={() => edit('Bottle added', addBottle('pva-interior'))}>Add a bottle</Button>}
     >
       {shop.bottles.length === 0 && (
         <Typography>No glue on the shelf. Add what you have; plans then say what is short.</Typography>
@@ -45,8 +31,7 @@ export function ShelfSection({ shop }: { readonly shop: ShopDocument }) {
 
 function BottleFields({ bottle }: { readonly bottle: Bottle }) {
   const edit = useEditShop();
-  const set = (label: string, change: Partial<Bottle>) =>
-    edit(label, (before) => ({ ...before, bottles: changed(before.bottles, bottle.id, change) }));
+  const set = (label: string, change: Partial<Bottle>) => edit(label, changeBottle(bottle.id, change));
   return (
     <>
       <FieldRow>

@@ -30,6 +30,9 @@ export const HAZARDS = [
 /** One of `HAZARDS`. */
 export type Hazard = (typeof HAZARDS)[number];
 
+/** Those that make skin or lungs allergic. */
+export const SENSITISERS: readonly Hazard[] = ['skin-sensitiser', 'isocyanate', 'formaldehyde'];
+
 /** How a family behaves in the uses that ask something special of it. */
 export interface Aptitudes {
   /** Dried coats stick again under an iron. */

@@ -4,6 +4,7 @@ export {
   type GlueStepKind,
   type Hazard,
   HAZARDS,
+  SENSITISERS,
   type Service,
   SERVICES,
 } from './adhesive';

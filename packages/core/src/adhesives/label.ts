@@ -1,4 +1,4 @@
-import type { Range } from '../range';
+import { combineRanges, type Range, subtractRanges } from '../range';
 import type { Adhesive } from './adhesive';
 
 /** A figure with two ends as labels print it; one end alone stands for both. */
@@ -71,12 +71,8 @@ function windowsOf(
 ): Pick<Adhesive, 'closedMin' | 'totalMin'> {
   if (open === null && total === null) return { closedMin: adhesive.closedMin, totalMin: adhesive.totalMin };
   if (total !== null) {
-    return { closedMin: null, totalMin: combine(total, open ?? adhesive.openMin, Math.max) };
+    return { closedMin: null, totalMin: combineRanges(total, open ?? adhesive.openMin, Math.max) };
   }
-  const closed = adhesive.closedMin ?? combine(adhesive.totalMin, adhesive.openMin, (a, b) => a - b);
-  return { closedMin: closed, totalMin: combine(open ?? adhesive.openMin, closed, (a, b) => a + b) };
-}
-
-function combine(a: Range, b: Range, joined: (a: number, b: number) => number): Range {
-  return { low: joined(a.low, b.low), likely: joined(a.likely, b.likely), high: joined(a.high, b.high) };
+  const closed = adhesive.closedMin ?? subtractRanges(adhesive.totalMin, adhesive.openMin);
+  return { closedMin: closed, totalMin: combineRanges(open ?? adhesive.openMin, closed, (a, b) => a + b) };
 }

@@ -2,7 +2,7 @@ import { within } from '../checks';
 import { type Finding, finding } from '../finding';
 import { LIMITS } from '../limits';
 import { equilibriumMoisturePct, type GluingTraits, vapourPressureDeficitKPa } from '../materials';
-import { clamp, type Range, scaleRange } from '../range';
+import { clamp, type Range, scaleRange, subtractRanges } from '../range';
 import type { Adhesive, Chemistry } from './adhesive';
 
 /** Conditions of one glue line; wood and glue are as warm as the air unless said otherwise. */
@@ -104,7 +104,7 @@ export function adhesiveWindow(adhesive: Adhesive, conditions: WindowConditions)
   const woodTempC = within(conditions.woodTempC ?? tempC, 'woodTempC', LIMITS.tempC);
   const glueTempC = within(conditions.glueTempC ?? tempC, 'glueTempC', LIMITS.tempC);
   const factors = FACTORS[adhesive.chemistry]({ tempC, woodTempC, rhPct, mcPct, conditions });
-  const closedRef = adhesive.closedMin ?? difference(adhesive.totalMin, adhesive.openMin);
+  const closedRef = adhesive.closedMin ?? subtractRanges(adhesive.totalMin, adhesive.openMin);
   const totalFactor =
     (adhesive.openMin.likely * factors.open + closedRef.likely * factors.closed) /
     (adhesive.openMin.likely + closedRef.likely);
@@ -294,10 +294,6 @@ function findingsFor(adhesive: Adhesive, given: Temperatures, traits: GluingTrai
   if (traits.oily) found.push(finding('oily-wood', 'warns'));
   if (traits.resinous) found.push(finding('resinous-wood', 'informs'));
   return found;
-}
-
-function difference(total: Range, open: Range): Range {
-  return { low: total.low - open.low, likely: total.likely - open.likely, high: total.high - open.high };
 }
 
 function rangeEntries(name: string, range: Range): Record<string, number> {

@@ -1,6 +1,6 @@
 import { InputError } from '../checks';
 import { type GluingTraits, resolveSpecies, type WoodProperties } from '../materials';
-import { reach, solidPoints, solidVolume, type Surface, surfacesOf, type Vec3 } from '../solids';
+import { MAIN_AXES, reach, solidPoints, solidVolume, type Surface, surfacesOf, type Vec3 } from '../solids';
 import type { Assembly, Part } from './assembly';
 import { type JointFacts, jointFacts } from './joint-facts';
 import { type ReferenceMarks, referenceMarks } from './reference-marks';
@@ -33,11 +33,6 @@ export interface AssemblyFacts {
 }
 
 type Reach = readonly [number, number];
-const AXES: readonly Vec3[] = [
-  [1, 0, 0],
-  [0, 1, 0],
-  [0, 0, 1],
-];
 
 /**
  * Measures an assembly. Mass is at 12 % moisture: volume × specific gravity × 1.12.
@@ -70,7 +65,7 @@ export function deriveAssembly(assembly: Assembly): AssemblyFacts {
   });
   const covered = coverage(joints, parts);
   const points = assembly.parts.flatMap(({ solid }) => solidPoints(solid));
-  const [x, y, z] = AXES.map((axis) => reach(points, axis)) as [Reach, Reach, Reach];
+  const [x, y, z] = MAIN_AXES.map((axis) => reach(points, axis)) as [Reach, Reach, Reach];
   return {
     assembly,
     parts: parts.map((facts, i) => {

@@ -1,5 +1,5 @@
 import type { Adhesive, AdhesiveWindow, GlueStep } from '../adhesives';
-import type { Range } from '../range';
+import { type Range, scaleRange } from '../range';
 import type { GlueJob } from './job';
 
 /** End grain below this share of the glued area is not worth a coat of its own [judgement]. */
@@ -50,17 +50,13 @@ export function cleanUpOf(
   planed: boolean,
 ): CleanUp | null {
   if (clampMin === null || machineMin === null) return null;
-  const rubbery = {
-    low: RUBBERY.low * clampMin.likely,
-    likely: RUBBERY.likely * clampMin.likely,
-    high: RUBBERY.high * clampMin.likely,
-  };
-  if (planed)
+  if (planed) {
     return { method: 'leave-and-plane', atMin: { low: machineMin, likely: machineMin, high: machineMin } };
+  }
   const atOnce = { low: 0, likely: 1, high: 3 };
   if (finish === 'paint' && (cleanUp === 'water' || cleanUp === 'warm-water')) {
     return { method: 'damp-wipe', atMin: atOnce };
   }
   if (finish === 'stain' && cleanUp !== 'scrape-only') return { method: 'scrape-wet', atMin: atOnce };
-  return { method: 'skin-and-peel', atMin: rubbery };
+  return { method: 'skin-and-peel', atMin: scaleRange(RUBBERY, clampMin.likely) };
 }

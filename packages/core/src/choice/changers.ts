@@ -1,4 +1,4 @@
-import type { Adhesive } from '../adhesives';
+import { type Adhesive, SENSITISERS } from '../adhesives';
 import type { GlueJob } from './job';
 import { rankAdhesives } from './rank';
 
@@ -36,7 +36,7 @@ const CHANGES: Readonly<Record<ChangeCode, (job: GlueJob) => GlueJob>> = {
   'to-come-apart': (job) => ({ ...job, repairable: true }),
   painted: (job) => ({ ...job, finish: 'paint' }),
   'one-hour-of-clamps': (job) => ({ ...job, clampsOffWithinMin: 60 }),
-  'no-sensitisers': (job) => ({ ...job, avoid: ['skin-sensitiser', 'isocyanate', 'formaldehyde'] }),
+  'no-sensitisers': (job) => ({ ...job, avoid: SENSITISERS }),
 };
 
 /** Changes of one circumstance that would put another glue first, each really ranked. */

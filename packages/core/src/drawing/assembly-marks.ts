@@ -4,6 +4,7 @@ import {
   cross,
   dot,
   loopsInSpace,
+  MAIN_AXES,
   type Prism,
   prismVolume,
   reach,
@@ -138,7 +139,7 @@ export function assemblyMarks(
             ]
           : [],
       ),
-      reachMm: MAIN.map((axis) => reach(body, axis)),
+      reachMm: MAIN_AXES.map((axis) => reach(body, axis)),
       depthMm: dot(middleOf(body), eye.towards),
     };
   };
@@ -243,12 +244,6 @@ function jointMarks(
   });
 }
 
-const MAIN: readonly Vec3[] = [
-  [1, 0, 0],
-  [0, 1, 0],
-  [0, 0, 1],
-];
-
 /** Everything in an order in which what is drawn later is never behind; cycles are cut at the furthest. */
 function fromBehind(all: readonly Drawn[], towards: Vec3): Drawn[] {
   const waiting = [...all].sort((a, b) => a.depthMm - b.depthMm);
@@ -265,7 +260,7 @@ function fromBehind(all: readonly Drawn[], towards: Vec3): Drawn[] {
 /** Whether `one` may hide some of `other` and not the other way round, by a main direction that parts them. */
 function hides(one: Drawn, other: Drawn, towards: Vec3): boolean {
   // +1 where `one` lies on the near side of a main direction, −1 where `other` does, 0 where they overlap.
-  const nearer = MAIN.map((_, axis) => {
+  const nearer = MAIN_AXES.map((_, axis) => {
     const slant = Math.sign(towards[axis] ?? 0);
     const [p, q] = [one.reachMm[axis] ?? [0, 0], other.reachMm[axis] ?? [0, 0]];
     if (p[0] >= q[1] - TOUCHING_MM) return slant;

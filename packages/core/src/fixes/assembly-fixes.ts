@@ -3,7 +3,7 @@ import type { AssemblyBuild, ShopDocument } from '../formats';
 import { LIMITS } from '../limits';
 import { listSpreadMethods } from '../spread';
 import { type AssemblyPlan, jobOfAssembly, planAssembly } from '../verdicts';
-import { otherGlues } from './other-glues';
+import { glueCandidates } from './other-glues';
 import { type Candidate, type Fixes, rankFixes } from './rank';
 import { warmWood } from './warm-wood';
 
@@ -32,14 +32,7 @@ function candidatesFor(plan: AssemblyPlan, shop: ShopDocument): Candidate<Assemb
           },
         ]
       : []),
-    ...otherGlues(jobOfAssembly(plan, null), build.glue.adhesive, shop).map(({ id }) => {
-      const onShelf = shop.bottles.some(({ adhesive, remainingMl }) => adhesive === id && remainingMl > 0);
-      return {
-        change: finding('use-glue', 'informs', { adhesive: id, onShelf: onShelf ? 'yes' : 'no' }),
-        build: glue({ adhesive: id }),
-        effort: onShelf ? 2 : 6,
-      };
-    }),
+    ...glueCandidates(build, jobOfAssembly(plan, null), shop, { onShelf: 2, toGet: 6 }),
     ...warmWood(build),
     ...listSpreadMethods()
       .filter(({ id }) => COMMON_METHODS.includes(id) && id !== build.glue.method)

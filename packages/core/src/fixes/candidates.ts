@@ -4,7 +4,7 @@ import { finding } from '../finding';
 import { LIMITS } from '../limits';
 import { lotForceN, placeEvenly } from '../templates';
 import { jobOfPanel, type Plan } from '../verdicts';
-import { otherGlues } from './other-glues';
+import { glueCandidates } from './other-glues';
 import type { Candidate } from './rank';
 import { warmWood } from './warm-wood';
 
@@ -22,7 +22,7 @@ export const CANDIDATE_SOURCES: readonly Source[] = [
   moreClamps,
   otherClamps,
   spreadEvenly,
-  otherGlue,
+  (plan, shop) => glueCandidates(plan.build, jobOfPanel(plan, null), shop, { onShelf: 1, toGet: 3 }),
   oneMorePair,
   otherFaces,
   otherHour,
@@ -117,18 +117,6 @@ function spreadEvenly({ build, panel }: Plan): readonly PanelCandidate[] {
   return build.clamps.length < 2
     ? []
     : [{ change: finding('space-evenly', 'informs'), build: { ...build, clamps }, effort: 0.5 }];
-}
-
-function otherGlue(plan: Plan, shop: ShopDocument): readonly PanelCandidate[] {
-  const { build } = plan;
-  return otherGlues(jobOfPanel(plan, null), build.glue.adhesive, shop).map((adhesive) => {
-    const onShelf = shop.bottles.some((bottle) => bottle.adhesive === adhesive.id && bottle.remainingMl > 0);
-    return {
-      change: finding('use-glue', 'informs', { adhesive: adhesive.id, onShelf: onShelf ? 'yes' : 'no' }),
-      build: { ...build, glue: { ...build.glue, adhesive: adhesive.id } },
-      effort: onShelf ? 1 : 3,
-    };
-  });
 }
 
 function oneMorePair({ build }: Plan): readonly PanelCandidate[] {

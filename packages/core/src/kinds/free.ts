@@ -1,9 +1,9 @@
 import { InputError } from '../checks';
 import type { FreeJoint, FreePart } from '../formats';
 import { box, reach, solidOf, solidPoints, type Vec3 } from '../solids';
-import { BAR_CLAMPS, joint, type Layout, PADS_MM } from './kind';
+import { BAR_CLAMPS, joint, type Layout, PADS_MM, X, Y, Z } from './kind';
 
-const AXES: Readonly<Record<'x' | 'y' | 'z', Vec3>> = { x: [1, 0, 0], y: [0, 1, 0], z: [0, 0, 1] };
+const AXES: Readonly<Record<'x' | 'y' | 'z', Vec3>> = { x: X, y: Y, z: Z };
 
 /**
  * Lays out a person's own parts and joints; every joint is pulled along the direction in which its parts lie

@@ -1,6 +1,6 @@
 import type { Assembly, Part, PartRole } from '../assembly';
 import { type Finding } from '../finding';
-import { type Solid, type Vec3 } from '../solids';
+import { MAIN_AXES, type Solid, type Vec3 } from '../solids';
 import { type Answers, type AnswersTo, checkAnswers, type Questions, startingAnswers } from './question';
 
 /** Moisture contents that matter to a layout: today's and the year's extremes, %. */
@@ -176,9 +176,7 @@ export function joint(
 /** 1, 2 … n. */
 export const upTo = (n: number): number[] => Array.from({ length: n }, (_, i) => i + 1);
 
-export const X: Vec3 = [1, 0, 0];
-export const Y: Vec3 = [0, 1, 0];
-export const Z: Vec3 = [0, 0, 1];
+export const [X, Y, Z] = MAIN_AXES;
 
 /** Clamp kinds that pull across a flat assembly, best first. */
 export const BAR_CLAMPS = ['t-bar', 'pipe', 'parallel-jaw', 'f-heavy', 'f-light', 'trigger'] as const;

@@ -7,6 +7,7 @@ export {
   type GluingTraits,
   modulusAcross,
   poissonInFace,
+  sharedTraits,
   shearModulusInFace,
   type Species,
   type WoodProperties,

@@ -27,6 +27,15 @@ export interface GluingTraits {
   readonly oily: boolean;
 }
 
+/** Traits of woods that meet in one joint: what any of them has counts. */
+export function sharedTraits(woods: readonly { readonly traits: GluingTraits }[]): GluingTraits {
+  return {
+    openPored: woods.some(({ traits }) => traits.openPored),
+    resinous: woods.some(({ traits }) => traits.resinous),
+    oily: woods.some(({ traits }) => traits.oily),
+  };
+}
+
 /** A catalogue entry: a wood or sheet material under its shop name. */
 export interface Species {
   readonly id: string;

@@ -3,6 +3,13 @@ export type Vec2 = readonly [number, number];
 /** A point or direction in space; x along the length, y across, z up. */
 export type Vec3 = readonly [number, number, number];
 
+/** Main directions of space. */
+export const MAIN_AXES: readonly [Vec3, Vec3, Vec3] = [
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+];
+
 export const add = (a: Vec3, b: Vec3): Vec3 => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
 export const subtract = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
 export const scale = (a: Vec3, by: number): Vec3 => [a[0] * by, a[1] * by, a[2] * by];

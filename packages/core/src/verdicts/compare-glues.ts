@@ -87,16 +87,24 @@ interface Planned {
 }
 
 function panelPlans(build: PanelBuild, shop: ShopDocument, today: string | null): Planned {
+  const now = planBuild(build, shop);
   return {
-    job: jobOfPanel(planBuild(build, shop), today),
-    planWith: (adhesive) => planBuild({ ...build, glue: { ...build.glue, adhesive } }, shop),
+    job: jobOfPanel(now, today),
+    planWith: (adhesive) =>
+      adhesive === build.glue.adhesive
+        ? now
+        : planBuild({ ...build, glue: { ...build.glue, adhesive } }, shop),
   };
 }
 
 function assemblyPlans(build: AssemblyBuild, shop: ShopDocument, today: string | null): Planned {
+  const now = planAssembly(build, shop);
   return {
-    job: jobOfAssembly(planAssembly(build, shop), today),
-    planWith: (adhesive) => planAssembly({ ...build, glue: { ...build.glue, adhesive } }, shop),
+    job: jobOfAssembly(now, today),
+    planWith: (adhesive) =>
+      adhesive === build.glue.adhesive
+        ? now
+        : planAssembly({ ...build, glue: { ...build.glue, adhesive } }, shop),
   };
 }
 

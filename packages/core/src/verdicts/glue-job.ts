@@ -1,6 +1,7 @@
-import type { Hazard } from '../adhesives';
+import { SENSITISERS } from '../adhesives';
 import type { GlueJob } from '../choice';
 import { NO_WISHES, type PanelBuild, type AssemblyBuild, type Wishes } from '../formats';
+import { sharedTraits } from '../materials';
 import type { AssemblyPlan } from './assembly';
 import type { Plan } from './plan';
 import { bottlesOf } from './shelf';
@@ -21,8 +22,6 @@ const PALE_WOODS: ReadonlySet<string> = new Set([
   'sitka-spruce',
   'birch-plywood',
 ]);
-/** What makes skin or lungs allergic. */
-const SENSITISERS: readonly Hazard[] = ['skin-sensitiser', 'isocyanate', 'formaldehyde'];
 /** Sets are made as fast as clamps come free: they should let go within this, min [judgement]. */
 const SET_RELEASE_MIN = 5;
 /** A bowed line that clamps pull together keeps about this, mm. */
@@ -65,11 +64,7 @@ export function jobOfPanel(plan: Plan, today: string | null): GlueJob {
       ),
     ),
     sg: Math.min(...panel.boards.map(({ wood }) => wood.sg)),
-    traits: {
-      openPored: panel.boards.some(({ traits }) => traits.openPored),
-      resinous: panel.boards.some(({ traits }) => traits.resinous),
-      oily: panel.boards.some(({ traits }) => traits.oily),
-    },
+    traits: sharedTraits(panel.boards),
     paleWood: panel.boards.some(({ board }) => PALE_WOODS.has(board.species)),
     endGrainShare: 0,
     veneer: 'none',
@@ -103,11 +98,7 @@ export function jobOfAssembly(plan: AssemblyPlan, today: string | null): GlueJob
       }),
     ),
     sg: Math.min(...facts.parts.map(({ wood }) => wood.sg)),
-    traits: {
-      openPored: anyPart(({ traits }) => traits.openPored),
-      resinous: anyPart(({ traits }) => traits.resinous),
-      oily: anyPart(({ traits }) => traits.oily),
-    },
+    traits: sharedTraits(facts.parts),
     paleWood: anyPart(({ part }) => PALE_WOODS.has(part.species)),
     endGrainShare: area === 0 ? 0 : ends.reduce((sum, { areaMm2 }) => sum + areaMm2, 0) / area,
     veneer:

@@ -3,7 +3,7 @@ import { clampsOnPanel, type Panel, type PanelLine, panelOf } from '../assembly'
 import { pressureWord, targetPressure } from '../clamps';
 import type { PanelBuild, Climate, ShopDocument } from '../formats';
 import { LIMITS } from '../limits';
-import { equilibriumMoisturePct } from '../materials';
+import { sharedTraits, equilibriumMoisturePct } from '../materials';
 import {
   closingForceN,
   endDepthMm,
@@ -153,11 +153,7 @@ function planLine(line: PanelLine, context: LineContext): PlannedLine {
       tempC: climate.tempC,
       rhPct: climate.rhPct,
       faces: build.glue.faces,
-      traits: {
-        openPored: woods.some(({ traits }) => traits.openPored),
-        resinous: woods.some(({ traits }) => traits.resinous),
-        oily: woods.some(({ traits }) => traits.oily),
-      },
+      traits: sharedTraits(woods),
       mcPct,
       woodTempC: build.wishes?.woodTempC ?? undefined,
     }),

@@ -10,7 +10,7 @@ import { type Finding, finding } from '../../finding';
 import type { AssemblyBuild, ShopDocument } from '../../formats';
 import { layAssembly } from '../../kinds';
 import { LIMITS } from '../../limits';
-import { equilibriumMoisturePct } from '../../materials';
+import { sharedTraits, equilibriumMoisturePct } from '../../materials';
 import { closingForceN } from '../../mechanics';
 import { reach, solidPoints } from '../../solids';
 import { findSpreadMethod, spread } from '../../spread';
@@ -117,11 +117,7 @@ function planJoint(facts: JointFacts, first: boolean, context: JointContext): Pl
       tempC: climate.tempC,
       rhPct: climate.rhPct,
       faces,
-      traits: {
-        openPored: both.some(({ traits }) => traits.openPored),
-        resinous: both.some(({ traits }) => traits.resinous),
-        oily: both.some(({ traits }) => traits.oily),
-      },
+      traits: sharedTraits(both),
       mcPct: Math.max(...moistures),
       sg: Math.min(...both.map(({ wood }) => wood.sg)),
       woodTempC: build.wishes?.woodTempC ?? undefined,
