@@ -1,2 +1,17 @@
 export { type LineTimes, type Operation, panelSession, type Timeline } from './panel-session';
 export { PACE } from './pace';
+export { type SequenceSession, sequenceTotals, sessionOf, type SessionOperation } from './answer';
+export { problemOf } from './input';
+export type { ClampCount, Press, RunsInto, SequenceProblem } from './problem';
+export { type GivenSessions, givenSessions } from './given-sessions';
+export type { SessionPlan } from './session-plan';
+export {
+  FULL_EFFORT,
+  improvingSequence,
+  type SequenceAnswer,
+  type SequenceEffort,
+  type SequenceProgress,
+  solveSequence,
+} from './solve-sequence';
+export { scatterFrom } from './scatter';
+export { DIRECTION_NAMES, leaves, opposite, seenFromOther, waysOut } from './ways-out';

@@ -1,3 +1,4 @@
+export { DIRECTIONS } from './directions';
 export { type Axis, box, extruded, moved, type Prism, prismVolume, reach, turned } from './prism';
 export {
   contactsBetween,

@@ -1,0 +1,130 @@
+import fc from 'fast-check';
+import { bruteSequence } from '../test-support/brute-sequence';
+import { deepFreeze } from '../test-support/deep-freeze';
+import { problemOf, type SequenceInput } from './input';
+import { sessionOf, sequenceTotals } from './answer';
+import { solveSequence } from './solve-sequence';
+import { violationsIn } from '../test-support/sequence-rules';
+
+// Thousands of arrangements are gone through; a slow machine takes its time.
+jest.setTimeout(180_000);
+
+const AXIS = ['+x', '-x', '+y', '-y', '+z', '-z', '+x+y', '-y+z'];
+
+/** Small assemblies in whole minutes; every joint beyond the tree closes a ring. */
+function assemblies(most: { joints: number; crew: number }): fc.Arbitrary<SequenceInput> {
+  const joint = fc.record({
+    spreadMin: fc.integer({ min: 1, max: 2 }),
+    closeMin: fc.integer({ min: 1, max: 2 }),
+    clampMin: fc.integer({ min: 1, max: 2 }),
+    hands: fc.constantFrom(1, 1, 1, 2),
+    release: fc.oneof(
+      fc.constant(['any']),
+      fc.uniqueArray(fc.constantFrom(...AXIS), { minLength: 1, maxLength: 3 }),
+    ),
+    bars: fc.integer({ min: 0, max: 2 }),
+    from: fc.nat(100),
+    to: fc.nat(100),
+  });
+  return fc
+    .record({
+      joints: fc.array(joint, { minLength: 2, maxLength: most.joints }),
+      rings: fc.nat(2),
+      crew: fc.integer({ min: 1, max: most.crew }),
+      openMin: fc.integer({ min: 4, max: 7 }),
+      closedMin: fc.integer({ min: 2, max: 5 }),
+      totalMin: fc.integer({ min: 5, max: 9 }),
+      rackShare: fc.option(fc.double({ min: 0.35, max: 1, noNaN: true })),
+      marginShare: fc.constantFrom(0, 0, 0.15),
+    })
+    .map(({ joints, rings, crew, rackShare, marginShare, ...window }) => {
+      const parts = Math.max(2, joints.length + 1 - Math.min(rings, joints.length - 1));
+      const taken = new Set<string>();
+      const made = joints.flatMap(({ from, to, bars: count, ...rest }, i) => {
+        const b = i < parts - 1 ? i + 1 : 1 + (to % (parts - 1));
+        const a = from % b;
+        if (taken.has(`${a}-${b}`)) return [];
+        taken.add(`${a}-${b}`);
+        return [{ ...rest, id: `j${i}`, a: `p${a}`, b: `p${b}`, clamps: { bar: count } }];
+      });
+      const wanted = made.reduce((sum, { clamps }) => sum + clamps.bar, 0);
+      return {
+        parts: Array.from({ length: parts }, (_, i) => `p${i}`),
+        joints: made,
+        window,
+        crew,
+        clampTimeMin: 45,
+        marginShare,
+        ...(rackShare === null ? {} : { clamps: { bar: Math.max(2, Math.round(rackShare * wanted)) } }),
+      };
+    });
+}
+
+function answerTo(input: SequenceInput) {
+  const problem = problemOf(deepFreeze(input));
+  const answer = solveSequence(problem);
+  return {
+    ...answer,
+    ...sequenceTotals(problem, answer),
+    sessions: answer.sessions.map((session) => sessionOf(problem, session)),
+  };
+}
+
+describe('solveSequence against every moment walked through', () => {
+  it.each([
+    ['up to three joints, three pairs of hands', 3, 3, 130],
+    ['up to four joints, two pairs of hands', 4, 2, 80],
+    ['up to six joints alone', 6, 1, 70],
+    ['up to six joints, three pairs of hands', 6, 3, 40],
+  ])('%s: the same sessions and worst margin, nothing violated', (_, joints, crew, numRuns) => {
+    const seen = { compared: 0, infeasible: 0, several: 0 };
+    fc.assert(
+      fc.property(assemblies({ joints, crew }), (input) => {
+        const answer = answerTo(input);
+        const brute = bruteSequence(input);
+        if (brute === 'too-many') return;
+        seen.compared += 1;
+        if (brute === null) {
+          seen.infeasible += 1;
+          expect(answer.status).toBe('infeasible');
+          expect(answer.impossible[0]?.joints.length).toBeGreaterThan(0);
+          return;
+        }
+        if (brute.sessions > 1) seen.several += 1;
+        expect(answer.status).toBe('proven');
+        expect(answer.sessions).toHaveLength(brute.sessions);
+        expect(Math.abs((answer.worstMargin ?? NaN) - brute.worstMargin)).toBeLessThan(1e-6);
+        expect(violationsIn(input, answer.sessions)).toEqual([]);
+      }),
+      { seed: 5, numRuns },
+    );
+    // Instances with too many moments to walk through are passed over; enough must be left.
+    expect(seen.compared).toBeGreaterThan(numRuns / 3);
+    expect(seen.infeasible).toBeGreaterThan(numRuns / 20);
+    expect(seen.several).toBeGreaterThan(2);
+  });
+});
+
+describe('solveSequence, whatever the assembly', () => {
+  const better = (one: ReturnType<typeof answerTo>, other: ReturnType<typeof answerTo>) => {
+    if (one.status === 'infeasible' || other.status === 'infeasible') return other.status === 'infeasible';
+    if (one.sessions.length !== other.sessions.length) return one.sessions.length < other.sessions.length;
+    return (one.worstMargin ?? 0) >= (other.worstMargin ?? 0) - 1e-7;
+  };
+
+  it('is never worse with one more pair of hands, nor better with a shorter window', () => {
+    fc.assert(
+      fc.property(
+        assemblies({ joints: 5, crew: 2 }),
+        fc.constantFrom('openMin' as const, 'closedMin' as const, 'totalMin' as const),
+        (input, window) => {
+          const answer = answerTo(input);
+          expect(better(answerTo({ ...input, crew: input.crew + 1 }), answer)).toBe(true);
+          const shorter = { ...input.window, [window]: 0.9 * input.window[window] };
+          expect(better(answer, answerTo({ ...input, window: shorter }))).toBe(true);
+        },
+      ),
+      { seed: 8, numRuns: 60 },
+    );
+  });
+});
