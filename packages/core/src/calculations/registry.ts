@@ -14,6 +14,7 @@ import {
 } from './geometry';
 import { adhesiveRank, strength } from './choosing';
 import { adhesiveWindow, spread } from './glue';
+import { calendar, sequence } from './planning';
 import { cup, emc, movement } from './wood';
 
 /** Every calculation, in the order in which they are listed. */
@@ -37,6 +38,8 @@ export const CALCULATIONS: readonly AnyCalculation[] = [
   band,
   angledClamp,
   bend,
+  sequence,
+  calendar,
 ];
 
 const byName: ReadonlyMap<string, AnyCalculation> = new Map(CALCULATIONS.map((entry) => [entry.name, entry]));

@@ -8,6 +8,7 @@ import {
   spreadFigure,
   strengthFigure,
 } from './glue';
+import { calendarFigure, sequenceFigure } from './planning';
 import { angledClampFigure, bandFigure } from './pulls';
 import { edgeLineFigure, flatnessFigure, trySquareFigure } from './readings';
 import { cupFigure, emcFigure, movementFigure } from './wood';
@@ -34,6 +35,8 @@ const FIGURES: ReadonlyMap<string, AnyDraw> = new Map([
   bandFigure,
   bendFigure,
   breadboardSlotFigure,
+  sequenceFigure,
+  calendarFigure,
 ]);
 
 /**
