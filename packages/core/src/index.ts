@@ -145,7 +145,8 @@ export {
   type Species,
 } from './materials';
 export type { Range } from './range';
-export type { LineTimes, Operation, Timeline } from './sequence';
+export type { LineTimes, Operation, SessionOperation, Timeline } from './sequence';
+export { readWallTime, type ShopHours, writeWallTime } from './calendar';
 export { findSpreadMethod, listSpreadMethods, type SpreadMethod } from './spread';
 export {
   assemblyBuild,
@@ -174,14 +175,24 @@ export {
 export {
   type Aspect,
   ASPECTS,
+  type Arranged,
+  arrangements,
   type AssemblyPlan,
   type ClosingAdvice,
   COMFORTABLE_MARGIN,
   adhesiveOf,
   compareGlues,
+  type DatedSessionOfBuild,
+  datesOf,
   type FigureKind,
   type GlueComparison,
   type GlueOption,
+  type Likelihood,
+  likelihoodOf,
+  type Order,
+  type OrderedSession,
+  SET_UP_MIN,
+  weekOf,
   type Plan,
   planAssembly,
   planBuild,

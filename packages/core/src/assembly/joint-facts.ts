@@ -1,11 +1,11 @@
 import {
   contactsBetween,
+  DIRECTIONS,
   dot,
   loopsInSpace,
   reach,
   type Surface,
   surfaceArea,
-  unit,
   type Vec3,
 } from '../solids';
 import type { Joint, Part } from './assembly';
@@ -118,15 +118,6 @@ function longestReach(contacts: readonly Contact[]): number {
     }),
   );
 }
-
-/** The 26 directions made of signs along x, y and z, named like "+x-z". */
-const DIRECTIONS: readonly { readonly name: string; readonly direction: Vec3 }[] = [-1, 0, 1]
-  .flatMap((x) => [-1, 0, 1].flatMap((y) => [-1, 0, 1].map((z): Vec3 => [x, y, z])))
-  .filter((direction) => direction.some((value) => value !== 0))
-  .map((signs) => ({
-    name: signs.map((sign, i) => (sign === 0 ? '' : `${sign > 0 ? '+' : '-'}${'xyz'[i] ?? ''}`)).join(''),
-    direction: unit(signs),
-  }));
 
 /** One of each pair of opposites. */
 const HALF_THE_DIRECTIONS = DIRECTIONS.slice(0, DIRECTIONS.length / 2).map(({ direction }) => direction);

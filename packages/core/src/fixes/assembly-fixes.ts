@@ -2,7 +2,8 @@ import { finding } from '../finding';
 import type { AssemblyBuild, ShopDocument } from '../formats';
 import { LIMITS } from '../limits';
 import { listSpreadMethods } from '../spread';
-import { type AssemblyPlan, jobOfAssembly, planAssembly } from '../verdicts';
+import type { SequenceEffort } from '../sequence';
+import { arrangements, type AssemblyPlan, jobOfAssembly, planAssembly } from '../verdicts';
 import { glueCandidates } from './other-glues';
 import { type Candidate, type Fixes, rankFixes } from './rank';
 import { warmWood } from './warm-wood';
@@ -32,6 +33,7 @@ function candidatesFor(plan: AssemblyPlan, shop: ShopDocument): Candidate<Assemb
           },
         ]
       : []),
+    ...arrangedAnew(plan),
     ...glueCandidates(build, jobOfAssembly(plan, null), shop, { onShelf: 2, toGet: 6 }),
     ...warmWood(build),
     ...listSpreadMethods()
@@ -51,5 +53,28 @@ function candidatesFor(plan: AssemblyPlan, shop: ShopDocument): Candidate<Assemb
       build: { ...build, climate: { tempC, rhPct } },
       effort: 4,
     })),
+  ];
+}
+
+/** Joints above which a page does not wait for an arrangement that it did not ask for. */
+const MOST_JOINTS_UNASKED = 24;
+/** A first good arrangement, no proof. */
+const QUICK: SequenceEffort = { exactJoints: 0, marginSteps: 0, handsOnSteps: 0, rounds: 1, seed: 1 };
+
+/** The sessions and order that a first look finds. */
+function arrangedAnew(plan: AssemblyPlan): Candidate<AssemblyBuild>[] {
+  const { build, joints } = plan;
+  if (joints.length < 2 || joints.length > MOST_JOINTS_UNASKED) return [];
+  const [first] = arrangements(plan, QUICK);
+  if (first === undefined || first.sessions.length === 0) return [];
+  return [
+    {
+      change: finding('arrange-sessions', 'informs', { sessions: first.sessions.length }),
+      build: {
+        ...build,
+        order: { sessions: first.sessions.map((ids) => [...ids]), pinned: build.order?.pinned ?? [] },
+      },
+      effort: first.sessions.length > 1 ? 3 : 1,
+    },
   ];
 }

@@ -91,6 +91,14 @@ export const AssemblyBuildSchema = strictObject({
   prepared: Type.Array(ShortText, { maxItems: 60 }),
   /** Left out by documents from before wishes. */
   wishes: Type.Optional(WishesSchema),
+  /** Joints by the session in which they are glued; left out while everything is glued in one go. */
+  order: Type.Optional(
+    strictObject({
+      sessions: Type.Array(Type.Array(ShortText, { maxItems: 600 }), { maxItems: 60 }),
+      /** Joints that stay in their session when the rest is arranged anew. */
+      pinned: Type.Array(ShortText, { maxItems: 600 }),
+    }),
+  ),
   mcInUse: strictObject({ lowPct: bounded(LIMITS.moisturePct), highPct: bounded(LIMITS.moisturePct) }),
 });
 

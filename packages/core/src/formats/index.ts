@@ -23,4 +23,4 @@ export {
 } from './run-document';
 export { type Bottle, type RackLot, type ShopDocument, ShopDocumentSchema } from './shop-document';
 export { type Finish, FINISHES, NO_WISHES, type Wishes } from './wishes';
-export { bounded, oneOf, orNull, strictObject } from './schema';
+export { bounded, oneOf, orNull, strictObject, wholeBounded } from './schema';

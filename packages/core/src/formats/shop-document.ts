@@ -62,6 +62,20 @@ export const ShopDocumentSchema = strictObject({
       follow: Type.Boolean(),
     }),
   ),
+  /** Working hours and benches; left out by shops from before calendars. */
+  week: Type.Optional(
+    strictObject({
+      hours: Type.Array(
+        strictObject({
+          day: wholeBounded({ min: 0, max: 6, unit: '' }),
+          fromMin: wholeBounded({ min: 0, max: 1440, unit: 'min' }),
+          toMin: wholeBounded({ min: 0, max: 1440, unit: 'min' }),
+        }),
+        { maxItems: 21 },
+      ),
+      benches: wholeBounded({ min: 1, max: 20, unit: '' }),
+    }),
+  ),
   crew: Type.Array(ShortText, { minItems: 1, maxItems: LIMITS.crew.max }),
   rack: Type.Array(RackLotSchema, { maxItems: 60 }),
   caulPairs: wholeBounded(LIMITS.cauls),

@@ -1,4 +1,19 @@
-export { type AssemblyPlan, planAssembly, type PlannedJoint, type PlannedPull } from './assembly';
+export {
+  type Arranged,
+  arrangements,
+  type AssemblyPlan,
+  type DatedSessionOfBuild,
+  datesOf,
+  type Likelihood,
+  likelihoodOf,
+  type Order,
+  type OrderedSession,
+  planAssembly,
+  type PlannedJoint,
+  type PlannedPull,
+  SET_UP_MIN,
+  weekOf,
+} from './assembly';
 export type { ClosingAdvice } from './closing';
 export { compareGlues, type GlueComparison, type GlueOption } from './compare-glues';
 export { jobOfAssembly, jobOfPanel } from './glue-job';

@@ -5,6 +5,8 @@ import type { Finding } from '../../finding';
 import type { AssemblyBuild, Climate, RackLot, ShopDocument } from '../../formats';
 import type { Spread, SpreadMethod } from '../../spread';
 import type { ClosingAdvice } from '../closing';
+import type { Order } from './ordered-sessions';
+import type { JointTimes } from './joint-times';
 
 /** Everything worked out for one joint. */
 export interface PlannedJoint {
@@ -41,13 +43,6 @@ export interface PlannedPull {
   readonly word: PressureWord;
 }
 
-/** Minutes at which one joint was spread, closed and under full pressure. */
-export interface JointTimes {
-  readonly spreadStartMin: number;
-  readonly closedAtMin: number;
-  readonly pressedAtMin: number;
-}
-
 /** Everything worked out for an assembly before it is judged. */
 export interface AssemblyPlanParts {
   readonly build: AssemblyBuild;
@@ -59,7 +54,9 @@ export interface AssemblyPlanParts {
   readonly partMcPct: readonly number[];
   readonly joints: readonly PlannedJoint[];
   readonly pulls: readonly PlannedPull[];
-  /** All in one go, in the order of the joints. */
+  /** Sessions as the build orders them; null while everything is glued in one go. */
+  readonly order: Order | null;
+  /** In the order of the joints, from the first bead of each joint's session. */
   readonly times: readonly JointTimes[];
   readonly handsOnMin: number;
   readonly findings: readonly Finding[];

@@ -1,6 +1,7 @@
 import type { JointKind, JointFacts } from '../../assembly';
 import { PACE } from '../../sequence';
-import type { JointTimes, PlannedJoint, PlannedPull } from './assembly-parts';
+import type { PlannedJoint, PlannedPull } from './assembly-parts';
+import type { JointTimes } from './joint-times';
 import { ON_A_ROLL } from './pulls';
 
 /** Bringing two parts together, min, for one practised person [judgement]. */
@@ -26,7 +27,7 @@ const CLOSE_MIN: Readonly<Record<JointKind, number>> = {
   ply: 0.25,
 };
 /** One strip of tape, or one turn of elastic, min [judgement]. */
-const STRIP_MIN = 0.05;
+export const STRIP_MIN = 0.05;
 /** Small captive pieces drop into their groove, min [judgement]. */
 const DROP_IN_MIN = 0.1;
 /** Contact below which a piece counts as one, mm². */

@@ -37,12 +37,21 @@ function verdict(aspect: Aspect, kind: FigureKind, sense: Verdict['sense'], judg
   return { aspect, kind, sense, barShare: barShareOf(margin), ...rest };
 }
 
-function inTime({ joints, times, build, shop, handsOnMin }: AssemblyPlanParts): Judged {
+function inTime({ joints, times, build, shop, handsOnMin, order }: AssemblyPlanParts): Judged {
   const refusal = joints
     .flatMap(({ window }) => window.findings)
     .find(({ code }) => COLD_REFUSALS.includes(code));
   if (refusal !== undefined) {
     return { state: 'fails', figure: null, against: 0, margin: -1, cause: refusal, workings: [] };
+  }
+  if (order?.impossible) {
+    const { session, code, joints: held } = order.impossible;
+    const cause = finding(`order-${code}`, 'refuses', {
+      session: session + 1,
+      line: held[0] ?? '',
+      others: held.length - 1,
+    });
+    return { state: 'fails', figure: null, against: 0, margin: -1, cause, workings: [] };
   }
   const uses = joints.flatMap(({ facts, window, spread }, i) => {
     const time = times[i];

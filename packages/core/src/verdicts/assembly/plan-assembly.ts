@@ -19,6 +19,8 @@ import type { Aspect, Verdict } from '../verdict';
 import type { AssemblyPlanParts, PlannedJoint, PlannedPull } from './assembly-parts';
 import { closeMinutes, oneGo } from './clock';
 import { judgeAssembly } from './judge';
+import { orderOf } from './order';
+import type { OrderJob } from './order-problem';
 import { planPull } from './pulls';
 import { adhesiveOf } from '../shelf';
 
@@ -59,7 +61,9 @@ export function planAssembly(build: AssemblyBuild, shop: ShopDocument): Assembly
     partMcPct,
     joints,
     pulls,
+    order: null,
     ...oneGo(joints, pulls, build.crew, shop.paceFactor),
+    ...ordered(build, { parts: facts.parts, joints, pulls, crew: build.crew, shop }),
     findings: [...facts.assembly.findings, ...conditionFindings(facts)],
   };
   const { sets } = facts.assembly;
@@ -77,6 +81,18 @@ export function planAssembly(build: AssemblyBuild, shop: ShopDocument): Assembly
         .reduce((total, bottle) => total + bottle.remainingMl, 0),
     },
   };
+}
+
+/** The clock of the sessions that the build names, in place of one go. */
+function ordered(
+  { order }: AssemblyBuild,
+  job: OrderJob,
+): Partial<Pick<AssemblyPlanParts, 'order' | 'times' | 'handsOnMin'>> {
+  if (order === undefined || job.joints.length === 0) return {};
+  const laid = orderOf(job, order.sessions);
+  if (laid === null) return {};
+  if (laid.impossible !== null) return { order: laid };
+  return { order: laid, times: laid.times, handsOnMin: laid.handsOnMin };
 }
 
 interface JointContext extends Pick<

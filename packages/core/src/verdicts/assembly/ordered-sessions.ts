@@ -1,0 +1,30 @@
+import type { SequenceSession } from '../../sequence';
+import type { JointTimes } from './joint-times';
+
+/** Two sub-assemblies brought together in a session. */
+export interface Closing {
+  /** Ids of the joints that close in one go. */
+  readonly joints: readonly string[];
+  readonly startMin: number;
+}
+
+/** One session with its clock. */
+export interface OrderedSession extends SequenceSession {
+  readonly closings: readonly Closing[];
+  /** Hands-on work and the check, min. */
+  readonly workMin: number;
+}
+
+/** The sessions of a build, or what stands in their way. */
+export interface Order {
+  readonly sessions: readonly OrderedSession[];
+  /** In the order of the joints. */
+  readonly times: readonly JointTimes[];
+  readonly handsOnMin: number;
+  readonly impossible: {
+    readonly session: number;
+    readonly code: string;
+    /** Names of the joints. */
+    readonly joints: readonly string[];
+  } | null;
+}
