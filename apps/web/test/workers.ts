@@ -1,9 +1,13 @@
 import {
+  type Arranged,
+  arrangements,
+  type AssemblyBuild,
   type BuildDocument,
   compareGlues,
   findAssemblyFixes,
   findFixes,
   isPanel,
+  likelihoodOf,
   planAssembly,
   planBuild,
   type ShopDocument,
@@ -22,8 +26,14 @@ const answers = {
     ),
   compareGlues: (build: BuildDocument, shop: ShopDocument, today: string) =>
     Promise.resolve(compareGlues(build, shop, today)),
+  likelihood: (build: AssemblyBuild, shop: ShopDocument) =>
+    Promise.resolve(likelihoodOf(planAssembly(build, shop))),
+  arrange: async (build: AssemblyBuild, shop: ShopDocument, goOn: (best: Arranged) => Promise<boolean>) => {
+    for (const best of arrangements(planAssembly(build, shop))) if (!(await goOn(best))) return;
+  },
 };
 
 export const planner = () => answers;
 export const adviser = () => answers;
+export const arranger = () => answers;
 export const askPlan = answers.plan;

@@ -1,4 +1,6 @@
 import {
+  type Arranged,
+  arrangements,
   type AssemblyBuild,
   type AssemblyPlan,
   type BuildDocument,
@@ -8,6 +10,8 @@ import {
   type Fixes,
   type GlueComparison,
   isPanel,
+  type Likelihood,
+  likelihoodOf,
   type PanelBuild,
   type Plan,
   planAssembly,
@@ -26,6 +30,16 @@ const planner = {
       : findAssemblyFixes(planAssembly(build, shop), shop),
   compareGlues: (build: BuildDocument, shop: ShopDocument, today: string): GlueComparison =>
     compareGlues(build, shop, today),
+  likelihood: (build: AssemblyBuild, shop: ShopDocument): Likelihood | null =>
+    likelihoodOf(planAssembly(build, shop)),
+  /** Arranges sessions, telling the best so far after each step, until told that it is enough. */
+  arrange: async (
+    build: AssemblyBuild,
+    shop: ShopDocument,
+    goOn: (best: Arranged) => Promise<boolean>,
+  ): Promise<void> => {
+    for (const best of arrangements(planAssembly(build, shop))) if (!(await goOn(best))) return;
+  },
 };
 
 export type Planner = typeof planner;

@@ -16,6 +16,9 @@ export const planner = lazyWorker();
 /** Tries many builds at once: fixes and comparisons, which may take a tenth of a second. */
 export const adviser = lazyWorker();
 
+/** Works sessions out, which may take seconds; nothing else waits for it. */
+export const arranger = lazyWorker();
+
 /** A plan of either sort of build. */
 export type AnyPlan = Plan | AssemblyPlan;
 

@@ -12,6 +12,8 @@ import {
 import { labelOf } from './labels';
 import type { ListShape } from '../quantities/list';
 import { ListField } from '../quantities/ListField';
+import { JsonField } from '../quantities/JsonField';
+import TextField from '@mui/material/TextField';
 
 const CHOICES: Readonly<Record<string, readonly { readonly value: string; readonly name: string }[]>> = {
   species: SPECIES_OPTIONS,
@@ -74,6 +76,10 @@ export function SumField({
     );
   }
   if (isFlag(schema)) return <Tick label={label} checked={value === true} onChange={onChange} />;
+  if (isStructured(schema)) {
+    return <JsonField label={label} value={value} optional={optional} onChange={onChange} />;
+  }
+  if (isText(schema)) return <TextLine label={label} value={value} onChange={onChange} />;
   const shape = shapeOf(schema);
   if (shape !== null) {
     const plain = /Deg$/.test(field) ? '°' : /Min$/.test(field) ? 'min' : null;
@@ -129,4 +135,45 @@ function shapeOf(schema: unknown): ListShape | null {
   return items.type === 'object'
     ? { kind: 'rows', keys: Object.keys(items.properties ?? {}) }
     : { kind: 'numbers' };
+}
+
+interface Structured {
+  readonly type?: string;
+  readonly properties?: Readonly<Record<string, { readonly type?: string }>>;
+  readonly items?: Structured;
+}
+
+/** Objects, and lists of anything but numbers and plain rows of numbers: shown as scripts write them. */
+function isStructured(schema: unknown): boolean {
+  const { type, items } = (schema ?? {}) as Structured;
+  if (type === 'object') return true;
+  if (type !== 'array') return false;
+  if (items?.type === 'string') return true;
+  const fields = Object.values(items?.properties ?? {});
+  return fields.some((field) => field.type !== 'number' && field.type !== 'integer');
+}
+
+function isText(schema: unknown): boolean {
+  return ((schema ?? {}) as Structured).type === 'string';
+}
+
+function TextLine({
+  label,
+  value,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: unknown;
+  readonly onChange: (value: string) => void;
+}) {
+  return (
+    <TextField
+      size="small"
+      label={label}
+      value={typeof value === 'string' ? value : ''}
+      onChange={(event) => onChange(event.target.value)}
+      slotProps={{ inputLabel: { shrink: true } }}
+      sx={{ width: 230 }}
+    />
+  );
 }

@@ -26,6 +26,9 @@ const PRINTERS: readonly (readonly [suffix: RegExp, print: (value: number, f: Fo
 const WORDS: Readonly<Record<string, string>> = {
   'length-error': 'not racked: a side has the wrong length',
   both: 'racked, and a side has the wrong length',
+  proven: 'proven: none is better',
+  'best-found': 'the best found',
+  infeasible: 'cannot be made',
   none: 'neither',
   ac: 'a–c',
   bd: 'b–d',
@@ -38,13 +41,15 @@ function printNumber(field: string, value: number, f: Format): string {
 
 /** A value of an answer in words: a number in its unit, a range as low to high, a list item by item. */
 export function valueWords(field: string, value: unknown, f: Format): string {
-  if (value === null) return field.endsWith('Min') ? 'none: refused' : 'the readings cannot tell';
+  if (value === null)
+    return NOTHING[field] ?? (field.endsWith('Min') ? 'none: refused' : 'the readings cannot tell');
   if (typeof value === 'number') return printNumber(field, value, f);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'string' && (field === 'adhesive' || field === 'best'))
     return findAdhesive(value).name;
   if (typeof value === 'string') return WORDS[value] ?? value.replaceAll('-', ' ');
   if (field === 'why' && Array.isArray(value)) return whyWords(value as Why, f);
+  if (isRows(value)) return String(value.length);
   if (Array.isArray(value)) return listWords(field, value, f);
   if (isRange(value)) {
     return `${printNumber(field, value.low, f)} to ${printNumber(field, value.high, f)}, likely ${printNumber(field, value.likely, f)}`;
@@ -71,9 +76,20 @@ function whyWords(why: Why, f: Format): string {
     .join('; ');
 }
 
+/** What an empty list means, where it means something of its own. */
+const EMPTY: Readonly<Record<string, string>> = { batches: 'nothing to mix' };
+
+/** What no answer means, where it means something of its own. */
+const NOTHING: Readonly<Record<string, string>> = {
+  worstMargin: 'cannot be made',
+  handsOnMin: 'cannot be made',
+  elapsedMin: 'cannot be made',
+  finish: 'never',
+};
+
 function listWords(field: string, values: readonly unknown[], f: Format): string {
   return values.length === 0
-    ? 'nothing to mix'
+    ? (EMPTY[field] ?? 'none')
     : values.map((value) => valueWords(field, value, f)).join(' · ');
 }
 

@@ -10,6 +10,7 @@ export const SUM_GROUPS: readonly SumGroup[] = [
   { heading: 'Glue', sums: ['adhesive-rank', 'adhesive-window', 'strength', 'spread'] },
   { heading: 'Clamps', sums: ['clamp-need', 'band', 'angled-clamp'] },
   { heading: 'True', sums: ['quad', 'try-square', 'flatness', 'edge-line'] },
+  { heading: 'Order', sums: ['sequence', 'calendar'] },
   { heading: 'Angles', sums: ['mitre-polygon', 'compound-mitre', 'stave'] },
 ];
 
@@ -34,6 +35,8 @@ export const SUM_TITLES: Readonly<Record<string, string>> = {
   'mitre-polygon': 'Mitres of any frame',
   'compound-mitre': 'Mitres that lean',
   stave: 'Staves of a post',
+  sequence: 'Sessions and order',
+  calendar: 'Dates of sessions',
 };
 
 const FIELD_LABELS: Readonly<Record<string, string>> = {
@@ -167,6 +170,28 @@ const FIELD_LABELS: Readonly<Record<string, string>> = {
   pressureMPa: 'Pressure',
   useWithinMin: 'Use within',
   insideAcrossFlatsMm: 'Across flats, inside',
+  parts: 'Parts',
+  joints: 'Joints',
+  window: 'Windows of the glue',
+  crew: 'Pairs of hands',
+  clampTimeMin: 'Time in clamps',
+  setUpMin: 'Set-up of a session',
+  marginShare: 'Share left for a fumble',
+  pins: 'Joints pinned to sessions',
+  status: 'How sure',
+  sessions: 'Sessions',
+  operations: 'Moves',
+  worstMargin: 'Tightest window, share left',
+  handsOnMin: 'Hands-on',
+  elapsedMin: 'Until the last clamps are off',
+  leastSessions: 'Fewer sessions than this cannot be',
+  shop: 'Shop: clamps, benches, hands',
+  hours: 'Shop hours (day 0 is Sunday)',
+  start: 'Start',
+  items: 'Dates',
+  id: 'Session',
+  handsEnd: 'Hands free',
+  clampsOff: 'Clamps off',
 };
 
 /** A field's name in words; one that nobody worded shows itself. */

@@ -11,6 +11,8 @@ import { FIGURE_FACE } from '../app/theme';
 import type { Tokens } from '../app/tokens';
 import { useSize } from '../drawing/use-size';
 import { isSelected, useSelection } from '../drawing/selection';
+import { FuseBar, limitOf } from './FuseBar';
+import { laneName, Minutes } from './Minutes';
 
 const LEFT = 62;
 const RIGHT = 56;
@@ -25,7 +27,7 @@ export function TimelineChart({ plan }: { readonly plan: Plan }) {
   const [ref, { width }] = useSize({ width: 400, height: 300 });
   const { tokens } = useTheme().palette;
   const { timeline, lines, build } = plan;
-  const limits = timeline.lines.map((line) => limitOf(line, lines[line.line]?.window));
+  const limits = timeline.lines.map((line) => lineLimit(line, lines[line.line]?.window));
   const spanMin = Math.max(timeline.handsOnMin, ...limits) * 1.02;
   const x = (minutes: number) => LEFT + (minutes / spanMin) * (width - LEFT - RIGHT);
   const fusesTop = TOP + build.crew * LANE + 30;
@@ -39,11 +41,11 @@ export function TimelineChart({ plan }: { readonly plan: Plan }) {
         aria-label={`Timeline: ${timeline.operations.length} moves in ${formatClock(timeline.handsOnMin)}`}
         fontSize={14}
       >
-        <Minutes spanMin={spanMin} x={x} height={height} tokens={tokens} />
+        <Minutes spanMin={spanMin} x={x} top={TOP} height={height} tokens={tokens} />
         {Array.from({ length: build.crew }, (_, hand) => (
           <Lane
             key={hand}
-            name={hand === 0 ? 'you' : hand === 1 ? 'helper' : `helper ${hand}`}
+            name={laneName(hand)}
             operations={timeline.operations.filter((operation) => operation.hand === hand)}
             y={TOP + hand * LANE}
             x={x}
@@ -55,7 +57,7 @@ export function TimelineChart({ plan }: { readonly plan: Plan }) {
           fuses, limit marked
         </text>
         {timeline.lines.map((line, i) => (
-          <FuseBar
+          <LineFuse
             key={line.line}
             label={lines[line.line]?.line.label ?? ''}
             index={line.line}
@@ -73,36 +75,10 @@ export function TimelineChart({ plan }: { readonly plan: Plan }) {
   );
 }
 
-/** Minute at which a line must be under full pressure: its closed assembly time or its total, whichever ends first. */
-function limitOf(line: LineTimes, window: AdhesiveWindow | undefined): number {
+/** The limit of a line; none is known where the glue is refused. */
+function lineLimit(line: LineTimes, window: AdhesiveWindow | undefined): number {
   if (window?.closedMin == null || window.totalMin === null) return 0;
-  return Math.min(line.spreadStartMin + window.totalMin.low, line.closedAtMin + window.closedMin.low);
-}
-
-function Minutes({
-  spanMin,
-  x,
-  height,
-  tokens,
-}: {
-  readonly spanMin: number;
-  readonly x: (minutes: number) => number;
-  readonly height: number;
-  readonly tokens: Tokens;
-}) {
-  const step = [1, 2, 5, 10, 20, 30, 60].find((minutes) => spanMin / minutes <= 6) ?? 120;
-  return (
-    <g fill={tokens.soft} fontFamily={FIGURE_FACE}>
-      {Array.from({ length: Math.floor(spanMin / step) + 1 }, (_, i) => (
-        <g key={i}>
-          <line x1={x(i * step)} x2={x(i * step)} y1={TOP - 6} y2={height} stroke={tokens.rule} />
-          <text x={x(i * step)} y={TOP - 10} textAnchor="middle">
-            {i * step}
-          </text>
-        </g>
-      ))}
-    </g>
-  );
+  return limitOf(line, { closedMin: window.closedMin, totalMin: window.totalMin });
 }
 
 const FILLS: Readonly<
@@ -196,7 +172,7 @@ function Lane({
   );
 }
 
-function FuseBar({
+function LineFuse({
   label,
   index,
   from,
@@ -229,24 +205,16 @@ function FuseBar({
       <text x={0} y={y + 14} fill={tokens.ink} fontFamily={FIGURE_FACE} fontWeight={chosen ? 700 : 400}>
         {label}
       </text>
-      <rect x={from} y={y + 3} width={Math.max(0, limit - from)} height={12} fill={tokens.barGround} />
-      <rect
-        x={from}
+      <FuseBar
+        from={from}
+        to={to}
+        closed={closed}
+        limit={limit}
+        spareMin={spareMin}
+        late={late}
         y={y + 3}
-        width={Math.max(0, to - from)}
-        height={12}
-        fill={late ? tokens.fails : tokens.glue}
+        tokens={tokens}
       />
-      <line x1={closed} x2={closed} y1={y + 3} y2={y + 15} stroke={tokens.sheet} strokeWidth={2} />
-      <line x1={limit} x2={limit} y1={y - 1} y2={y + 19} stroke={tokens.ink} strokeWidth={2} />
-      <text
-        x={Math.max(limit, to) + 6}
-        y={y + 14}
-        fill={late ? tokens.fails : tokens.ink}
-        fontFamily={FIGURE_FACE}
-      >
-        {formatClock(spareMin)}
-      </text>
     </g>
   );
 }

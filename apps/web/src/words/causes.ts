@@ -131,8 +131,21 @@ const CAUSES: Readonly<Record<string, Say>> = {
   'nothing-to-flatten': () => 'nothing here that clamps could bend',
   'flatness-unread': () => 'no twist or bow read; sight it at the dry fit',
   'no-joints': () => 'no joint yet',
+  'order-captive': ({ n, s }) =>
+    `session ${n('session')}: ${alsoOthers(s('line'), n('others'))} hold each other; no direction is left to bring the last part in`,
+  'order-closed-already': ({ n, s }) =>
+    `session ${n('session')}: ${alsoOthers(s('line'), n('others'))} can no longer be spread, an earlier session has closed the parts around it`,
+  'order-window-too-short': ({ n, s }) =>
+    `session ${n('session')}: ${alsoOthers(s('line'), n('others'))} close together and take longer than the glue gives`,
+  'order-too-few-clamps': ({ n, s }) =>
+    `session ${n('session')}: ${alsoOthers(s('line'), n('others'))} close together and want more clamps than there are`,
   'nothing-glued': () => 'every joint is left dry',
 };
+
+/** A joint, and how many more. */
+function alsoOthers(line: string, others: number): string {
+  return others === 0 ? line : `${line} and ${others} more`;
+}
 
 const NEED_LACKS: Readonly<Record<string, string>> = {
   band: 'no band or wrap',
@@ -157,6 +170,10 @@ const CHANGES: Readonly<Record<string, Say>> = {
   'warm-the-wood': ({ n }, f) =>
     `Let the wood, now at ${f.temperature(n('tempC'))}, warm through to the shop’s air`,
   'other-hour': ({ n }, f) => `Glue up at ${n('hour')}:00 (${f.temperature(n('tempC'))}, ${n('rhPct')} %)`,
+  'arrange-sessions': ({ n }) =>
+    n('sessions') === 1
+      ? 'Work in the order that was worked out, in one session'
+      : `Glue in ${n('sessions')} sessions, in the order that was worked out`,
   'bars-both-faces': () => 'Bars touching both faces, in turn',
   'add-cauls': ({ n }) => `${n('pairs')} pairs of cauls across`,
   'use-blocks': ({ n }, f) => `Blocks of ${f.length(n('thicknessMm'))} under the jaws`,

@@ -1,0 +1,49 @@
+import { type DatedSessionOfBuild, writeWallTime } from '@lean-clasp/core';
+import { createEvents, type DateArray, type EventAttributes } from 'ics';
+
+/** Sessions of a build as a calendar file in local wall time: hands-on work, and a mark when clamps come off. */
+export function calendarFile(name: string, sessions: readonly DatedSessionOfBuild[]): string {
+  const events = sessions.flatMap(({ session, start, handsEnd, clampsOff }): EventAttributes[] => {
+    const uid = (what: string) => `${what}-${session + 1}-${Math.round(start)}@lean-clasp`;
+    const common = { productId: 'lean-clasp', startInputType: 'local', startOutputType: 'local' } as const;
+    return [
+      {
+        ...common,
+        uid: uid('glue-up'),
+        title: `Glue up: ${name}, session ${session + 1}`,
+        start: dateArray(start),
+        end: dateArray(handsEnd),
+        endInputType: 'local',
+        endOutputType: 'local',
+        description: 'Set-up and hands-on work. Follow the label of the glue.',
+      },
+      {
+        ...common,
+        uid: uid('clamps-off'),
+        title: `Clamps off: ${name}, session ${session + 1}`,
+        start: dateArray(clampsOff),
+        duration: { minutes: 5 },
+      },
+    ];
+  });
+  const { error, value } = createEvents(events);
+  if (value == null) throw error ?? new Error('no calendar was written');
+  return value;
+}
+
+/** Calendar programs count in whole minutes. */
+function dateArray(at: number): DateArray {
+  const text = writeWallTime(Math.round(at));
+  const part = (from: number, to: number) => Number(text.slice(from, to));
+  return [part(0, 4), part(5, 7), part(8, 10), part(11, 13), part(14, 16)];
+}
+
+/** Hands the file to the browser. */
+export function downloadCalendar(name: string, sessions: readonly DatedSessionOfBuild[]): void {
+  const url = URL.createObjectURL(new Blob([calendarFile(name, sessions)], { type: 'text/calendar' }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = `${name.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-')}.ics`;
+  link.click();
+  URL.revokeObjectURL(url);
+}

@@ -1,0 +1,57 @@
+import { formatClock, type Range } from '@lean-clasp/core';
+import { FIGURE_FACE } from '../app/theme';
+import type { Tokens } from '../app/tokens';
+
+/** When something glued must be under full pressure: its closed assembly time or its total, whichever ends first. */
+export function limitOf(
+  times: { readonly spreadStartMin: number; readonly closedAtMin: number },
+  window: { readonly closedMin: Range; readonly totalMin: Range },
+): number {
+  return Math.min(times.spreadStartMin + window.totalMin.low, times.closedAtMin + window.closedMin.low);
+}
+
+/** A fuse that burns from first bead to full pressure, with a notch where faces close and its limit marked. */
+export function FuseBar({
+  from,
+  to,
+  closed,
+  limit,
+  spareMin,
+  late,
+  y,
+  tokens,
+}: {
+  readonly from: number;
+  readonly to: number;
+  /** Where the faces come together. */
+  readonly closed: number;
+  readonly limit: number;
+  readonly spareMin: number;
+  readonly late: boolean;
+  /** Top of the bar. */
+  readonly y: number;
+  readonly tokens: Tokens;
+}) {
+  return (
+    <>
+      <rect x={from} y={y} width={Math.max(0, limit - from)} height={12} fill={tokens.barGround} />
+      <rect
+        x={from}
+        y={y}
+        width={Math.max(0, to - from)}
+        height={12}
+        fill={late ? tokens.fails : tokens.glue}
+      />
+      <line x1={closed} x2={closed} y1={y} y2={y + 12} stroke={tokens.sheet} strokeWidth={2} />
+      <line x1={limit} x2={limit} y1={y - 4} y2={y + 16} stroke={tokens.ink} strokeWidth={2} />
+      <text
+        x={Math.max(limit, to) + 6}
+        y={y + 11}
+        fill={late ? tokens.fails : tokens.ink}
+        fontFamily={FIGURE_FACE}
+      >
+        {formatClock(spareMin)}
+      </text>
+    </>
+  );
+}
