@@ -11,6 +11,7 @@ const VIEWS: readonly (readonly [path: string, ready: string | RegExp])[] = [
   ['/builds/new/mitred-frame', 'Start this build'],
   ['/builds/dressing-mirror/fit', 'What holds the mitres'],
   ['/builds/costume-trunk/glue', 'What has to be pulled'],
+  ['/builds/scenery-flats/order', 'In one go'],
   ['/builds/stage-floor/fit', 'Dry fit'],
   ['/builds/stage-floor/glue', 'Which glue'],
   ['/builds/stage-floor/order', 'One session'],
@@ -24,6 +25,8 @@ const VIEWS: readonly (readonly [path: string, ready: string | RegExp])[] = [
   ['/sums/adhesive-window', 'What went into it'],
   ['/sums/mitre-polygon', 'Outline misses itself by'],
   ['/sums/flatness', 'Wind over the whole'],
+  ['/sums/sequence', 'Tightest window, share left'],
+  ['/sums/calendar', 'Shop hours (day 0 is Sunday)'],
   ['/sums/band', 'Tension of the band'],
   ['/nowhere', 'Nothing at this address'],
 ];

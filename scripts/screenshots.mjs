@@ -21,6 +21,7 @@ const PICTURES = [
   ['fit', `${FLOOR}/fit`],
   ['glue', `${FLOOR}/glue`],
   ['order', `${FLOOR}/order`],
+  ['assembly-order', '/builds/lantern/order', {}, workOutSessions],
   ['squeeze', `${FLOOR}/squeeze`],
   ['squeeze-lamp-inches', `${FLOOR}/squeeze`, { theme: 'lamp', units: 'imperial' }],
 
@@ -70,4 +71,10 @@ async function runSomeSteps(page) {
     await page.waitForTimeout(900);
     await page.keyboard.press('Space');
   }
+}
+
+/** Sessions of an assembly, worked out as the person would have them. */
+async function workOutSessions(page) {
+  await page.getByRole('button', { name: 'Work out sessions and order' }).click();
+  await page.getByText(/% likely/).waitFor({ timeout: 60_000 });
 }
