@@ -39,13 +39,26 @@ async function expectAccessible(page: Page): Promise<void> {
   expect(serious).toEqual([]);
 }
 
-for (const theme of ['day', 'lamp'] as const) {
+const SIZES = [
+  { width: 1280, height: 800 },
+  { width: 800, height: 1280 },
+] as const;
+
+for (const [theme, units] of [
+  ['day', 'metric'],
+  ['lamp', 'imperial'],
+] as const) {
   for (const [path, ready] of VIEWS) {
-    test(`no serious accessibility fault, ${theme}: ${path}`, async ({ page, app }) => {
-      await prefer(page, { theme });
+    test(`readable and whole, ${theme}, ${units}: ${path}`, async ({ page, app }) => {
+      await prefer(page, { theme, units });
       await page.goto(`${app.url}${path}`);
       await expect(page.getByText(ready).first()).toBeVisible();
       await expectAccessible(page);
+      for (const size of SIZES) {
+        await page.setViewportSize(size);
+        await expect(page.getByText(ready).first()).toBeVisible();
+        expect({ size, faults: await layoutFaults(page) }).toEqual({ size, faults: [] });
+      }
     });
   }
 
@@ -60,24 +73,6 @@ for (const theme of ['day', 'lamp'] as const) {
     await expect(page.getByRole('timer')).toBeVisible();
     await expectAccessible(page);
   });
-}
-
-for (const [width, height] of [
-  [1280, 800],
-  [800, 1280],
-] as const) {
-  for (const units of ['metric', 'imperial'] as const) {
-    test(`nothing cut off sideways or under 14 px, ${width} × ${height}, ${units}`, async ({ page, app }) => {
-      test.setTimeout(180_000);
-      await page.setViewportSize({ width, height });
-      await prefer(page, { units });
-      for (const [path, ready] of VIEWS) {
-        await page.goto(`${app.url}${path}`);
-        await expect(page.getByText(ready).first()).toBeVisible();
-        expect({ path, faults: await layoutFaults(page) }).toEqual({ path, faults: [] });
-      }
-    });
-  }
 }
 
 /** Elements that scroll sideways though nobody meant them to, and text smaller than 14 px. */

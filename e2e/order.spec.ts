@@ -76,3 +76,35 @@ test('a large frame is arranged while the page stays alive, and enough can be sa
   await page.getByRole('button', { name: 'That is enough' }).click();
   await expect(page.getByRole('region', { name: /^Session 2: / })).toBeVisible({ timeout: 30_000 });
 });
+
+test('the order of closing is played in the drawing', async ({ page, app }) => {
+  await page.goto(`${app.url}/builds/hatch-mouldings/order`);
+  await page.getByRole('button', { name: 'Play the closing order' }).click();
+  await expect(page.getByText(/^Closing 1 of 3: /)).toBeVisible();
+  await expect(page.getByText(/^Closing 3 of 3: /)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole('button', { name: 'Play the closing order' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Batch of 6' })).toBeVisible();
+});
+
+test('Today dates every build that waits, by the hours and benches of the shop', async ({ page, app }) => {
+  await page.goto(`${app.url}/shop`);
+  const monday = page.getByRole('textbox', { name: 'Monday' });
+  await monday.fill('from nine');
+  await expect(page.getByText(/"from nine" is no opening/)).toBeVisible();
+  for (const day of ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']) {
+    await page.getByRole('textbox', { name: day }).fill('6–12');
+  }
+  await page.getByRole('textbox', { name: 'Benches' }).fill('2');
+  await expect(page.getByText('kept', { exact: true })).toBeVisible();
+  await page.goto(`${app.url}/`);
+  const days = page.getByRole('list', { name: 'Sessions by day' });
+  await expect(days.getByRole('listitem')).toHaveCount(8, { timeout: 60_000 });
+  const starts = await days.getByRole('listitem').allTextContents();
+  for (const start of starts) expect(start).toMatch(/^\w{3} \d+ \w{3}, (0[6-9]|1[01]):\d\d/);
+  await expect(page.getByText(/^Last on /)).toBeVisible();
+  const saving = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as calendar file (.ics)' }).click();
+  const text = readFileSync(await (await saving).path(), 'utf8');
+  const events = new ICAL.Component(ICAL.parse(text) as unknown[]).getAllSubcomponents('vevent');
+  expect(events.length).toBeGreaterThanOrEqual(2 * starts.length);
+});

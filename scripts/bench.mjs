@@ -54,6 +54,7 @@ try {
   await measureFirstScreen();
   await measureEdits();
   for (const build of LARGE) await measureLarge(build);
+  await measureSequence();
 } finally {
   await browser.close();
   await server.stop();
@@ -199,6 +200,54 @@ async function measureLarge({ name, answers, field, textOf }) {
     times(median(toVerdict), median(toEcho)),
   );
   await page.close();
+}
+
+/** Sessions and order of 40 parts over HTTP, all attempts; baseline: half as many parts. */
+async function measureSequence() {
+  const [whole, half] = [await sequenceOf(40, 60), await sequenceOf(20, 30)];
+  report(
+    `sequence of 40 parts, 60 joints: ${whole.sessions} sessions, at least ${whole.leastSessions}`,
+    ms(whole.took),
+    'under 10 s',
+    `20 parts, 30 joints: ${ms(half.took)}`,
+    times(whole.took, half.took),
+  );
+}
+
+/** A chain of parts with every few of them tied together again, and clamps for some of it at a time. */
+async function sequenceOf(parts, joints) {
+  const names = Array.from({ length: parts }, (_, i) => `p${i}`);
+  const pairs = [
+    ...names.slice(1).map((_, i) => [i, i + 1]),
+    ...names.map((_, i) => [i, (i * 7 + 5) % parts]).filter(([a, b]) => Math.abs(a - b) > 1),
+  ].slice(0, joints);
+  const input = {
+    parts: names,
+    joints: pairs.map(([a, b], i) => ({
+      id: `j${i}`,
+      a: names[a],
+      b: names[b],
+      spreadMin: 0.3 + 0.1 * (i % 4),
+      closeMin: 0.4,
+      clampMin: 0.3,
+      release: ['any'],
+      clamps: { bar: 1 },
+    })),
+    window: { openMin: 6, closedMin: 8, totalMin: 12 },
+    crew: 2,
+    clamps: { bar: 24 },
+    clampTimeMin: 45,
+    marginShare: 0.1,
+  };
+  const startedAt = performance.now();
+  const response = await fetch(`${server.url}/api/calc/sequence`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(input),
+  });
+  const answer = await response.json();
+  const { sessions, leastSessions } = answer.output ?? answer;
+  return { took: performance.now() - startedAt, sessions: sessions.length, leastSessions };
 }
 
 /**

@@ -25,12 +25,13 @@ function Open({ id, children }: { readonly id: string; readonly children: ReactN
 }
 
 /** Renders a part of the workspace around one of the demo's assemblies; nothing is sent anywhere. */
-export function renderAssembly(id: string, children: ReactNode) {
+export function renderAssembly(id: string, children: ReactNode, change: Partial<AssemblyBuild> = {}) {
   localStorage.clear();
   // A server that never answers: edits stay pending and the test looks at the page's own state.
   jest.spyOn(globalThis, 'fetch').mockReturnValue(new Promise(() => undefined));
-  const body = wagonBuilds().find((entry) => entry.id === id)?.build;
-  if (body === undefined) throw new Error(`the demo has no ${id}`);
+  const found = wagonBuilds().find((entry) => entry.id === id)?.build;
+  if (found === undefined) throw new Error(`the demo has no ${id}`);
+  const body = { ...found, ...change };
   const store = makeStore(localStorage);
   store.dispatch(
     opened({ collection: 'builds', document: { id, revision: 0, body, updatedAtMs: 0 }, log: [] }),

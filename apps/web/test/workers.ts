@@ -3,11 +3,14 @@ import {
   arrangements,
   type AssemblyBuild,
   type BuildDocument,
+  buildToDate,
   compareGlues,
   findAssemblyFixes,
   findFixes,
   isPanel,
   likelihoodOf,
+  type LikelyChange,
+  likelyChanges,
   planAssembly,
   planBuild,
   type ShopDocument,
@@ -28,6 +31,15 @@ const answers = {
     Promise.resolve(compareGlues(build, shop, today)),
   likelihood: (build: AssemblyBuild, shop: ShopDocument) =>
     Promise.resolve(likelihoodOf(planAssembly(build, shop))),
+  likelier: async (
+    build: AssemblyBuild,
+    shop: ShopDocument,
+    goOn: (change: LikelyChange) => Promise<boolean>,
+  ) => {
+    for (const change of likelyChanges(planAssembly(build, shop), shop)) if (!(await goOn(change))) return;
+  },
+  toDate: (id: string, build: BuildDocument, shop: ShopDocument) =>
+    Promise.resolve(buildToDate(id, isPanel(build) ? planBuild(build, shop) : planAssembly(build, shop))),
   arrange: async (build: AssemblyBuild, shop: ShopDocument, goOn: (best: Arranged) => Promise<boolean>) => {
     for (const best of arrangements(planAssembly(build, shop))) if (!(await goOn(best))) return;
   },

@@ -78,6 +78,12 @@ export {
   type AssemblyView,
   type FacetedPart,
   facetedParts,
+  type PlayedClosing,
+  playedClosings,
+  pulledApart,
+  type Shifts,
+  shiftsAt,
+  TOGETHER,
   type Figure,
   type FigureInk,
   figureOf,
@@ -91,7 +97,14 @@ export {
   type SideGlyph,
 } from './drawing';
 export type { Finding, FindingValue } from './finding';
-export { findAssemblyFixes, findFixes, type Fix, type Fixes } from './fixes';
+export {
+  findAssemblyFixes,
+  findFixes,
+  type Fix,
+  type Fixes,
+  type LikelyChange,
+  likelyChanges,
+} from './fixes';
 export {
   type AssemblyBuild,
   type Board,
@@ -146,7 +159,7 @@ export {
 } from './materials';
 export type { Range } from './range';
 export type { LineTimes, Operation, SessionOperation, Timeline } from './sequence';
-export { readWallTime, type ShopHours, writeWallTime } from './calendar';
+export { type Batch, batchOf, readWallTime, type ShopHours, writeWallTime } from './calendar';
 export { findSpreadMethod, listSpreadMethods, type SpreadMethod } from './spread';
 export {
   assemblyBuild,
@@ -177,6 +190,13 @@ export {
   ASPECTS,
   type Arranged,
   arrangements,
+  batchJobOf,
+  type BuildToDate,
+  buildToDate,
+  heldBy,
+  type ShopCalendar,
+  shopCalendar,
+  type ShopSession,
   type AssemblyPlan,
   type ClosingAdvice,
   COMFORTABLE_MARGIN,

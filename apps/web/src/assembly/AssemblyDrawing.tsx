@@ -7,6 +7,7 @@ import { type PlacedLabel, placeLabels } from '../drawing/place-labels';
 import { isSelected, useSelection } from '../drawing/selection';
 import type { Size } from '../drawing/use-size';
 import { FIGURE_FACE } from '../app/theme';
+import type { Playback } from '../order/use-playback';
 import { type Format, useFormat } from '../quantities/use-format';
 import { JOINT_WORDS } from '../words/kinds';
 
@@ -15,9 +16,14 @@ const MARGIN = { left: 64, right: 24, top: 24, bottom: 44 };
 /** More parts than this get a dot in place of a name. */
 const MOST_NAMES = 14;
 
+/** More joints than this show their number in the order of closing only when chosen. */
+const MOST_NUMBERS = 40;
+
 /** One view of an assembly to scale; every part can be reached, read out and chosen. */
 export const AssemblyDrawing = memo(function AssemblyDrawing({
   marks,
+  frame,
+  order,
   facts,
   title,
   size,
@@ -25,6 +31,10 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
   marked,
 }: {
   readonly marks: AssemblyMarks;
+  /** What the sheet is scaled to hold. */
+  readonly frame: Pick<AssemblyMarks, 'from' | 'size'>;
+  /** Numbers of the joints in the order of closing, and what is closing just now; null where that is not shown. */
+  readonly order: Pick<Playback, 'numbers' | 'closing'> | null;
   readonly facts: AssemblyPlan['facts'];
   readonly title: string;
   readonly size: Size;
@@ -36,17 +46,7 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
   const { selected, select } = useSelection();
   const f = useFormat();
   const hatch = useId();
-  const scale = Math.min(
-    (size.width - MARGIN.left - MARGIN.right) / Math.max(1, marks.size[0]),
-    (size.height - MARGIN.top - MARGIN.bottom) / Math.max(1, marks.size[1]),
-  );
-  // In the middle of whatever room is left over.
-  const left = MARGIN.left + (size.width - MARGIN.left - MARGIN.right - marks.size[0] * scale) / 2;
-  const top = MARGIN.top + (size.height - MARGIN.top - MARGIN.bottom - marks.size[1] * scale) / 2;
-  const at = ([x, y]: readonly [number, number]): [number, number] => [
-    left + (x - marks.from[0]) * scale,
-    top + (y - marks.from[1]) * scale,
-  ];
+  const at = placing(frame, size);
   const path = (loops: AssemblyMarks['sides'][number]['loops']) =>
     loops
       .map(
@@ -62,8 +62,13 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
       .join('');
   const joined = facts.joints.find(({ joint }) => isSelected(selected, 'joint', joint.id))?.joint;
   const lit = (id: string | null) =>
-    id !== null && (isSelected(selected, 'part', id) || joined?.a === id || joined?.b === id);
+    id !== null &&
+    (isSelected(selected, 'part', id) ||
+      joined?.a === id ||
+      joined?.b === id ||
+      (order?.closing?.comes.includes(id) ?? false));
   const named = (id: string) => marks.parts.length <= MOST_NAMES || isSelected(selected, 'part', id);
+  const numbered = marks.joints.length <= MOST_NUMBERS;
   const tagged = marks.parts.filter(({ id }) => named(id));
   const placed = placeLabels(
     tagged.map(({ label, at: spot }) => {
@@ -71,6 +76,7 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
       return { x, y, width: tagWidth(label), height: TAG_HEIGHT };
     }),
     size,
+    order === null || !numbered ? [] : marks.joints.map(({ at: spot }) => numberBox(at(spot))),
   );
   const places = new Map(tagged.map(({ id }, i) => [id, placed[i]]));
   return (
@@ -121,12 +127,10 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
                   strokeWidth={2}
                 />
               )}
-              <circle cx={x} cy={y} r={11} fill="transparent" />
-              <path
-                d={`M${x} ${y - 5}l5 5l-5 5l-5 -5Z`}
-                fill={chosen ? tokens.ink : tokens.glue}
-                stroke={tokens.ink}
-                strokeWidth={0.8}
+              <JointSpot
+                at={[x, y]}
+                strong={chosen || (order?.closing?.joints.includes(id) ?? false)}
+                number={order !== null && (numbered || chosen) ? order.numbers.get(id) : undefined}
               />
             </Pickable>
           );
@@ -151,6 +155,59 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
     </svg>
   );
 });
+
+/** From mm on the sheet to pixels, in the middle of whatever room there is. */
+function placing(
+  frame: Pick<AssemblyMarks, 'from' | 'size'>,
+  size: Size,
+): (point: readonly [number, number]) => [number, number] {
+  const [width, height] = [size.width - MARGIN.left - MARGIN.right, size.height - MARGIN.top - MARGIN.bottom];
+  const scale = Math.min(width / Math.max(1, frame.size[0]), height / Math.max(1, frame.size[1]));
+  const left = MARGIN.left + (width - frame.size[0] * scale) / 2;
+  const top = MARGIN.top + (height - frame.size[1] * scale) / 2;
+  return ([x, y]) => [left + (x - frame.from[0]) * scale, top + (y - frame.from[1]) * scale];
+}
+
+/** Radius of a numbered spot, px. */
+const SPOT = 11;
+const numberBox = ([x, y]: readonly [number, number]) => ({ x, y, width: 2 * SPOT, height: 2 * SPOT });
+
+/** Where two parts are glued: a lozenge, or the joint's number in the order of closing. */
+function JointSpot({
+  at: [x, y],
+  strong,
+  number,
+}: {
+  readonly at: readonly [number, number];
+  readonly strong: boolean;
+  readonly number: number | undefined;
+}) {
+  const { tokens } = useTheme().palette;
+  const fill = strong ? tokens.ink : tokens.glue;
+  if (number === undefined) {
+    return (
+      <>
+        <circle cx={x} cy={y} r={SPOT} fill="transparent" />
+        <path d={`M${x} ${y - 5}l5 5l-5 5l-5 -5Z`} fill={fill} stroke={tokens.ink} strokeWidth={0.8} />
+      </>
+    );
+  }
+  return (
+    <>
+      <circle cx={x} cy={y} r={SPOT} fill={fill} stroke={tokens.ink} strokeWidth={0.8} />
+      <text
+        x={x}
+        y={y + 5}
+        textAnchor="middle"
+        fontSize={14}
+        fontFamily={FIGURE_FACE}
+        fill={strong ? tokens.sheet : tokens.woodInk}
+      >
+        {number}
+      </text>
+    </>
+  );
+}
 
 /** Height of a name tag, px. */
 const TAG_HEIGHT = 22;

@@ -1,4 +1,4 @@
-import { type AssemblyPlan, assemblyMarks, type AssemblyView } from '@lean-clasp/core';
+import { type AssemblyPlan, assemblyMarks, type AssemblyView, pulledApart, TOGETHER } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import Slider from '@mui/material/Slider';
 import ToggleButton from '@mui/material/ToggleButton';
@@ -6,6 +6,8 @@ import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { Loading } from '../frame/Loading';
 import { useSize } from '../drawing/use-size';
+import { PlaybackBar } from '../order/PlaybackBar';
+import { usePlayback } from '../order/use-playback';
 import { Tick } from '../parts/Tick';
 import { AssemblyDrawing } from './AssemblyDrawing';
 import { hasWebGl } from './has-web-gl';
@@ -20,16 +22,34 @@ const VIEWS: readonly { readonly id: AssemblyView | 'solid'; readonly name: stri
   { id: 'solid', name: 'Turn it' },
 ];
 
-/** The assembly on its sheet: flat views with sizes, or a solid to turn; whole or pulled apart. */
-export function AssemblySheet({ plan, title }: { readonly plan: AssemblyPlan; readonly title: string }) {
+/** The assembly on its sheet: flat views with sizes, or a solid to turn; whole, pulled apart, or closing in order. */
+export function AssemblySheet({
+  plan,
+  title,
+  ordered,
+}: {
+  readonly plan: AssemblyPlan;
+  readonly title: string;
+  /** Whether the order of closing is shown and played. */
+  readonly ordered: boolean;
+}) {
   const { facts } = plan;
   const [view, setView] = useState<AssemblyView | 'solid'>('slant');
-  const [explode, setExplode] = useState(0);
+  const [apart, setApart] = useState(0);
   const [aids, setAids] = useState(true);
   const [marked, setMarked] = useState(false);
   const [ref, size] = useSize({ width: 760, height: 430 });
   const flat = view === 'solid' ? 'slant' : view;
-  const marks = useMemo(() => assemblyMarks(facts, flat, { explode, aids }), [facts, flat, explode, aids]);
+  const playback = usePlayback(plan, ordered);
+  const exploded = useMemo(() => pulledApart(facts, apart), [facts, apart]);
+  const shifts = playback?.shifts ?? exploded;
+  const marks = useMemo(() => assemblyMarks(facts, flat, { shifts, aids }), [facts, flat, shifts, aids]);
+  const widest = playback?.widest ?? TOGETHER;
+  // While closings are played the sheet keeps its scale.
+  const frame = useMemo(
+    () => (widest.size === 0 ? marks : assemblyMarks(facts, flat, { shifts: widest, aids })),
+    [facts, flat, widest, aids, marks],
+  );
   return (
     <Box
       className="print-sheet"
@@ -38,15 +58,17 @@ export function AssemblySheet({ plan, title }: { readonly plan: AssemblyPlan; re
       <Box ref={ref} sx={{ flex: 1, minHeight: 180, minWidth: 0, overflow: 'hidden' }}>
         {view === 'solid' ? (
           <Suspense fallback={<Loading what="Building the solid" />}>
-            <Solid facts={facts} explode={explode} aids={aids} />
+            <Solid facts={facts} shifts={shifts} aids={aids} />
           </Suspense>
         ) : (
           <AssemblyDrawing
             marks={marks}
+            frame={frame}
+            order={playback}
             facts={facts}
             title={title}
             size={size}
-            dimensioned={view !== 'slant' && explode === 0}
+            dimensioned={view !== 'slant' && shifts.size === 0 && widest.size === 0}
             marked={marked}
           />
         )}
@@ -73,17 +95,21 @@ export function AssemblySheet({ plan, title }: { readonly plan: AssemblyPlan; re
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
-        <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, width: 220, minHeight: 44 }}>
-          <span id="apart">Apart</span>
-          <Slider
-            aria-labelledby="apart"
-            min={0}
-            max={1}
-            step={0.05}
-            value={explode}
-            onChange={(_, value) => setExplode(Number(value))}
-          />
-        </Box>
+        {playback === null ? (
+          <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, width: 220, minHeight: 44 }}>
+            <span id="apart">Apart</span>
+            <Slider
+              aria-labelledby="apart"
+              min={0}
+              max={1}
+              step={0.05}
+              value={apart}
+              onChange={(_, value) => setApart(Number(value))}
+            />
+          </Box>
+        ) : (
+          <PlaybackBar plan={plan} playback={playback} />
+        )}
         {view !== 'solid' && <Tick label="Face and edge marks" checked={marked} onChange={setMarked} />}
         {facts.assembly.aids.length > 0 && (
           <Tick label="Blocks, cauls and forms" checked={aids} onChange={setAids} />

@@ -1,4 +1,4 @@
-import { type AssemblyFacts, type FacetedPart, facetedParts } from '@lean-clasp/core';
+import { type AssemblyFacts, type FacetedPart, facetedParts, type Shifts } from '@lean-clasp/core';
 import { useTheme } from '@mui/material/styles';
 import { Canvas, useThree } from '@react-three/fiber';
 import { useEffect, useMemo } from 'react';
@@ -9,14 +9,14 @@ import { isSelected, useSelection } from '../drawing/selection';
 /** The assembly as a solid: drag to turn, pinch or wheel to come closer, tap a part to choose it. */
 export function SolidView({
   facts,
-  explode,
+  shifts,
   aids,
 }: {
   readonly facts: AssemblyFacts;
-  readonly explode: number;
+  readonly shifts: Shifts;
   readonly aids: boolean;
 }) {
-  const parts = useMemo(() => facetedParts(facts, explode), [facts, explode]);
+  const parts = useMemo(() => facetedParts(facts, shifts), [facts, shifts]);
   const span = Math.hypot(...facts.toMm.map((value, i) => value - (facts.fromMm[i] ?? 0)));
   const middle = facts.toMm.map((value, i) => (value + (facts.fromMm[i] ?? 0)) / 2);
   const [x = 0, y = 0, z = 0] = middle;

@@ -20,13 +20,14 @@ const RINGS = 6;
 
 /**
  * Moves labels apart, up and down first, then sideways, each by as little as it takes; earlier ones stay.
- * Labels stay inside the sheet.
+ * Labels stay inside the sheet and clear of what stands there already, where there is room.
  */
 export function placeLabels(
   wanted: readonly WantedLabel[],
   sheet: { readonly width: number; readonly height: number },
+  there: readonly WantedLabel[] = [],
 ): PlacedLabel[] {
-  const taken: WantedLabel[] = [];
+  const taken = [...there];
   return wanted.map((label) => {
     const spot = candidates(label)
       .map((at) => inside({ ...label, ...at }, sheet))

@@ -1,4 +1,4 @@
-import { type Arranged, formatClock, formatWait } from '@lean-clasp/core';
+import { type Arranged, type AssemblyPlan, formatClock, formatWait } from '@lean-clasp/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -7,12 +7,14 @@ import Typography from '@mui/material/Typography';
 import { useCallback } from 'react';
 import { Loading } from '../frame/Loading';
 import { Section } from '../frame/Page';
+import { Tick } from '../parts/Tick';
 import { useAssemblyPlan, useFixes } from '../planner/plan-context';
 import { FixList } from '../verdicts/FixList';
 import { obstacleWords, statusWords } from '../words/order';
 import { useOpenAssembly } from '../workspace/open-build';
 import { Dates } from './Dates';
-import { arrangeAs, inOneGo } from './edits';
+import { BatchSection } from './BatchSection';
+import { arrangeAs, glueInDryJig, inOneGo, preSetClamps } from './edits';
 import { LikelihoodLine } from './LikelihoodLine';
 import { Sessions } from './Sessions';
 import { type Arranging, useArranging } from './use-arranging';
@@ -50,6 +52,8 @@ export function AssemblyOrder() {
             {formatClock(plan.handsOnMin)}
             {wait}. An order that closes each joint soon after it is spread gains room, and so do sessions.
           </Typography>
+          <LikelihoodLine build={build} shop={shop} />
+          <Ways plan={plan} />
           <ArrangeButton arranging={arranging} label="Work out sessions and order" />
         </Section>
       ) : (
@@ -60,6 +64,7 @@ export function AssemblyOrder() {
               {wait}.
             </Typography>
             <LikelihoodLine build={build} shop={shop} />
+            <Ways plan={plan} />
             <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', mt: 1 }}>
               <ArrangeButton arranging={arranging} label="Work out anew around the pins" />
               <Button variant="outlined" onClick={() => edit('In one go', inOneGo)}>
@@ -76,8 +81,31 @@ export function AssemblyOrder() {
           <FixList fixes={inTime} />
         </Section>
       )}
+      <BatchSection plan={plan} />
       <Dates plan={plan} />
     </>
+  );
+}
+
+/** How the work is gone about, where that changes its minutes. */
+function Ways({ plan: { build, facts, order } }: { readonly plan: AssemblyPlan }) {
+  const { edit } = useOpenAssembly();
+  const several = (order?.sessions.length ?? 0) > 1;
+  return (
+    <Box sx={{ mb: 1 }}>
+      <Tick
+        label="Clamps opened to size and laid out beforehand"
+        checked={build.preSet ?? true}
+        onChange={(preSet) => edit('Clamps laid out', preSetClamps(preSet))}
+      />
+      {facts.assembly.dryJig && several && (
+        <Tick
+          label="Earlier sessions are glued inside the rest, put together dry"
+          checked={build.order?.dryJig ?? false}
+          onChange={(dryJig) => edit('Dry case as jig', glueInDryJig(dryJig))}
+        />
+      )}
+    </Box>
   );
 }
 

@@ -1,10 +1,4 @@
-import {
-  type AssemblyPlan,
-  datesOf,
-  type DatedSessionOfBuild,
-  readWallTime,
-  writeWallTime,
-} from '@lean-clasp/core';
+import { type AssemblyPlan, datesOf, type DatedSessionOfBuild, readWallTime } from '@lean-clasp/core';
 import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -16,6 +10,8 @@ import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { useMemo, useState } from 'react';
 import { Section } from '../frame/Page';
+import { saveCalendar } from './save-calendar';
+import { dayAndTime, timeOf } from './wall-words';
 
 /** When each session could start, when its clamps come off, and what must start by when to cure overnight. */
 export function Dates({ plan }: { readonly plan: AssemblyPlan }) {
@@ -74,7 +70,12 @@ export function Dates({ plan }: { readonly plan: AssemblyPlan }) {
           <Button
             variant="outlined"
             sx={{ mt: 1 }}
-            onClick={() => void saveCalendar(plan.build.name, dates.sessions)}
+            onClick={() =>
+              void saveCalendar(
+                plan.build.name,
+                dates.sessions.map((each) => ({ ...each, name: plan.build.name })),
+              )
+            }
           >
             Save as calendar file (.ics)
           </Button>
@@ -94,13 +95,3 @@ function LastOfDay({ dated }: { readonly dated: DatedSessionOfBuild | undefined 
     </Typography>
   );
 }
-
-/** The package that writes calendar files is fetched when it is wanted. */
-async function saveCalendar(name: string, sessions: readonly DatedSessionOfBuild[]): Promise<void> {
-  const { downloadCalendar } = await import('./calendar-file');
-  downloadCalendar(name, sessions);
-}
-
-const wall = (at: number) => dayjs(writeWallTime(at));
-const dayAndTime = (at: number) => wall(at).format('ddd D MMM, HH:mm');
-const timeOf = (at: number) => wall(at).format('HH:mm');

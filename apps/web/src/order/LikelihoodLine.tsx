@@ -1,9 +1,13 @@
-import type { AssemblyBuild, Likelihood, ShopDocument } from '@lean-clasp/core';
+import type { AssemblyBuild, Likelihood, LikelyChange, ShopDocument } from '@lean-clasp/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useEffect, useState } from 'react';
-import { arranger } from '../planner/workers';
+import { useFormat } from '../quantities/use-format';
+import { changeWords } from '../words/causes';
+import { useOpenAssembly } from '../workspace/open-build';
+import { useLikelihood } from './use-likelihood';
 
-/** How likely the plan keeps every window, from simulated runs. */
+/** How likely the plan keeps every window, from simulated runs, and what would change that. */
 export function LikelihoodLine({
   build,
   shop,
@@ -11,35 +15,76 @@ export function LikelihoodLine({
   readonly build: AssemblyBuild;
   readonly shop: ShopDocument;
 }) {
-  const [likelihood, setLikelihood] = useState<Likelihood | null>(null);
-  useEffect(() => {
-    let overtaken = false;
-    arranger()
-      .likelihood(build, shop)
-      .then(
-        (answer) => {
-          if (!overtaken) setLikelihood(answer);
-        },
-        // What is wrong with the build, the plan tells.
-        () => undefined,
-      );
-    return () => {
-      overtaken = true;
-    };
-  }, [build, shop]);
+  const { likelihood, changes, working } = useLikelihood(build, shop);
   if (likelihood === null) return null;
-  const { share, low, high, weakest, runs } = likelihood;
-  const percent = (value: number) => `${(100 * value).toFixed(value > 0.99 && value < 1 ? 1 : 0)}`;
+  const { low, high, weakest, runs } = likelihood;
   return (
-    <Typography title={`${runs} simulated runs: each move varies by a quarter, the windows by a fifth`}>
-      <strong>{percent(share)} % likely</strong> to keep every window ({percent(low)} to {percent(high)} %
-      over {runs.toLocaleString('en-GB')} simulated runs)
-      {weakest === null
-        ? '.'
-        : `; ${weakest.label} fails first, in ${percent(weakest.share)} % of them.`}{' '}
-      <Typography component="span" variant="body2" color="text.secondary">
-        Estimated: each move varies by a quarter, the windows by a fifth.
+    <>
+      <Typography>
+        <strong>{percent(likelihood.share)} % likely</strong> to keep every window ({percent(low)} to{' '}
+        {percent(high)} % over {runs.toLocaleString('en-GB')} simulated runs)
+        {weakest === null
+          ? '.'
+          : `; ${weakest.label} fails first, in ${percent(weakest.share)} % of them.`}{' '}
+        <Typography component="span" variant="body2" color="text.secondary">
+          Estimated: each move varies by a quarter, the windows by a fifth.
+        </Typography>
       </Typography>
-    </Typography>
+      <WhatWouldChange before={likelihood} changes={changes} working={working} />
+    </>
   );
 }
+
+/** Less than this is chance. */
+const NOTHING = 0.01;
+/** Changes shown at most. */
+const MOST_CHANGES = 6;
+
+function WhatWouldChange({
+  before,
+  changes,
+  working,
+}: {
+  readonly before: Likelihood;
+  readonly changes: readonly LikelyChange[];
+  readonly working: boolean;
+}) {
+  const { edit } = useOpenAssembly();
+  const f = useFormat();
+  const told = changes
+    .filter(({ likelihood }) => Math.abs(likelihood.share - before.share) > NOTHING)
+    .sort((a, b) => b.likelihood.share - a.likelihood.share)
+    .slice(0, MOST_CHANGES);
+  if (told.length === 0 && !working) return null;
+  return (
+    <Box component="details" sx={{ mt: 1, '& summary': { minHeight: 44, py: 1, cursor: 'pointer' } }}>
+      <summary>What would change that{working ? ' …' : ''}</summary>
+      <Box
+        component="ul"
+        aria-label="What would change the likelihood"
+        sx={{ listStyle: 'none', p: 0, m: 0 }}
+      >
+        {told.map(({ change, build, likelihood }) => {
+          const words = changeWords(change, f);
+          return (
+            <Box
+              component="li"
+              key={words}
+              sx={{ display: 'flex', alignItems: 'center', gap: 2, borderBottom: 1, borderColor: 'divider' }}
+            >
+              <Box sx={{ flex: 1 }}>{words}</Box>
+              <Box sx={{ whiteSpace: 'nowrap' }}>
+                {percent(before.share)} → <strong>{percent(likelihood.share)} %</strong>
+              </Box>
+              <Button onClick={() => edit(words, () => build)} aria-label={`Do it: ${words}`}>
+                Do it
+              </Button>
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+}
+
+const percent = (share: number) => (100 * share).toFixed(share > 0.99 && share < 1 ? 1 : 0);

@@ -24,13 +24,14 @@ import { askPlan } from '../planner/workers';
 import { useFormat } from '../quantities/use-format';
 import { causeWords } from '../words/causes';
 import { useOpenAssembly } from '../workspace/open-build';
+import { closingOrder } from './closing-order';
 import { moveJoint, pinJoint } from './edits';
 import { SessionChart } from './SessionChart';
 
 /** Joints drawn as chips in a session; more are counted. */
 const MOST_CHIPS = 24;
 
-/** The sessions one below the other; joints are dragged between them, or moved by the list for the one selected. */
+/** The sessions side by side, as many as there is room for; joints are dragged between them, or moved by the list for the one selected. */
 export function Sessions({ plan }: { readonly plan: AssemblyPlan }) {
   const { edit, build, shop } = useOpenAssembly();
   const f = useFormat();
@@ -40,7 +41,15 @@ export function Sessions({ plan }: { readonly plan: AssemblyPlan }) {
     useSensor(KeyboardSensor),
   );
   const sessions = plan.order?.sessions ?? [];
-  const numbers = useMemo(() => numbersOf(plan.order?.sessions ?? []), [plan.order]);
+  const numbers = useMemo(
+    () =>
+      new Map(
+        closingOrder(plan)
+          .flat()
+          .map((id, i) => [id, i + 1]),
+      ),
+    [plan],
+  );
   const labels = useMemo(
     () => new Map(plan.joints.map(({ facts }) => [facts.joint.id, facts.label])),
     [plan.joints],
@@ -78,25 +87,26 @@ export function Sessions({ plan }: { readonly plan: AssemblyPlan }) {
         </Alert>
       )}
       <Selected labels={labels} sessions={sessions} onMove={move} />
-      {sessions.map((session, i) => (
-        <SessionBlock
-          key={i}
-          index={i}
-          plan={plan}
-          session={session}
-          labels={labels}
-          numberOf={(joint) => numbers.get(joint) ?? 0}
-        />
-      ))}
-      <NewSession index={sessions.length} />
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 340px), 1fr))',
+          columnGap: 3,
+        }}
+      >
+        {sessions.map((session, i) => (
+          <SessionBlock
+            key={i}
+            index={i}
+            plan={plan}
+            session={session}
+            labels={labels}
+            numberOf={(joint) => numbers.get(joint) ?? 0}
+          />
+        ))}
+        <NewSession index={sessions.length} />
+      </Box>
     </DndContext>
-  );
-}
-
-/** Numbers of joints in the order of closing, over all sessions. */
-function numbersOf(sessions: readonly OrderedSession[]): Map<string, number> {
-  return new Map(
-    sessions.flatMap(({ closings }) => closings.flatMap(({ joints }) => joints)).map((id, i) => [id, i + 1]),
   );
 }
 
@@ -120,6 +130,8 @@ function SessionBlock({
     <Section title={`Session ${index + 1}: ${count === 1 ? 'one joint' : `${count} joints`}`}>
       <Typography variant="body2" sx={{ mb: 1 }}>
         {formatClock(session.workMin)} hands-on with the check.
+        {session.dryJig !== null &&
+          ` Put the rest together dry first (${formatClock(session.dryJig.minutes)}): it holds these joints square and in place. No glue near its joints, and take it apart before this sets.`}
         {index === 0 &&
           ' A fuse burns from a joint’s first bead to full pressure, with a notch where it closes; the mark is the short end of what the glue gives today.'}
       </Typography>

@@ -4,23 +4,22 @@ import { calendarFile } from './calendar-file';
 
 describe('calendarFile', () => {
   it('is read back by another reader as local times', () => {
+    const name = 'Lamp posts, "five" sides';
     const start = readWallTime('2027-03-01T15:40', 'start');
-    const text = calendarFile('Lamp posts, "five" sides', [
+    const text = calendarFile([
       {
+        name,
         session: 0,
         start,
         handsEnd: start + 21.4,
         clampsOff: start + 90,
-        machineAt: null,
-        latestThatDay: null,
       },
       {
+        name,
         session: 1,
         start: start + 1000,
         handsEnd: start + 1030,
         clampsOff: start + 1100,
-        machineAt: null,
-        latestThatDay: null,
       },
     ]);
     const events = new ICAL.Component(ICAL.parse(text) as unknown[])

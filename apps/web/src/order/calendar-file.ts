@@ -1,10 +1,15 @@
 import { type DatedSessionOfBuild, writeWallTime } from '@lean-clasp/core';
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
 
-/** Sessions of a build as a calendar file in local wall time: hands-on work, and a mark when clamps come off. */
-export function calendarFile(name: string, sessions: readonly DatedSessionOfBuild[]): string {
-  const events = sessions.flatMap(({ session, start, handsEnd, clampsOff }): EventAttributes[] => {
-    const uid = (what: string) => `${what}-${session + 1}-${Math.round(start)}@lean-clasp`;
+/** A session of a named build on the calendar. */
+export type NamedSession = Pick<DatedSessionOfBuild, 'session' | 'start' | 'handsEnd' | 'clampsOff'> & {
+  readonly name: string;
+};
+
+/** Sessions as a calendar file in local wall time: hands-on work, and a mark when clamps come off. */
+export function calendarFile(sessions: readonly NamedSession[]): string {
+  const events = sessions.flatMap(({ name, session, start, handsEnd, clampsOff }): EventAttributes[] => {
+    const uid = (what: string) => `${what}-${slug(name)}-${session + 1}-${Math.round(start)}@lean-clasp`;
     const common = { productId: 'lean-clasp', startInputType: 'local', startOutputType: 'local' } as const;
     return [
       {
@@ -39,11 +44,13 @@ function dateArray(at: number): DateArray {
 }
 
 /** Hands the file to the browser. */
-export function downloadCalendar(name: string, sessions: readonly DatedSessionOfBuild[]): void {
-  const url = URL.createObjectURL(new Blob([calendarFile(name, sessions)], { type: 'text/calendar' }));
+export function downloadCalendar(name: string, sessions: readonly NamedSession[]): void {
+  const url = URL.createObjectURL(new Blob([calendarFile(sessions)], { type: 'text/calendar' }));
   const link = document.createElement('a');
   link.href = url;
-  link.download = `${name.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-')}.ics`;
+  link.download = `${slug(name)}.ics`;
   link.click();
   URL.revokeObjectURL(url);
 }
+
+const slug = (name: string) => name.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-');

@@ -7,7 +7,7 @@ export const arrangeAs =
   ({ sessions }: Arranged): Edit =>
   (build) => ({
     ...build,
-    order: { sessions: sessions.map((ids) => [...ids]), pinned: build.order?.pinned ?? [] },
+    order: { pinned: [], ...build.order, sessions: sessions.map((ids) => [...ids]) },
   });
 
 /** Everything in one go again. */
@@ -27,6 +27,7 @@ export const moveJoint =
     return {
       ...build,
       order: {
+        ...build.order,
         sessions: opened
           .map((ids, i) => (i === Math.min(session, opened.length - 1) ? [...ids, joint] : ids))
           .filter((ids) => ids.length > 0),
@@ -43,3 +44,14 @@ export const pinJoint =
     const others = build.order.pinned.filter((id) => id !== joint);
     return { ...build, order: { ...build.order, pinned: pinned ? [...others, joint] : others } };
   };
+
+/** Whether earlier sessions are glued inside the rest, put together dry. */
+export const glueInDryJig =
+  (dryJig: boolean): Edit =>
+  (build) =>
+    build.order === undefined ? build : { ...build, order: { ...build.order, dryJig } };
+
+/** Whether clamps are opened to size and laid out before the first bead. */
+export const preSetClamps =
+  (preSet: boolean): Edit =>
+  (build) => ({ ...build, preSet });

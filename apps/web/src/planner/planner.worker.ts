@@ -4,6 +4,8 @@ import {
   type AssemblyBuild,
   type AssemblyPlan,
   type BuildDocument,
+  type BuildToDate,
+  buildToDate,
   compareGlues,
   findAssemblyFixes,
   findFixes,
@@ -12,6 +14,8 @@ import {
   isPanel,
   type Likelihood,
   likelihoodOf,
+  type LikelyChange,
+  likelyChanges,
   type PanelBuild,
   type Plan,
   planAssembly,
@@ -32,6 +36,17 @@ const planner = {
     compareGlues(build, shop, today),
   likelihood: (build: AssemblyBuild, shop: ShopDocument): Likelihood | null =>
     likelihoodOf(planAssembly(build, shop)),
+  /** What would make it likelier, told one by one until told that it is enough. */
+  likelier: async (
+    build: AssemblyBuild,
+    shop: ShopDocument,
+    goOn: (change: LikelyChange) => Promise<boolean>,
+  ): Promise<void> => {
+    for (const change of likelyChanges(planAssembly(build, shop), shop)) if (!(await goOn(change))) return;
+  },
+  /** A build as the calendar of the shop sees it. */
+  toDate: (id: string, build: BuildDocument, shop: ShopDocument): BuildToDate =>
+    buildToDate(id, isPanel(build) ? planBuild(build, shop) : planAssembly(build, shop)),
   /** Arranges sessions, telling the best so far after each step, until told that it is enough. */
   arrange: async (
     build: AssemblyBuild,

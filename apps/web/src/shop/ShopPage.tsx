@@ -5,6 +5,7 @@ import { useDocument } from '../documents/use-document';
 import { Loading } from '../frame/Loading';
 import { Page } from '../frame/Page';
 import { AirSection } from './AirSection';
+import { HoursSection } from './HoursSection';
 import { PeopleSection } from './PeopleSection';
 import { RackSection } from './RackSection';
 import { ShelfSection } from './ShelfSection';
@@ -28,6 +29,7 @@ export function ShopPage() {
       <RackSection shop={shop} />
       <ShelfSection shop={shop} />
       <AirSection shop={shop} />
+      <HoursSection shop={shop} />
       <PeopleSection shop={shop} />
     </Page>
   );

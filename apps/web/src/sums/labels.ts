@@ -10,7 +10,7 @@ export const SUM_GROUPS: readonly SumGroup[] = [
   { heading: 'Glue', sums: ['adhesive-rank', 'adhesive-window', 'strength', 'spread'] },
   { heading: 'Clamps', sums: ['clamp-need', 'band', 'angled-clamp'] },
   { heading: 'True', sums: ['quad', 'try-square', 'flatness', 'edge-line'] },
-  { heading: 'Order', sums: ['sequence', 'calendar'] },
+  { heading: 'Order', sums: ['sequence', 'calendar', 'batch'] },
   { heading: 'Angles', sums: ['mitre-polygon', 'compound-mitre', 'stave'] },
 ];
 
@@ -37,6 +37,7 @@ export const SUM_TITLES: Readonly<Record<string, string>> = {
   stave: 'Staves of a post',
   sequence: 'Sessions and order',
   calendar: 'Dates of sessions',
+  batch: 'Equal pieces in a row',
 };
 
 const FIELD_LABELS: Readonly<Record<string, string>> = {
@@ -192,6 +193,15 @@ const FIELD_LABELS: Readonly<Record<string, string>> = {
   id: 'Session',
   handsEnd: 'Hands free',
   clampsOff: 'Clamps off',
+  pieces: 'Pieces',
+  unclampMin: 'Taking its clamps off',
+  clampSets: 'Sets of clamps',
+  startMin: 'Begun at',
+  firstFreeMin: 'First clamps off after',
+  doneMin: 'Last clamp off after',
+  perHour: 'Pieces an hour once it flows',
+  heldUpBy: 'Held up by',
+  clampSetsToFlow: 'Sets of clamps that let it flow',
 };
 
 /** A field's name in words; one that nobody worded shows itself. */

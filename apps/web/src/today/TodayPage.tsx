@@ -23,6 +23,7 @@ import { useAirReport, useShopNow } from '../air/use-shop-now';
 import { SHOP_ID } from '../shop/shop-id';
 import { ASPECT_NAMES } from '../verdicts/figures';
 import { StateMark } from '../verdicts/state-mark';
+import { ShopDates } from './ShopDates';
 
 /** Glue-ups older than this are no longer waiting for anything. */
 const RECENT_DAYS = 3;
@@ -35,6 +36,7 @@ export function TodayPage() {
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '3fr 2fr' }, columnGap: 5 }}>
         <Box>
           <InClamps now={now} />
+          <Next now={now} />
           <LatestBuilds />
         </Box>
         <Air />
@@ -94,6 +96,12 @@ function RunLine({ run, now }: { readonly run: RunDocument; readonly now: number
       <span>{words}</span>
     </Box>
   );
+}
+
+function Next({ now }: { readonly now: number }) {
+  const state = useDocument('shops', SHOP_ID);
+  const shop = useShopNow(state.kind === 'open' ? (state.body as ShopDocument) : null);
+  return shop === null ? null : <ShopDates shop={shop} now={now} />;
 }
 
 function LatestBuilds() {

@@ -174,6 +174,7 @@ const CHANGES: Readonly<Record<string, Say>> = {
     n('sessions') === 1
       ? 'Work in the order that was worked out, in one session'
       : `Glue in ${n('sessions')} sessions, in the order that was worked out`,
+  'one-more-session': ({ n }) => `Cut the tightest session in two: ${n('sessions')} sessions`,
   'bars-both-faces': () => 'Bars touching both faces, in turn',
   'add-cauls': ({ n }) => `${n('pairs')} pairs of cauls across`,
   'use-blocks': ({ n }, f) => `Blocks of ${f.length(n('thicknessMm'))} under the jaws`,

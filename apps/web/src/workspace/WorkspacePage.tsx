@@ -53,6 +53,10 @@ const AssemblyArea = lazy(() =>
   import('../assembly/AssemblyArea').then((m) => ({ default: m.AssemblyArea })),
 );
 
+/** Drawing and step beside each other; sessions side by side take more room than a list. */
+const BESIDE = 'minmax(0, 1fr) 440px';
+const SESSIONS_WIDE = 'minmax(0, 5fr) minmax(440px, 7fr)';
+
 /** Drawn again for another step only; whatever shows the build or its plan follows those by itself. */
 const Workspace = memo(function Workspace({
   step,
@@ -74,7 +78,7 @@ const Workspace = memo(function Workspace({
           flex: 1,
           minHeight: 0,
           display: 'grid',
-          gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 440px' },
+          gridTemplateColumns: { xs: '1fr', md: !panel && step === 'order' ? SESSIONS_WIDE : BESIDE },
           gridTemplateRows: { xs: 'minmax(300px, 46%) minmax(0, 1fr)', md: 'minmax(0, 1fr)' },
         }}
       >
@@ -82,7 +86,7 @@ const Workspace = memo(function Workspace({
           <WorkspaceDrawing step={step} />
         ) : (
           <Suspense fallback={<Loading what="Drawing" />}>
-            <AssemblyArea />
+            <AssemblyArea step={step} />
           </Suspense>
         )}
         <Box

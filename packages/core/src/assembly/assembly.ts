@@ -166,6 +166,10 @@ export interface Assembly {
   readonly dimensions: readonly Dimension[];
   /** How many of the same are made. */
   readonly sets: number;
+  /** Whether the rest, put together dry, can hold what is glued in an earlier session in its place. */
+  readonly dryJig: boolean;
+  /** Whether each joint is clamped dry in its place beforehand, so that it is quickly found again. */
+  readonly setDry: boolean;
   /** What the kind itself has to say about these answers. */
   readonly findings: readonly Finding[];
 }

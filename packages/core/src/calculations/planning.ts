@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { calendarProblemOf, datedSessions, writeWallTime } from '../calendar';
+import { batchOf, calendarProblemOf, datedSessions, writeWallTime } from '../calendar';
 import { bounded, oneOf, orNull, strictObject, wholeBounded } from '../formats';
 import { DIRECTION_NAMES, problemOf, sequenceTotals, sessionOf, solveSequence } from '../sequence';
 import { calculation } from './calculation';
@@ -204,5 +204,32 @@ export const calendar = calculation({
       status: answer.status,
       findings: answer.noPlace.map(({ code, sessions }) => ({ code, sessions: sessions.map(idOf) })),
     };
+  },
+});
+
+/** Equal pieces through a few sets of clamps. */
+export const batch = calculation({
+  name: 'batch',
+  doc: 'How equal pieces flow through the clamps there are: pieces an hour, and when the first clamps may come off.',
+  input: strictObject({
+    pieces: wholeBounded({ min: 1, max: 500, unit: '' }),
+    handsOnMin: minutes,
+    clampMin: minutes,
+    unclampMin: minutes,
+    clampSets: wholeBounded({ min: 1, max: 500, unit: '' }),
+  }),
+  output: strictObject({
+    startMin: Type.Array(Type.Number()),
+    firstFreeMin: Type.Number(),
+    doneMin: Type.Number(),
+    /** Null where a piece takes no time at all. */
+    perHour: orNull(Type.Number()),
+    heldUpBy: oneOf(['hands', 'clamps']),
+    clampSetsToFlow: Type.Integer(),
+  }),
+  example: { pieces: 8, handsOnMin: 2.5, clampMin: 6, unclampMin: 0.4, clampSets: 2 },
+  compute: (input) => {
+    const { perHour, startMin, ...rest } = batchOf(input);
+    return { ...rest, startMin: [...startMin], perHour: Number.isFinite(perHour) ? perHour : null };
   },
 });

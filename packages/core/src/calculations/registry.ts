@@ -14,7 +14,7 @@ import {
 } from './geometry';
 import { adhesiveRank, strength } from './choosing';
 import { adhesiveWindow, spread } from './glue';
-import { calendar, sequence } from './planning';
+import { batch, calendar, sequence } from './planning';
 import { cup, emc, movement } from './wood';
 
 /** Every calculation, in the order in which they are listed. */
@@ -40,6 +40,7 @@ export const CALCULATIONS: readonly AnyCalculation[] = [
   bend,
   sequence,
   calendar,
+  batch,
 ];
 
 const byName: ReadonlyMap<string, AnyCalculation> = new Map(CALCULATIONS.map((entry) => [entry.name, entry]));

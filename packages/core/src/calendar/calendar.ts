@@ -36,12 +36,21 @@ export interface CalendarItem {
   readonly clampsOff: WallMinute;
 }
 
+/** Clamps and benches that something on them before holds for a while. */
+export interface Taken {
+  readonly clamps: ClampCount;
+  readonly bench: number;
+  readonly until: WallMinute;
+}
+
 /** A question to `datedSessions`. */
 export interface CalendarProblem {
   readonly sessions: readonly CalendarSession[];
   readonly shop: CalendarShop;
   readonly openings: Openings;
   readonly start: WallMinute;
+  /** What is held from before the start. */
+  readonly taken?: readonly Taken[] | undefined;
 }
 
 /** A session that no calendar can hold, and why. */
@@ -111,10 +120,12 @@ class Placing {
   private readonly items: (CalendarItem | null)[];
   private readonly mostSteps: number;
   private readonly tails: readonly number[];
+  private readonly taken: readonly Taken[];
 
   constructor(private readonly problem: CalendarProblem) {
     this.items = problem.sessions.map(() => null);
     this.tails = tailsOf(problem.sessions);
+    this.taken = problem.taken ?? [];
     // A step looks at each session beside each other at each moment.
     const dearer = Math.max(1, problem.sessions.length / EXACT_SESSIONS) ** 4;
     this.mostSteps = Math.max(FEWEST_STEPS, MOST_STEPS / dearer);
@@ -180,6 +191,7 @@ class Placing {
     // What is taken becomes free only when hands leave another session or its clamps come off.
     const frees = this.items
       .flatMap((item) => (item === null ? [] : [item.handsEnd, item.clampsOff]))
+      .concat(this.taken.map(({ until }) => until))
       .sort((x, y) => x - y);
     for (;;) {
       const at = openings.nextStart(from, session.workMin);
@@ -194,10 +206,18 @@ class Placing {
 
   private fits(session: CalendarSession, item: CalendarItem): boolean {
     const { sessions, shop } = this.problem;
-    const others = this.items.flatMap((other, i) => {
-      const placed = sessions[i];
-      return other === null || placed === undefined ? [] : [{ ...other, session: placed }];
-    });
+    const others = [
+      ...this.items.flatMap((other, i) => {
+        const placed = sessions[i];
+        return other === null || placed === undefined ? [] : [{ ...other, session: placed }];
+      }),
+      ...this.taken.map(({ until, clamps, bench }) => ({
+        start: -Infinity,
+        handsEnd: -Infinity,
+        clampsOff: until,
+        session: { clamps, bench, crew: 0 },
+      })),
+    ];
     // Demand rises only where something starts.
     const moments = [item.start, ...others.map(({ start }) => start)].filter(
       (at) => at >= item.start - 1e-9 && at < item.clampsOff - 1e-9,

@@ -62,6 +62,15 @@ export const DEMO_SHOP: ShopDocument = {
     },
     { id: 'band', kind: 'band', count: 3, maxOpeningMm: 2400, forceN: null, padWidthMm: 25, padHeightMm: 50 },
     {
+      id: 'points',
+      kind: 'pointed-spring',
+      count: 8,
+      maxOpeningMm: 90,
+      forceN: null,
+      padWidthMm: 5,
+      padHeightMm: 5,
+    },
+    {
       id: 'bag',
       kind: 'vacuum',
       count: 1,
@@ -75,6 +84,7 @@ export const DEMO_SHOP: ShopDocument = {
   bottles: [
     { id: 'pva', adhesive: 'pva-interior', openedOn: '2026-05-11', remainingMl: 380 },
     { id: 'ext', adhesive: 'pva-exterior', openedOn: '2026-09-02', remainingMl: 620 },
+    { id: 'melt', adhesive: 'polyurethane-hot-melt', openedOn: '2026-10-12', remainingMl: 240 },
     { id: 'epoxy', adhesive: 'epoxy-slow', openedOn: null, remainingMl: 450 },
   ],
   paceFactor: 1.1,

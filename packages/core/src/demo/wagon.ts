@@ -174,18 +174,28 @@ export function wagonBuilds(): readonly DemoBuild[] {
         edges: 'all',
       },
     }),
-    made('hatch-mouldings', {
-      template: 'trim-set',
-      name: 'Hatch mouldings',
-      answers: {
-        species: 'yellow-poplar',
-        openingWidthMm: 460,
-        openingHeightMm: 620,
-        widthMm: 40,
-        thicknessMm: 16,
-        sets: 6,
+    made(
+      'hatch-mouldings',
+      {
+        template: 'trim-set',
+        name: 'Hatch mouldings',
+        answers: {
+          species: 'yellow-poplar',
+          openingWidthMm: 460,
+          openingHeightMm: 620,
+          widthMm: 40,
+          thicknessMm: 16,
+          sets: 6,
+        },
       },
-    }),
+      {
+        glue: { adhesive: 'polyurethane-hot-melt', method: 'hot-nozzle', faces: 1 },
+        order: {
+          sessions: [['member-1_member-2', 'member-2_member-3', 'member-3_member-4', 'member-4_member-1']],
+          pinned: [],
+        },
+      },
+    ),
     made(
       'trestle-feet',
       {

@@ -5,13 +5,13 @@ import {
   dot,
   loopsInSpace,
   MAIN_AXES,
+  middleOf,
   type Prism,
   prismVolume,
   reach,
   scale,
   type Solid,
   solidPoints,
-  subtract,
   type Surface,
   surfaceArea,
   surfacesOf,
@@ -19,6 +19,8 @@ import {
   type Vec2,
   type Vec3,
 } from '../solids';
+import { type Shifts, TOGETHER } from './apart';
+import { fromBehind, type Layer } from './painters-order';
 
 /** From where an assembly is looked at: on the slant, from in front, from above, or from the right. */
 export type AssemblyView = 'slant' | 'front' | 'above' | 'side';
@@ -93,30 +95,24 @@ function eyeAt(direction: Vec3): Eye {
 
 /** A surface covered to this share is out of sight. */
 const COVERED_SHARE = 0.98;
-/** Parts may reach past each other by this much and still lie one behind the other, mm. */
-const TOUCHING_MM = 0.05;
-
-/** Something drawn as a whole, with how far its largest block reaches along x, y and z. */
-interface Drawn {
+/** A part or an aid with the sides of it that are seen. */
+interface Drawn extends Layer {
   readonly sides: readonly SideMark[];
-  readonly reachMm: readonly (readonly [number, number])[];
-  /** Distance of its middle towards the eye, mm. */
-  readonly depthMm: number;
 }
 
 /**
- * Flattens an assembly to a sheet. `explode` moves each part away from the middle by that share of its distance.
+ * Flattens an assembly to a sheet, its parts moved by `shifts`.
  * What lies behind is drawn first: parts that a main direction tells apart by that, others by the depth of their
  * middle, which is right for parts that do not interlock deeply.
  */
 export function assemblyMarks(
   facts: AssemblyFacts,
   view: AssemblyView,
-  { explode = 0, aids = true }: { readonly explode?: number; readonly aids?: boolean } = {},
+  { shifts = TOGETHER, aids = true }: { readonly shifts?: Shifts; readonly aids?: boolean } = {},
 ): AssemblyMarks {
   const eye = EYES[view];
   const flatten = (point: Vec3): Vec2 => [dot(point, eye.right), -dot(point, eye.up)];
-  const shiftOf = shiftFor(facts, explode);
+  const shiftOf = (part: string): Vec3 => shifts.get(part) ?? [0, 0, 0];
   const draw = (
     solid: Solid,
     surfaces: readonly Surface[],
@@ -145,7 +141,7 @@ export function assemblyMarks(
   };
   const drawnParts = facts.parts.map((own) => {
     const { part, surfaces, coveredMm2 } = own;
-    const shift = shiftOf(part.solid);
+    const shift = shiftOf(part.id);
     return draw(
       part.solid,
       surfaces,
@@ -155,7 +151,7 @@ export function assemblyMarks(
         endGrain: isEndGrain(part, surface.normal),
         mark: glyphOf(own, index, (point) => flatten(add(point, shift))),
       }),
-      (surface, index) => explode > 0 || (coveredMm2[index] ?? 0) < COVERED_SHARE * surfaceArea(surface),
+      (surface, index) => shifts.size > 0 || (coveredMm2[index] ?? 0) < COVERED_SHARE * surfaceArea(surface),
     );
   });
   const drawnAids = aids
@@ -178,7 +174,7 @@ export function assemblyMarks(
     parts: facts.parts.map(({ part }, i) => ({
       id: part.id,
       label: part.label,
-      at: onPart(flatten(add(middleOf(solidPoints(part.solid)), shiftOf(part.solid))), drawnParts[i]),
+      at: onPart(flatten(add(middleOf(solidPoints(part.solid)), shiftOf(part.id))), drawnParts[i]),
     })),
     joints: jointMarks(facts, shiftOf, flatten),
     from,
@@ -227,13 +223,11 @@ function glyphOf(
 
 function jointMarks(
   facts: AssemblyFacts,
-  shiftOf: (solid: Solid) => Vec3,
+  shiftOf: (part: string) => Vec3,
   flatten: (point: Vec3) => Vec2,
 ): JointMark[] {
-  const solidOf = new Map(facts.parts.map(({ part }) => [part.id, part.solid]));
   return facts.joints.map(({ joint, contacts }) => {
-    const solid = solidOf.get(joint.a);
-    const shift: Vec3 = solid === undefined ? [0, 0, 0] : shiftOf(solid);
+    const shift = shiftOf(joint.a);
     const loops = contacts.flatMap((contact) =>
       contact.loops.map((loop) => loop.map((point) => flatten(add(point, shift)))),
     );
@@ -244,70 +238,6 @@ function jointMarks(
   });
 }
 
-/** Everything in an order in which what is drawn later is never behind; cycles are cut at the furthest. */
-function fromBehind(all: readonly Drawn[], towards: Vec3): Drawn[] {
-  const waiting = [...all].sort((a, b) => a.depthMm - b.depthMm);
-  const ordered: Drawn[] = [];
-  while (waiting.length > 0) {
-    const free = waiting.findIndex((one) =>
-      waiting.every((other) => one === other || !hides(one, other, towards)),
-    );
-    ordered.push(...waiting.splice(Math.max(0, free), 1));
-  }
-  return ordered;
-}
-
-/** Whether `one` may hide some of `other` and not the other way round, by a main direction that parts them. */
-function hides(one: Drawn, other: Drawn, towards: Vec3): boolean {
-  // +1 where `one` lies on the near side of a main direction, −1 where `other` does, 0 where they overlap.
-  const nearer = MAIN_AXES.map((_, axis) => {
-    const slant = Math.sign(towards[axis] ?? 0);
-    const [p, q] = [one.reachMm[axis] ?? [0, 0], other.reachMm[axis] ?? [0, 0]];
-    if (p[0] >= q[1] - TOUCHING_MM) return slant;
-    return q[0] >= p[1] - TOUCHING_MM ? -slant : 0;
-  });
-  return nearer.includes(1) && !nearer.includes(-1);
-}
-
 function largestOf(blocks: readonly Prism[]): Prism {
   return blocks.reduce((a, b) => (prismVolume(b) > prismVolume(a) ? b : a));
-}
-
-function middleOf(points: readonly Vec3[]): Vec3 {
-  let [x, y, z] = [0, 0, 0];
-  for (const point of points) {
-    x += point[0];
-    y += point[1];
-    z += point[2];
-  }
-  return [x / points.length, y / points.length, z / points.length];
-}
-
-/** How far each part moves when the assembly is pulled apart. */
-function shiftFor(facts: AssemblyFacts, explode: number): (solid: Solid) => Vec3 {
-  const middle = scale(add(facts.fromMm, facts.toMm), 0.5);
-  return (solid) => scale(subtract(middleOf(solidPoints(solid)), middle), explode);
-}
-
-/** A part, or an aid where `id` is null, as flat sides in space, for a solid to turn. */
-export interface FacetedPart {
-  readonly id: string | null;
-  readonly sides: readonly { readonly normal: Vec3; readonly loops: readonly (readonly Vec3[])[] }[];
-}
-
-/** All parts and aids of an assembly, parts moved apart as in `assemblyMarks`. */
-export function facetedParts(facts: AssemblyFacts, explode: number): FacetedPart[] {
-  const shiftOf = shiftFor(facts, explode);
-  const sidesOf = (surfaces: readonly Surface[], shift: Vec3) =>
-    surfaces.map((surface) => ({
-      normal: surface.normal,
-      loops: loopsInSpace(surface).map((loop) => loop.map((point) => add(point, shift))),
-    }));
-  return [
-    ...facts.parts.map(({ part, surfaces }) => ({
-      id: part.id,
-      sides: sidesOf(surfaces, shiftOf(part.solid)),
-    })),
-    ...facts.assembly.aids.map(({ solid }) => ({ id: null, sides: sidesOf(surfacesOf(solid), [0, 0, 0]) })),
-  ];
 }

@@ -1,11 +1,6 @@
-export {
-  type AssemblyMarks,
-  assemblyMarks,
-  type AssemblyView,
-  type FacetedPart,
-  facetedParts,
-  type SideGlyph,
-} from './assembly-marks';
+export { type AssemblyMarks, assemblyMarks, type AssemblyView, type SideGlyph } from './assembly-marks';
+export { type PlayedClosing, playedClosings, pulledApart, type Shifts, shiftsAt, TOGETHER } from './apart';
+export { type FacetedPart, facetedParts } from './faceted-parts';
 export {
   type BoardMark,
   type ClampMark,

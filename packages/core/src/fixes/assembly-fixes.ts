@@ -33,6 +33,9 @@ function candidatesFor(plan: AssemblyPlan, shop: ShopDocument): Candidate<Assemb
           },
         ]
       : []),
+    ...(build.preSet === false
+      ? [{ change: finding('preset-clamps', 'informs'), build: { ...build, preSet: true }, effort: 0.5 }]
+      : []),
     ...arrangedAnew(plan),
     ...glueCandidates(build, jobOfAssembly(plan, null), shop, { onShelf: 2, toGet: 6 }),
     ...warmWood(build),
@@ -72,7 +75,7 @@ function arrangedAnew(plan: AssemblyPlan): Candidate<AssemblyBuild>[] {
       change: finding('arrange-sessions', 'informs', { sessions: first.sessions.length }),
       build: {
         ...build,
-        order: { sessions: first.sessions.map((ids) => [...ids]), pinned: build.order?.pinned ?? [] },
+        order: { pinned: [], ...build.order, sessions: first.sessions.map((ids) => [...ids]) },
       },
       effort: first.sessions.length > 1 ? 3 : 1,
     },

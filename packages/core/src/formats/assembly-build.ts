@@ -97,8 +97,12 @@ export const AssemblyBuildSchema = strictObject({
       sessions: Type.Array(Type.Array(ShortText, { maxItems: 600 }), { maxItems: 60 }),
       /** Joints that stay in their session when the rest is arranged anew. */
       pinned: Type.Array(ShortText, { maxItems: 600 }),
+      /** Earlier sessions are glued inside the rest, put together dry; left out means no. */
+      dryJig: Type.Optional(Type.Boolean()),
     }),
   ),
+  /** Whether clamps are opened to size and laid out before the first bead; left out means yes. */
+  preSet: Type.Optional(Type.Boolean()),
   mcInUse: strictObject({ lowPct: bounded(LIMITS.moisturePct), highPct: bounded(LIMITS.moisturePct) }),
 });
 

@@ -124,6 +124,7 @@ export const CASE = defineKind({
             ]
           : []),
       ],
+      dryJig: true,
       square: { kind: 'diagonals', abMm: widthMm, bcMm: heightMm },
       flat: { kind: 'wind' },
     };

@@ -63,6 +63,8 @@ export function freeLayout(parts: readonly FreePart[], joints: readonly FreeJoin
     flat: { kind: 'wind' },
     dimensions: [],
     sets: 1,
+    dryJig: false,
+    setDry: false,
     findings: [],
   };
 }

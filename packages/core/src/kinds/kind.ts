@@ -93,6 +93,8 @@ export function defineKind<Q extends Questions>(
       flat: { kind: 'none' },
       dimensions: [],
       sets: 1,
+      dryJig: false,
+      setDry: false,
       findings: [] as readonly Finding[],
       ...kind.layOut(checkAnswers(kind.questions, answers), season),
     }),

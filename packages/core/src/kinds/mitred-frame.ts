@@ -60,17 +60,31 @@ export const TRIM_SET = defineKind({
   adhesive: null,
   faces: 1,
   method: 'bead',
-  layOut: ({ openingWidthMm, openingHeightMm, sets, ...answers }) => ({
-    ...frameOf({
+  layOut: ({ openingWidthMm, openingHeightMm, sets, ...answers }) => {
+    const frame = frameOf({
       ...answers,
       sidesMm: [openingWidthMm, openingHeightMm, openingWidthMm, openingHeightMm].map(
         (inside) => inside + 2 * answers.widthMm,
       ),
       anglesDeg: [90, 90, 90, 90],
       open: false,
-    }),
-    sets,
-  }),
+    });
+    return {
+      ...frame,
+      setDry: true,
+      // Each corner has a clamp of its own, set dry beforehand, so that it is pressed as soon as it is closed.
+      pulls: frame.joints.map(({ id }) => ({
+        id: `corner-${id}`,
+        joints: [id],
+        need: 'band' as const,
+        stacked: true,
+        axis: [1, 0, 0] as const,
+        openingMm: answers.widthMm,
+        kinds: ['pointed-spring', 'cam-mitre', 'tape'] as const,
+      })),
+      sets,
+    };
+  },
 });
 
 /** Mitred members round an outline, the last side left out where it is open. */
@@ -111,6 +125,8 @@ export function frameOf({ sidesMm, anglesDeg, widthMm, thicknessMm, species, ope
     flat: { kind: 'wind' },
     dimensions: [],
     sets: 1,
+    dryJig: false,
+    setDry: false,
     findings:
       sharpest < 90 - 1e-9
         ? [

@@ -14,4 +14,4 @@ export {
   solveSequence,
 } from './solve-sequence';
 export { scatterFrom } from './scatter';
-export { DIRECTION_NAMES, leaves, opposite, seenFromOther, waysOut } from './ways-out';
+export { DIRECTION_NAMES, leaves, opposite, seenFromOther, waysOut, type WaysOut } from './ways-out';

@@ -15,6 +15,8 @@ export const PACE = Object.freeze({
   setPreSetClampMin: 0.25,
   /** Bringing one clamp to full pull in the second pass. */
   tightenClampMin: 0.15,
+  /** Taking a clamp off again. */
+  takeOffClampMin: 0.1,
   /** A pair of cauls across, film under it, snugged. */
   caulPairMin: 0.6,
   /** Squeeze-out, flat and square looked at while it still moves. */

@@ -11,4 +11,4 @@ export {
   surfaceArea,
   surfacesOf,
 } from './solid';
-export { add, cross, dot, MAIN_AXES, scale, subtract, unit, type Vec2, type Vec3 } from './vector';
+export { add, cross, dot, MAIN_AXES, middleOf, scale, subtract, unit, type Vec2, type Vec3 } from './vector';

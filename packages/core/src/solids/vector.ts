@@ -28,3 +28,15 @@ export function turn(a: Vec3, axis: Vec3, radians: number): Vec3 {
   const along = scale(axis, dot(axis, a) * (1 - c));
   return add(add(scale(a, c), scale(cross(axis, a), Math.sin(radians))), along);
 }
+
+/** The mean of points; the origin where there are none. */
+export function middleOf(points: readonly Vec3[]): Vec3 {
+  let [x, y, z] = [0, 0, 0];
+  for (const point of points) {
+    x += point[0];
+    y += point[1];
+    z += point[2];
+  }
+  const count = Math.max(1, points.length);
+  return [x / count, y / count, z / count];
+}

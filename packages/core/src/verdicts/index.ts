@@ -2,6 +2,7 @@ export {
   type Arranged,
   arrangements,
   type AssemblyPlan,
+  batchJobOf,
   type DatedSessionOfBuild,
   datesOf,
   type Likelihood,
@@ -18,6 +19,14 @@ export type { ClosingAdvice } from './closing';
 export { compareGlues, type GlueComparison, type GlueOption } from './compare-glues';
 export { jobOfAssembly, jobOfPanel } from './glue-job';
 export { adhesiveOf, familiesOf } from './shelf';
+export {
+  type BuildToDate,
+  buildToDate,
+  heldBy,
+  type ShopCalendar,
+  shopCalendar,
+  type ShopSession,
+} from './shop-calendar';
 export { COMFORTABLE_MARGIN, type WindowUse } from './in-time';
 export { type RingChoice, ringChoices, type RingOrder } from './moisture-cup';
 export { type Plan, planBuild } from './plan';

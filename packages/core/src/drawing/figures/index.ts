@@ -8,7 +8,7 @@ import {
   spreadFigure,
   strengthFigure,
 } from './glue';
-import { calendarFigure, sequenceFigure } from './planning';
+import { batchFigure, calendarFigure, sequenceFigure } from './planning';
 import { angledClampFigure, bandFigure } from './pulls';
 import { edgeLineFigure, flatnessFigure, trySquareFigure } from './readings';
 import { cupFigure, emcFigure, movementFigure } from './wood';
@@ -37,6 +37,7 @@ const FIGURES: ReadonlyMap<string, AnyDraw> = new Map([
   breadboardSlotFigure,
   sequenceFigure,
   calendarFigure,
+  batchFigure,
 ]);
 
 /**

@@ -1,4 +1,4 @@
-import { calendar, sequence } from '../../calculations/planning';
+import { batch, calendar, sequence } from '../../calculations/planning';
 import { readWallTime } from '../../calendar';
 import type { Vec2 } from '../../solids';
 import { box, drawn, type FigureInk, type FigureLabel, type FigurePath, line, number, word } from './figure';
@@ -65,5 +65,22 @@ export const calendarFigure = drawn(calendar, ({ start }, { items, findings }) =
         `${item.id} ${item.clampsOff.slice(11, 16)}`,
       ),
     ),
+  };
+});
+
+/** Most pieces drawn. */
+const MOST_PIECES = 12;
+
+/** The first pieces of a batch one below the other: hands-on work in amber, clamps after it. */
+export const batchFigure = drawn(batch, ({ handsOnMin, clampMin }, { startMin, firstFreeMin }) => {
+  const shown = startMin.slice(0, MOST_PIECES);
+  const last = Math.max((shown.at(-1) ?? 0) + handsOnMin + clampMin, firstFreeMin, 1);
+  const high = last / 18;
+  return {
+    paths: shown.flatMap((from, i) => {
+      const y = -1.4 * i * high;
+      return [box(from, y, handsOnMin, high, 'glue'), box(from + handsOnMin, y, clampMin, high, 'force')];
+    }),
+    labels: [number([firstFreeMin, high], 'above', 'firstFreeMin', firstFreeMin)],
   };
 });

@@ -8,7 +8,7 @@ import {
 } from '../../sequence';
 import type { AssemblyPlanParts } from './assembly-parts';
 import { sessionIndexes } from './order';
-import { ASKED_MARGIN, orderProblem, withMargin } from './order-problem';
+import { ASKED_MARGIN, type OrderJob, orderProblem, withMargin } from './order-problem';
 
 /** The best arrangement so far, in the words of a build. */
 export interface Arranged {
@@ -37,12 +37,12 @@ function pageEffort(joints: number): SequenceEffort {
  * verdict on pressure.
  */
 export function* arrangements(
-  parts: Pick<AssemblyPlanParts, 'facts' | 'joints' | 'pulls' | 'build' | 'shop'>,
+  parts: OrderJob,
   effort: SequenceEffort = pageEffort(parts.joints.length),
 ): Generator<Arranged, void> {
-  const { facts, joints, pulls, build, shop } = parts;
+  const { joints } = parts;
   const pins = pinsOf(parts);
-  const problem = orderProblem({ parts: facts.parts, joints, pulls, crew: build.crew, shop });
+  const problem = orderProblem(parts);
   if (problem === null) return;
   const attempt = (marginShare: number, change: Partial<SequenceProblem>) => ({
     marginShare,

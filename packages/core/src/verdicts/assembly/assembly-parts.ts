@@ -18,8 +18,9 @@ export interface PlannedJoint {
   readonly spread: Spread;
   readonly method: SpreadMethod;
   readonly window: AdhesiveWindow;
-  /** Bringing the parts together, min. */
+  /** Bringing the parts together, min, and how many pairs of hands are at it. */
   readonly closeMin: number;
+  readonly closeHands: 1 | 2;
   /** What feelers found; null where nothing was read. */
   readonly gap: GapReading | null;
   /** Whether what was read may be closed by clamps. */

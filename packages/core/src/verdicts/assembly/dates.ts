@@ -1,11 +1,16 @@
 import {
+  type BatchJob,
+  batchOf,
   type CalendarAnswer,
-  type CalendarProblem,
+  type CalendarSession,
+  type CalendarShop,
   datedSessions,
   Openings,
   type ShopHours,
+  type WallMinute,
 } from '../../calendar';
 import type { ShopDocument } from '../../formats';
+import { PACE } from '../../sequence';
 import type { AssemblyPlanParts } from './assembly-parts';
 import { SET_UP_MIN } from './order-problem';
 import { ON_A_ROLL } from './pulls';
@@ -46,42 +51,59 @@ export function datesOf(
   start: number,
 ): { readonly status: CalendarAnswer['status']; readonly sessions: readonly DatedSessionOfBuild[] } {
   const { shop } = parts;
-  const { hours, benches } = weekOf(shop);
-  const openings = Openings.of(hours);
+  const openings = Openings.of(weekOf(shop).hours);
   const sessions = calendarSessions(parts);
   const answer = datedSessions({
     sessions,
-    shop: {
-      clamps: Object.fromEntries(shop.rack.map(({ id, count }) => [id, count])),
-      benches,
-      crew: Math.max(parts.build.crew, shop.crew.length),
-    },
+    shop: calendarShop(shop, parts.build.crew),
     openings,
     start,
   });
-  const machineMin = Math.max(...parts.joints.map(({ window }) => window.machineMin ?? 0));
+  const machineMin = machineMinutes(parts);
   return {
     status: answer.status,
-    sessions: answer.items.map((item, session) => {
-      const closes = openings.closesAfter(item.start);
-      return {
-        session,
-        ...item,
-        machineAt: machineMin > 0 ? item.handsEnd + machineMin : null,
-        latestThatDay: closes === null ? null : closes - (sessions[session]?.workMin ?? 0),
-      };
-    }),
+    sessions: answer.items.map((item, session) => ({
+      session,
+      ...item,
+      machineAt: machineMin > 0 ? item.handsEnd + machineMin : null,
+      latestThatDay: latestStart(openings, item.start, sessions[session]?.workMin ?? 0),
+    })),
   };
 }
 
-function calendarSessions(parts: AssemblyPlanParts): CalendarProblem['sessions'][number][] {
-  const { joints, pulls, order, build, handsOnMin } = parts;
+/** What a shop has to put sessions on: its rack, benches and people, or as many as a build counts on. */
+export function calendarShop(shop: ShopDocument, crew: number): CalendarShop {
+  return {
+    clamps: Object.fromEntries(shop.rack.map(({ id, count }) => [id, count])),
+    benches: weekOf(shop).benches,
+    crew: Math.max(crew, shop.crew.length),
+  };
+}
+
+/** Latest start in the opening that contains a start, from which the work is still done before closing. */
+export function latestStart(openings: Openings, start: WallMinute, workMin: number): WallMinute | null {
+  const closes = openings.closesAfter(start);
+  return closes === null ? null : closes - workMin;
+}
+
+/** Wait from the end of hands-on work until the wood may meet a plane, min; zero where the glue does not tell. */
+export function machineMinutes({ joints }: Pick<AssemblyPlanParts, 'joints'>): number {
+  return Math.max(0, ...joints.map(({ window }) => window.machineMin ?? 0));
+}
+
+/**
+ * Sessions of a build as the calendar sees them. Pieces of which several are made go through the clamps one after the
+ * other, as many at once as the rack holds, before the session is left to cure.
+ */
+export function calendarSessions(parts: AssemblyPlanParts): CalendarSession[] {
+  const { joints, pulls, order, build, handsOnMin, facts } = parts;
   const clampMin = Math.max(...joints.map(({ window }) => window.clampMin?.high ?? 0));
   const made = order?.sessions ?? [];
   const groups =
     made.length === 0
       ? [{ ids: joints.map(({ facts }) => facts.joint.id), workMin: handsOnMin }]
       : made.map((session) => ({ ids: [...session.joints], workMin: session.workMin }));
+  const { sets } = facts.assembly;
   const partsOf = (ids: readonly string[]) =>
     new Set(
       joints
@@ -89,7 +111,7 @@ function calendarSessions(parts: AssemblyPlanParts): CalendarProblem['sessions']
         .flatMap(({ facts }) => [facts.joint.a, facts.joint.b]),
     );
   return groups.map(({ ids, workMin }, i) => ({
-    workMin: SET_UP_MIN + workMin,
+    workMin: SET_UP_MIN + (sets > 1 ? batchMinutes(parts, ids, workMin) : workMin),
     clampMin,
     crew: build.crew,
     bench: 1,
@@ -100,6 +122,30 @@ function calendarSessions(parts: AssemblyPlanParts): CalendarProblem['sessions']
       return together ? [{ session: k, from: 'clamps' as const, minutes: 0 }] : [];
     }),
   }));
+}
+
+/** Hands-on time until the last of several equal pieces is in its clamps. */
+function batchMinutes(parts: AssemblyPlanParts, ids: readonly string[], workMin: number): number {
+  return (batchOf(batchJobOf(parts, ids, workMin)).startMin.at(-1) ?? 0) + workMin;
+}
+
+/** Making all pieces of a build one after the other, for the joints of one session. */
+export function batchJobOf(parts: AssemblyPlanParts, ids: readonly string[], handsOnMin: number): BatchJob {
+  const { shop, joints, pulls, facts } = parts;
+  const clamps = clampsOf(pulls, ids);
+  const each = Object.entries(clamps).filter(([, count]) => count > 0);
+  const rack = new Map(shop.rack.map(({ id, count }) => [id, count]));
+  const { sets } = facts.assembly;
+  return {
+    pieces: sets,
+    handsOnMin,
+    clampMin: Math.max(...joints.map(({ window }) => window.clampMin?.high ?? 0)),
+    unclampMin: each.reduce((sum, [, count]) => sum + count, 0) * PACE.takeOffClampMin * shop.paceFactor,
+    clampSets: Math.max(
+      1,
+      Math.min(sets, ...each.map(([lot, count]) => Math.floor((rack.get(lot) ?? 0) / count))),
+    ),
+  };
 }
 
 /** Clamps that joints tie up: those of each pull by their share of it, all of them where it is one stack. */

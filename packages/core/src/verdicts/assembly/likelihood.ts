@@ -1,5 +1,7 @@
-import { scatterFrom } from '../../sequence';
+import { scatterFrom, type SessionOperation as Operation } from '../../sequence';
 import type { AssemblyPlanParts } from './assembly-parts';
+import { oneGo } from './clock';
+import { workforceOf } from './order-problem';
 
 /** How likely every window holds, out of simulated runs. */
 export interface Likelihood {
@@ -23,14 +25,15 @@ const WINDOW_CV = 0.2;
  * each operation on its own, the windows of a run together, since it is one glue in one air. People keep to the
  * planned order; nobody starts before what is needed is done, and planned pauses are kept.
  * Source: models §8; spreads are defaults until the logbook knows better. Deterministic for a seed.
- * @returns null while everything is glued in one go or the order cannot be made.
+ * @returns null where the order cannot be made or there is nothing to glue.
  */
 export function likelihoodOf(parts: AssemblyPlanParts, seed = 1): Likelihood | null {
   const { order, joints } = parts;
-  if (order === null || order.impossible !== null || order.sessions.length === 0) return null;
+  if (order?.impossible || joints.length === 0) return null;
   const random = scatterFrom(seed);
   const windows = new Map(joints.map(({ facts, window }) => [facts.joint.id, window]));
-  const sessions = order.sessions.map(({ operations }) => ({
+  const laid = order?.sessions ?? [oneGo(joints, parts.pulls, workforceOf(parts))];
+  const sessions = laid.map(({ operations }) => ({
     works: playable(operations),
     fuses: fusesOf(operations, windows),
   }));
@@ -56,8 +59,6 @@ export function likelihoodOf(parts: AssemblyPlanParts, seed = 1): Likelihood | n
     weakest: worst === undefined || label === undefined ? null : { label, share: worst[1] / RUNS },
   };
 }
-
-type Operation = NonNullable<AssemblyPlanParts['order']>['sessions'][number]['operations'][number];
 
 /** An operation with those that must end before it, and the pause planned after the last of its hands. */
 interface Playable {

@@ -2,7 +2,6 @@ import type { PartFacts } from '../../assembly';
 import {
   leaves,
   opposite,
-  PACE,
   type Press,
   type RunsInto,
   seenFromOther,
@@ -10,9 +9,8 @@ import {
   waysOut,
 } from '../../sequence';
 import { DIRECTIONS, reach, solidPoints, type Vec3 } from '../../solids';
-import type { ShopDocument } from '../../formats';
-import type { PlannedJoint, PlannedPull } from './assembly-parts';
-import { closeMinutes, STRIP_MIN } from './clock';
+import type { AssemblyPlanParts, PlannedJoint, PlannedPull } from './assembly-parts';
+import { settingMinutes, type Workforce } from './clock';
 import { ON_A_ROLL } from './pulls';
 
 /** Clearing the bench and laying out for the next session, min [judgement]. */
@@ -21,12 +19,11 @@ export const SET_UP_MIN = 10;
 export const ASKED_MARGIN = 0.15;
 
 /** What an order is worked out from. */
-export interface OrderJob {
-  readonly parts: readonly PartFacts[];
-  readonly joints: readonly PlannedJoint[];
-  readonly pulls: readonly PlannedPull[];
-  readonly crew: number;
-  readonly shop: ShopDocument;
+export type OrderJob = Pick<AssemblyPlanParts, 'facts' | 'joints' | 'pulls' | 'build' | 'shop'>;
+
+/** Hands, their pace, and whether clamps are laid out beforehand, which is the rule unless a build says no. */
+export function workforceOf({ build, shop }: Pick<AssemblyPlanParts, 'build' | 'shop'>): Workforce {
+  return { crew: build.crew, paceFactor: shop.paceFactor, preSet: build.preSet ?? true };
 }
 
 /**
@@ -34,8 +31,9 @@ export interface OrderJob {
  * pulls, clamps by lots of the rack, windows at the unfavourable end of the least forgiving joint.
  * @returns null where the glue is refused in this air, so that no window is known.
  */
-export function orderProblem({ parts: all, joints, pulls, crew, shop }: OrderJob): SequenceProblem | null {
+export function orderProblem({ facts, joints, pulls, build, shop }: OrderJob): SequenceProblem | null {
   const { paceFactor } = shop;
+  const { crew } = build;
   const least = (name: 'openMin' | 'closedMin' | 'totalMin') =>
     Math.min(...joints.map(({ window }) => window[name]?.low ?? -Infinity));
   const [openMin, closedMin, totalMin] = [least('openMin'), least('closedMin'), least('totalMin')];
@@ -45,21 +43,21 @@ export function orderProblem({ parts: all, joints, pulls, crew, shop }: OrderJob
   const parts = [...new Set(ids)];
   return {
     parts: parts.length,
-    joints: joints.map(({ facts, spread }) => ({
-      id: facts.joint.id,
-      a: parts.indexOf(facts.joint.a),
-      b: parts.indexOf(facts.joint.b),
+    joints: joints.map(({ facts: { joint, release }, spread, closeMin, closeHands }) => ({
+      id: joint.id,
+      a: parts.indexOf(joint.a),
+      b: parts.indexOf(joint.b),
       spreadMin: spread.minutes * paceFactor,
-      closeMin: closeMinutes(facts) * paceFactor,
-      hands: 1,
+      closeMin: closeMin * paceFactor,
+      hands: closeHands,
       // Parts that do not touch hold each other nowhere.
-      ways: waysOut(facts.release.length > 0 ? facts.release : ['any']),
+      ways: waysOut(release.length > 0 ? release : ['any']),
     })),
     runsInto: runsIntoOf(
-      parts.flatMap((id) => all.find(({ part }) => part.id === id) ?? []),
+      parts.flatMap((id) => facts.parts.find(({ part }) => part.id === id) ?? []),
       joints,
     ),
-    presses: pressesOf(joints, pulls, paceFactor, crew),
+    presses: pressesOf(joints, pulls, workforceOf({ build, shop })),
     windows: { openMin, closedMin, totalMin },
     crew,
     rack: Object.fromEntries(shop.rack.map(({ id, count }) => [id, count])),
@@ -83,8 +81,7 @@ export function withMargin(problem: SequenceProblem, share: number): SequencePro
 function pressesOf(
   joints: readonly PlannedJoint[],
   pulls: readonly PlannedPull[],
-  paceFactor: number,
-  crew: number,
+  { crew, paceFactor, preSet }: Workforce,
 ): Press[] {
   const free = new Set(joints.map((_, i) => i));
   const presses = pulls.flatMap(({ pull, taken }): Press[] => {
@@ -95,13 +92,7 @@ function pressesOf(
     return [
       {
         joints: own,
-        clampMin:
-          (paceFactor / crew) *
-          taken.reduce(
-            (sum, { lot, count }) =>
-              sum + count * (ON_A_ROLL.includes(lot.kind) ? STRIP_MIN : PACE.setPreSetClampMin),
-            0,
-          ),
+        clampMin: (paceFactor / crew) * settingMinutes(taken, preSet),
         // Everybody is at the clamps together.
         hands: crew,
         clamps: Object.fromEntries(onRack.map(({ lot, count }) => [lot.id, count])),

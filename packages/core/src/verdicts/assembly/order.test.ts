@@ -180,8 +180,13 @@ describe('likelihood', () => {
     expect((likely?.weakest?.share ?? 0) + (likely?.share ?? 0)).toBeCloseTo(1, 9);
   });
 
-  it('is not told while everything is glued in one go', () => {
-    expect(likelihoodOf(planAssembly(demo('scenery-flats'), DEMO_SHOP))).toBeNull();
+  it('is told of everything in one go as well, and is lower than that of an order with more room', () => {
+    const build = { ...demo('scenery-flats'), crew: 1 };
+    const shop = { ...DEMO_SHOP, paceFactor: 2 };
+    const whole = likelihoodOf(planAssembly(build, shop));
+    const { order } = arranged(build).plan.build;
+    expect(whole?.share).toBeLessThan(likelihoodOf(planAssembly({ ...build, order }, shop))?.share ?? 0);
+    expect(likelihoodOf({ ...planAssembly(build, DEMO_SHOP), joints: [] })).toBeNull();
   });
 });
 
@@ -207,5 +212,64 @@ describe('dates of a build', () => {
     const shop = { ...DEMO_SHOP, week: { hours: [{ day: 3, fromMin: 600, toMin: 900 }], benches: 1 } };
     const { sessions } = datesOf({ ...plan, shop }, readWallTime('2027-03-01T16:00', 'from'));
     expect(sessions[0]?.start).toBe(readWallTime('2027-03-03T10:00', 'Wednesday'));
+  });
+});
+
+describe('ways of going about it', () => {
+  const trunk = demo('costume-trunk');
+  const ids = planAssembly(trunk, DEMO_SHOP).joints.map(({ facts }) => facts.joint.id);
+  const strips = ids.filter((id) => id.includes('strip'));
+  const rest = ids.filter((id) => !id.includes('strip'));
+  const inTwo = (dryJig: boolean) =>
+    planAssembly({ ...trunk, order: { sessions: [rest, strips], pinned: [], dryJig } }, DEMO_SHOP);
+
+  it('puts the rest of a case together dry around its first session, and asks its minutes for that', () => {
+    const [first, last] = inTwo(true).order?.sessions ?? [];
+    expect(first?.dryJig?.joints).toBe(strips.length);
+    expect(last?.dryJig).toBeNull();
+    const [bare] = inTwo(false).order?.sessions ?? [];
+    expect(bare?.dryJig).toBeNull();
+    expect(first?.workMin).toBeCloseTo((bare?.workMin ?? 0) + (first?.dryJig?.minutes ?? 0), 9);
+    expect(first?.dryJig?.minutes).toBeGreaterThan(0);
+  });
+
+  it('offers no dry jig where the kind has none to give', () => {
+    const frame = demo('scenery-flats');
+    const [one, ...others] = planAssembly(frame, DEMO_SHOP).joints.map(({ facts }) => facts.joint.id);
+    const order = { sessions: [[one ?? ''], others], pinned: [], dryJig: true };
+    const plan = planAssembly({ ...frame, order }, DEMO_SHOP);
+    expect(plan.order?.sessions.every(({ dryJig }) => dryJig === null)).toBe(true);
+  });
+
+  it('is slower with clamps that have to be opened first', () => {
+    const later = planAssembly({ ...trunk, preSet: false }, DEMO_SHOP);
+    expect(later.handsOnMin).toBeGreaterThan(planAssembly(trunk, DEMO_SHOP).handsOnMin);
+  });
+
+  it('wants a second pair of hands for parts that one cannot hold, and takes longer alone', () => {
+    const long = assemblyBuild({
+      template: 'case',
+      name: 'Long case',
+      project: '',
+      service: 'dry',
+      answers: { widthMm: 2200 },
+    });
+    const hands = (crew: number) => planAssembly({ ...long, crew }, DEMO_SHOP).joints;
+    const strip = (crew: number) => hands(crew).find(({ facts }) => facts.joint.id.includes('strip'));
+    expect(strip(2)?.closeHands).toBe(2);
+    expect(strip(1)?.closeHands).toBe(1);
+    expect(strip(1)?.closeMin).toBeGreaterThan(strip(2)?.closeMin ?? Infinity);
+    // The trunk is small enough for one.
+    expect(
+      planAssembly({ ...trunk, crew: 2 }, DEMO_SHOP).joints.every(({ closeHands }) => closeHands === 1),
+    ).toBe(true);
+  });
+
+  it('glues the hatch mouldings corner by corner before the melt stiffens, as no spread of all four can', () => {
+    const mouldings = demo('hatch-mouldings');
+    expect(planAssembly(mouldings, DEMO_SHOP).verdicts.inTime.state).not.toBe('fails');
+    const whole = { ...mouldings };
+    delete whole.order;
+    expect(planAssembly(whole, DEMO_SHOP).verdicts.inTime.state).toBe('fails');
   });
 });

@@ -1,15 +1,19 @@
 import { type GivenSessions, givenSessions, PACE, sessionOf } from '../../sequence';
+import type { AssemblyBuild } from '../../formats';
 import type { PlannedJoint } from './assembly-parts';
 import type { JointTimes } from './joint-times';
 import { type OrderJob, orderProblem } from './order-problem';
-import type { Order, OrderedSession } from './ordered-sessions';
+import type { DryJig, Order, OrderedSession } from './ordered-sessions';
+
+/** Sessions as a build orders them. */
+export type BuildOrder = NonNullable<AssemblyBuild['order']>;
 
 /**
  * Puts the sessions that a build names on the clock. Joints that no session names go into the last; names that no
  * joint has are passed over.
  * @returns null where the glue has no window in this air.
  */
-export function orderOf(job: OrderJob, sessions: readonly (readonly string[])[]): Order | null {
+export function orderOf(job: OrderJob, { sessions, dryJig }: BuildOrder): Order | null {
   const problem = orderProblem(job);
   if (problem === null) return null;
   const indexes = sessionIndexes(job.joints, sessions);
@@ -21,12 +25,14 @@ export function orderOf(job: OrderJob, sessions: readonly (readonly string[])[])
       : strict;
   if (given.kind === 'impossible') return blocked(job.joints, given);
   const check = PACE.checkMin * job.shop.paceFactor;
-  const laid = given.sessions.map((session): OrderedSession => {
+  const jigs = dryJig === true && job.facts.assembly.dryJig ? dryJigs(job, indexes) : [];
+  const laid = given.sessions.map((session, i): OrderedSession => {
     const named = sessionOf(problem, session);
+    const jig = jigs[i] ?? null;
     const closings = named.operations
       .filter(({ kind }) => kind === 'close')
       .map(({ joints, startMin }) => ({ joints, startMin }));
-    return { ...named, closings, workMin: named.handsOnMin + check };
+    return { ...named, closings, dryJig: jig, workMin: named.handsOnMin + check + (jig?.minutes ?? 0) };
   });
   return {
     sessions: laid,
@@ -34,6 +40,16 @@ export function orderOf(job: OrderJob, sessions: readonly (readonly string[])[])
     handsOnMin: laid.reduce((sum, { workMin }) => sum + workMin, 0),
     impossible: null,
   };
+}
+
+/** What is still to be glued stands dry around every session but the last, to hold it in its place. */
+function dryJigs({ joints, shop }: OrderJob, sessions: readonly (readonly number[])[]): (DryJig | null)[] {
+  return sessions.map((_, i) => {
+    const later = sessions.slice(i + 1).flat();
+    if (later.length === 0) return null;
+    const minutes = later.reduce((sum, joint) => sum + (joints[joint]?.closeMin ?? 0), 0) * shop.paceFactor;
+    return { joints: later.length, minutes };
+  });
 }
 
 /** Every joint in exactly one session, and no session empty. */

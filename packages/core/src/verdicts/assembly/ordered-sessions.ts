@@ -8,10 +8,18 @@ export interface Closing {
   readonly startMin: number;
 }
 
+/** Joints put together dry as a jig for a session. */
+export interface DryJig {
+  readonly joints: number;
+  readonly minutes: number;
+}
+
 /** One session with its clock. */
 export interface OrderedSession extends SequenceSession {
   readonly closings: readonly Closing[];
-  /** Hands-on work and the check, min. */
+  /** What stands dry around it to hold it in its place; null where nothing does. */
+  readonly dryJig: DryJig | null;
+  /** Hands-on work and the check, and putting the jig together before, min. */
   readonly workMin: number;
 }
 

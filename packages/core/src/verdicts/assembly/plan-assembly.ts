@@ -17,10 +17,10 @@ import { findSpreadMethod, spread } from '../../spread';
 import { type ClosingAdvice, closingAdvice } from '../closing';
 import type { Aspect, Verdict } from '../verdict';
 import type { AssemblyPlanParts, PlannedJoint, PlannedPull } from './assembly-parts';
-import { closeMinutes, oneGo } from './clock';
+import { closingWork, oneGo } from './clock';
 import { judgeAssembly } from './judge';
 import { orderOf } from './order';
-import type { OrderJob } from './order-problem';
+import { type OrderJob, workforceOf } from './order-problem';
 import { planPull } from './pulls';
 import { adhesiveOf } from '../shelf';
 
@@ -52,6 +52,7 @@ export function planAssembly(build: AssemblyBuild, shop: ShopDocument): Assembly
   const joints = facts.joints.map((joint, i) =>
     planJoint(joint, i === 0, { build, climate, facts, adhesive, partMcPct, pulls }),
   );
+  const whole = oneGo(joints, pulls, workforceOf({ build, shop }));
   const parts: AssemblyPlanParts = {
     build,
     shop,
@@ -62,8 +63,9 @@ export function planAssembly(build: AssemblyBuild, shop: ShopDocument): Assembly
     joints,
     pulls,
     order: null,
-    ...oneGo(joints, pulls, build.crew, shop.paceFactor),
-    ...ordered(build, { parts: facts.parts, joints, pulls, crew: build.crew, shop }),
+    times: whole.times,
+    handsOnMin: whole.handsOnMin,
+    ...ordered({ facts, joints, pulls, build, shop }),
     findings: [...facts.assembly.findings, ...conditionFindings(facts)],
   };
   const { sets } = facts.assembly;
@@ -84,12 +86,10 @@ export function planAssembly(build: AssemblyBuild, shop: ShopDocument): Assembly
 }
 
 /** The clock of the sessions that the build names, in place of one go. */
-function ordered(
-  { order }: AssemblyBuild,
-  job: OrderJob,
-): Partial<Pick<AssemblyPlanParts, 'order' | 'times' | 'handsOnMin'>> {
+function ordered(job: OrderJob): Partial<Pick<AssemblyPlanParts, 'order' | 'times' | 'handsOnMin'>> {
+  const { order } = job.build;
   if (order === undefined || job.joints.length === 0) return {};
-  const laid = orderOf(job, order.sessions);
+  const laid = orderOf(job, order);
   if (laid === null) return {};
   if (laid.impossible !== null) return { order: laid };
   return { order: laid, times: laid.times, handsOnMin: laid.handsOnMin };
@@ -122,6 +122,10 @@ function planJoint(facts: JointFacts, first: boolean, context: JointContext): Pl
   const gap = readGaps(facts.joint.gapsMm);
   const closingN = closingForce(facts, gap?.gapMm ?? null, both, adhesive.gapMm);
   const available = context.pulls.find(({ pull }) => pull.joints.includes(facts.joint.id))?.reachN ?? 0;
+  const closing = closingWork(facts, both, {
+    crew: build.crew,
+    setDry: context.facts.assembly.setDry,
+  });
   return {
     facts,
     mcPct: Math.max(...moistures),
@@ -138,7 +142,8 @@ function planJoint(facts: JointFacts, first: boolean, context: JointContext): Pl
       sg: Math.min(...both.map(({ wood }) => wood.sg)),
       woodTempC: build.wishes?.woodTempC ?? undefined,
     }),
-    closeMin: closeMinutes(facts),
+    closeMin: closing.minutes,
+    closeHands: closing.hands,
     gap,
     closing: adviceFor(facts, gap?.gapMm ?? null, closingN, available, adhesive.gapMm),
     closingForceN: closingN,

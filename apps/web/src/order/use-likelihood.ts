@@ -1,0 +1,43 @@
+import type { AssemblyBuild, Likelihood, LikelyChange, ShopDocument } from '@lean-clasp/core';
+import { proxy } from 'comlink';
+import { useEffect, useState } from 'react';
+import { arranger } from '../planner/workers';
+
+/** A likelihood, and what is known so far of what would change it. */
+export interface LikelihoodNow {
+  /** Null until it is worked out, and where there is none. */
+  readonly likelihood: Likelihood | null;
+  readonly changes: readonly LikelyChange[];
+  readonly working: boolean;
+}
+
+/** Simulates off the page: first the build as it is, then each change; an edit begins anew. */
+export function useLikelihood(build: AssemblyBuild, shop: ShopDocument): LikelihoodNow {
+  const [now, setNow] = useState<LikelihoodNow>({ likelihood: null, changes: [], working: true });
+  useEffect(() => {
+    let overtaken = false;
+    const simulate = async () => {
+      const likelihood = await arranger().likelihood(build, shop);
+      if (overtaken) return;
+      setNow({ likelihood, changes: [], working: true });
+      await arranger().likelier(
+        build,
+        shop,
+        proxy((change: LikelyChange) => {
+          if (!overtaken) setNow((before) => ({ ...before, changes: [...before.changes, change] }));
+          return Promise.resolve(!overtaken);
+        }),
+      );
+    };
+    simulate()
+      // What is wrong with the build, the plan tells.
+      .catch(() => undefined)
+      .finally(() => {
+        if (!overtaken) setNow((before) => ({ ...before, working: false }));
+      });
+    return () => {
+      overtaken = true;
+    };
+  }, [build, shop]);
+  return now;
+}

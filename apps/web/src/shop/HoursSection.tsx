@@ -1,0 +1,92 @@
+import { type ShopDocument, weekOf } from '@lean-clasp/core';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { Section } from '../frame/Page';
+import { FieldRow } from '../parts/FieldRow';
+import { NumberField } from '../quantities/fields';
+import { printHours, readHours, WEEK } from './opening-hours';
+import { useEditShop } from './use-edit-shop';
+
+/** When somebody is there, and on how many benches; dates of sessions go by it. */
+export function HoursSection({ shop }: { readonly shop: ShopDocument }) {
+  const edit = useEditShop();
+  return (
+    <Section title="Hours and benches">
+      <FieldRow>
+        <NumberField
+          label="Benches"
+          value={weekOf(shop).benches}
+          bounds={{ min: 1, max: 20, unit: '' }}
+          hint="for glue-ups at once"
+          onChange={(benches) =>
+            benches !== null &&
+            edit('Benches', (before) => ({
+              ...before,
+              week: { ...copyOf(before), benches: Math.round(benches) },
+            }))
+          }
+          width={160}
+        />
+        {WEEK.map(({ day, name }) => (
+          <DayField key={day} day={day} name={name} shop={shop} />
+        ))}
+      </FieldRow>
+      <Typography variant="body2" color="text.secondary">
+        {shop.week === undefined && 'Usual hours until you say your own. '}
+        Hands-on work is put inside these hours; clamps stay on while the shop is closed.
+      </Typography>
+    </Section>
+  );
+}
+
+function DayField({
+  day,
+  name,
+  shop,
+}: {
+  readonly day: number;
+  readonly name: string;
+  readonly shop: ShopDocument;
+}) {
+  const edit = useEditShop();
+  const printed = printHours(day, weekOf(shop).hours);
+  const [draft, setDraft] = useState<{ readonly text: string; readonly printed: string } | null>(null);
+  // Hours changed from outside replace what was typed.
+  if (draft !== null && draft.printed !== printed) setDraft(null);
+  const text = draft?.text ?? printed;
+  const read = readHours(day, text);
+  return (
+    <TextField
+      label={name}
+      size="small"
+      value={text}
+      error={!read.ok}
+      helperText={read.ok ? undefined : `${read.problem} The last good hours are kept.`}
+      onChange={(event) => {
+        const next = readHours(day, event.target.value);
+        if (!next.ok) {
+          setDraft({ text: event.target.value, printed });
+          return;
+        }
+        setDraft({ text: event.target.value, printed: printHours(day, next.hours) });
+        edit(`Hours on ${name}`, (before) => {
+          const week = copyOf(before);
+          const others = week.hours.filter((each) => each.day !== day);
+          return { ...before, week: { ...week, hours: [...others, ...next.hours] } };
+        });
+      }}
+      onBlur={() => {
+        if (read.ok) setDraft(null);
+      }}
+      sx={{ width: 240 }}
+      slotProps={{ inputLabel: { shrink: true }, htmlInput: { spellCheck: false, autoComplete: 'off' } }}
+    />
+  );
+}
+
+/** The week of a shop as its document holds it. */
+function copyOf(shop: ShopDocument): NonNullable<ShopDocument['week']> {
+  const { hours, benches } = weekOf(shop);
+  return { benches, hours: hours.map((each) => ({ ...each })) };
+}

@@ -1,0 +1,97 @@
+import { type Finding, finding } from '../finding';
+import type { AssemblyBuild, ShopDocument } from '../formats';
+import { LIMITS } from '../limits';
+import { type AssemblyPlan, jobOfAssembly, type Likelihood, likelihoodOf, planAssembly } from '../verdicts';
+import { glueCandidates } from './other-glues';
+import type { Candidate } from './rank';
+
+/** A change to a build with how likely it then keeps every window, simulated anew. */
+export interface LikelyChange {
+  readonly change: Finding;
+  readonly build: AssemblyBuild;
+  readonly likelihood: Likelihood;
+}
+
+/** Closings of a session up to which every place to cut it in two is tried; of more, as many spread over it. */
+const MOST_CUTS = 8;
+
+/**
+ * What one more pair of hands, one more session, another glue, clamps laid out beforehand, or a warmer or cooler hour
+ * would do to the likelihood: each planned and simulated anew, told one by one. Changes that cannot be planned are
+ * passed over.
+ */
+export function* likelyChanges(plan: AssemblyPlan, shop: ShopDocument): Generator<LikelyChange, void> {
+  for (const { change, build } of [...simpleChanges(plan, shop), ...gluesAndHours(plan, shop)]) {
+    const likelihood = likelihoodOf(planAssembly(build, shop));
+    if (likelihood !== null) yield { change, build, likelihood };
+  }
+  const cut = oneMoreSession(plan, shop);
+  if (cut !== null) yield cut;
+}
+
+function simpleChanges({ build }: AssemblyPlan, shop: ShopDocument): Candidate<AssemblyBuild>[] {
+  const found: Candidate<AssemblyBuild>[] = [];
+  if (build.crew < Math.min(LIMITS.crew.max, shop.crew.length + 1)) {
+    found.push({
+      change: finding('one-more-pair', 'informs', { crew: build.crew + 1 }),
+      build: { ...build, crew: build.crew + 1 },
+      effort: 3,
+    });
+  }
+  if (build.preSet === false) {
+    found.push({
+      change: finding('preset-clamps', 'informs'),
+      build: { ...build, preSet: true },
+      effort: 0.5,
+    });
+  }
+  return found;
+}
+
+function gluesAndHours(plan: AssemblyPlan, shop: ShopDocument): Candidate<AssemblyBuild>[] {
+  const { build, climate } = plan;
+  const hours = [...shop.hours].sort((a, b) => a.tempC - b.tempC);
+  const [coolest, warmest] = [hours[0], hours.at(-1)];
+  const others = [coolest, warmest].filter(
+    (hour) => hour !== undefined && Math.abs(hour.tempC - climate.tempC) >= 1,
+  );
+  return [
+    ...glueCandidates(build, jobOfAssembly(plan, null), shop, { onShelf: 2, toGet: 6 }),
+    ...others.flatMap((hour) =>
+      hour === undefined
+        ? []
+        : [
+            {
+              change: finding('other-hour', 'informs', { ...hour }),
+              build: { ...build, climate: { tempC: hour.tempC, rhPct: hour.rhPct } },
+              effort: 4,
+            },
+          ],
+    ),
+  ];
+}
+
+/** The tightest session cut in two where that makes success likeliest; null where there is nothing to cut. */
+function oneMoreSession({ build, order }: AssemblyPlan, shop: ShopDocument): LikelyChange | null {
+  if (order === null || order.impossible !== null || order.sessions.length === 0) return null;
+  const tightest = order.sessions.reduce((a, b) => (b.worstMargin < a.worstMargin ? b : a));
+  const at = order.sessions.indexOf(tightest);
+  const { closings } = tightest;
+  const every = Math.max(1, Math.ceil((closings.length - 1) / MOST_CUTS));
+  let best: LikelyChange | null = null;
+  for (let cut = 1; cut < closings.length; cut += every) {
+    const halves = [closings.slice(0, cut), closings.slice(cut)].map((half) =>
+      half.flatMap(({ joints }) => [...joints]),
+    );
+    const sessions = order.sessions.flatMap(({ joints }, i) => (i === at ? halves : [[...joints]]));
+    const edited = { ...build, order: { pinned: [], ...build.order, sessions } };
+    const likelihood = likelihoodOf(planAssembly(edited, shop));
+    if (likelihood === null || (best !== null && likelihood.share <= best.likelihood.share)) continue;
+    best = {
+      change: finding('one-more-session', 'informs', { sessions: sessions.length }),
+      build: edited,
+      likelihood,
+    };
+  }
+  return best;
+}

@@ -1,0 +1,156 @@
+import {
+  type CalendarAnswer,
+  type CalendarSession,
+  datedSessions,
+  type NoPlace,
+  Openings,
+  type Taken,
+  type WallMinute,
+} from '../calendar';
+import { isPanel, type ShopDocument } from '../formats';
+import { SET_UP_MIN } from './assembly/order-problem';
+import {
+  calendarSessions,
+  calendarShop,
+  type DatedSessionOfBuild,
+  latestStart,
+  machineMinutes,
+  weekOf,
+} from './assembly/dates';
+import type { AssemblyPlan } from './assembly';
+import type { Plan } from './plan';
+
+/** A build to be put on the calendar of the shop. */
+export interface BuildToDate {
+  readonly id: string;
+  readonly name: string;
+  readonly crew: number;
+  readonly sessions: readonly CalendarSession[];
+  readonly machineMin: number;
+}
+
+/** A session on the calendar of the shop. */
+export interface ShopSession extends DatedSessionOfBuild {
+  readonly build: string;
+  readonly name: string;
+  /** How many sessions the build has. */
+  readonly of: number;
+}
+
+/** What the shop could glue up from a minute on. */
+export interface ShopCalendar {
+  readonly status: CalendarAnswer['status'];
+  /** In the order of starting. */
+  readonly sessions: readonly ShopSession[];
+  /** Builds for which there is no day, and why. */
+  readonly noPlace: readonly { readonly name: string; readonly code: NoPlace['code'] }[];
+  /**
+   * The session to start last on the first day on which the shop is open, so that the longest wait falls into the
+   * night, and until when [judgement]; null where nothing is planned for that day or the shop never closes.
+   */
+  readonly lastOfDay: { readonly session: ShopSession; readonly by: WallMinute } | null;
+}
+
+/** The sessions of a planned build; none where its glue is refused in this air or its order cannot be made. */
+export function buildToDate(id: string, plan: Plan | AssemblyPlan): BuildToDate {
+  const { name, crew } = plan.build;
+  if (!isPanelPlan(plan)) {
+    const refused = plan.joints.some(({ window }) => window.clampMin === null);
+    const sessions =
+      refused || plan.order?.impossible || plan.joints.length === 0 ? [] : calendarSessions(plan);
+    return { id, name, crew, sessions, machineMin: machineMinutes(plan) };
+  }
+  const waits = plan.lines.map(({ window }) => window.clampMin?.high);
+  const clampMin = waits.every((wait) => wait !== undefined) ? Math.max(...waits) : undefined;
+  const clamps: Record<string, number> = {};
+  for (const { rackId } of plan.build.clamps) clamps[rackId] = (clamps[rackId] ?? 0) + 1;
+  const workMin = SET_UP_MIN + plan.timeline.handsOnMin;
+  return {
+    id,
+    name,
+    crew,
+    sessions: clampMin === undefined ? [] : [{ workMin, clampMin, crew, bench: 1, clamps, after: [] }],
+    machineMin: Math.max(0, ...plan.lines.map(({ window }) => window.machineMin ?? 0)),
+  };
+}
+
+function isPanelPlan(plan: Plan | AssemblyPlan): plan is Plan {
+  return isPanel(plan.build);
+}
+
+/** Clamps and the bench that a build holds until its clamps come off. */
+export function heldBy({ sessions }: BuildToDate, until: WallMinute): Taken[] {
+  const last = sessions.at(-1);
+  return last === undefined ? [] : [{ clamps: last.clamps, bench: last.bench, until }];
+}
+
+/**
+ * Puts the sessions of all builds on one calendar: they share clamps, benches, hands and hours. Builds that no day
+ * can hold are named and left out.
+ */
+export function shopCalendar(
+  builds: readonly BuildToDate[],
+  shop: ShopDocument,
+  start: WallMinute,
+  taken: readonly Taken[] = [],
+): ShopCalendar {
+  const openings = Openings.of(weekOf(shop).hours);
+  const crew = Math.max(1, ...builds.map((build) => build.crew));
+  const ask = (some: readonly BuildToDate[]) =>
+    datedSessions({
+      sessions: some.flatMap(({ sessions }, i) => {
+        const before = some.slice(0, i).reduce((sum, other) => sum + other.sessions.length, 0);
+        return sessions.map((session) => ({
+          ...session,
+          after: session.after.map((wait) => ({ ...wait, session: wait.session + before })),
+        }));
+      }),
+      shop: calendarShop(shop, crew),
+      openings,
+      start,
+      taken,
+    });
+  const alone = builds.map((build) => ({ build, why: ask([build]).noPlace[0] }));
+  const placed = alone.flatMap(({ build, why }) => (why === undefined ? [build] : []));
+  const answer = ask(placed);
+  const named = placed.flatMap((build) => build.sessions.map((session, i) => ({ build, session, i })));
+  const sessions = answer.items.flatMap((item, k): ShopSession[] => {
+    const own = named[k];
+    if (own === undefined) return [];
+    const { build, session, i } = own;
+    return [
+      {
+        build: build.id,
+        name: build.name,
+        session: i,
+        of: build.sessions.length,
+        ...item,
+        machineAt: build.machineMin > 0 ? item.handsEnd + build.machineMin : null,
+        latestThatDay: latestStart(openings, item.start, session.workMin),
+      },
+    ];
+  });
+  return {
+    status: answer.status,
+    sessions: [...sessions].sort((a, b) => a.start - b.start),
+    noPlace: alone.flatMap(({ build, why }) =>
+      why === undefined ? [] : [{ name: build.name, code: why.code }],
+    ),
+    lastOfDay: lastOfDay(sessions, openings, start),
+  };
+}
+
+/** Of the sessions planned before the shop closes next, the one whose clamps stay on longest. */
+function lastOfDay(
+  sessions: readonly ShopSession[],
+  openings: Openings,
+  start: WallMinute,
+): ShopCalendar['lastOfDay'] {
+  const opens = openings.nextStart(start, 1);
+  const closes = opens === null ? null : openings.closesAfter(opens);
+  if (closes === null) return null;
+  const today = sessions.filter((session) => session.start < closes);
+  const [longest] = [...today].sort((a, b) => b.clampsOff - b.handsEnd - (a.clampsOff - a.handsEnd));
+  if (longest === undefined) return null;
+  return { session: longest, by: closes - (longest.handsEnd - longest.start) };
+}
