@@ -87,4 +87,8 @@ function WhatWouldChange({
   );
 }
 
-const percent = (share: number) => (100 * share).toFixed(share > 0.99 && share < 1 ? 1 : 0);
+/** Whole percents; near certainty and near nothing it says more. */
+function percent(share: number): string {
+  if (share > 0 && share < 0.005) return (100 * share).toFixed(2);
+  return (100 * share).toFixed(share > 0.99 && share < 1 ? 1 : 0);
+}

@@ -1,11 +1,13 @@
 import { type AssemblyPlan, formatClock, type OrderedSession, type SessionOperation } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
-import { useMemo } from 'react';
+import Typography from '@mui/material/Typography';
+import { useMemo, useState } from 'react';
 import type { Tokens } from '../app/tokens';
 import { isSelected, useSelection } from '../drawing/selection';
 import { useSize } from '../drawing/use-size';
 import { FuseBar, limitOf } from '../timeline/FuseBar';
+import { closingWords } from './closing-order';
 import { laneName, Minutes } from '../timeline/Minutes';
 
 const LEFT = 62;
@@ -20,7 +22,7 @@ const MOST_FUSES = 12;
 const CHARACTER = 8.6;
 
 const FILLS = { spread: 'glue', close: 'wood', clamp: 'action' } as const;
-const WORDS = { spread: 'spread', close: 'close', clamp: 'clamp' } as const;
+const WORDS = { spread: 'spread', close: 'close' } as const;
 
 /** One session: a lane for each pair of hands, and a fuse for each of the tightest joints with its limit marked. */
 export function SessionChart({
@@ -38,10 +40,27 @@ export function SessionChart({
   const fuses = useMemo(() => fusesOf(plan, session), [plan, session]);
   const spanMin = Math.max(session.handsOnMin, ...fuses.map(({ limitMin }) => limitMin)) * 1.02;
   const x = (minutes: number) => LEFT + (minutes / spanMin) * (width - LEFT - RIGHT);
+  const [at, setAt] = useState<number | null>(null);
+  const moves = session.operations;
+  const step = (by: number) =>
+    setAt((before) => Math.min(moves.length - 1, Math.max(0, (before ?? (by > 0 ? -1 : moves.length)) + by)));
+  const shown = at === null ? undefined : moves[at];
   const fusesTop = TOP + plan.build.crew * LANE + 24;
   const height = fusesTop + fuses.length * (FUSE + NAME) + 6;
   return (
-    <Box ref={ref}>
+    <Box
+      ref={ref}
+      role="group"
+      aria-label="Moves of the session: arrow keys step through them"
+      tabIndex={0}
+      onKeyDown={(event) => {
+        if (event.key !== 'ArrowRight' && event.key !== 'ArrowLeft') return;
+        event.preventDefault();
+        step(event.key === 'ArrowRight' ? 1 : -1);
+      }}
+      onBlur={() => setAt(null)}
+      onMouseLeave={() => setAt(null)}
+    >
       <svg
         width={width}
         height={height}
@@ -58,7 +77,8 @@ export function SessionChart({
             y={TOP + hand * LANE}
             x={x}
             tokens={tokens}
-            plan={plan}
+            shown={shown}
+            onShow={(move) => setAt(moves.indexOf(move))}
             numberOf={numberOf}
           />
         ))}
@@ -73,8 +93,21 @@ export function SessionChart({
           />
         ))}
       </svg>
+      <Typography variant="body2" role="status" sx={{ minHeight: '1.5em' }}>
+        {shown === undefined
+          ? 'Point at a move, or step through them with the arrow keys.'
+          : moveWords(shown, plan)}
+      </Typography>
     </Box>
   );
+}
+
+/** "1:20 to 1:50, you and helper: close stile 1 – rail 1". */
+function moveWords({ kind, joints, hands, startMin, endMin }: SessionOperation, plan: AssemblyPlan): string {
+  const labels = new Map(plan.joints.map(({ facts }) => [facts.joint.id, facts.label]));
+  const who = hands.map(laneName).join(' and ');
+  const what = kind === 'clamp' ? 'clamps on' : WORDS[kind];
+  return `${formatClock(startMin)} to ${formatClock(endMin)}, ${who}: ${what} ${closingWords(joints, labels)}`;
 }
 
 interface Fuse {
@@ -117,7 +150,8 @@ function Lane({
   y,
   x,
   tokens,
-  plan,
+  shown,
+  onShow,
   numberOf,
 }: {
   readonly name: string;
@@ -125,30 +159,35 @@ function Lane({
   readonly y: number;
   readonly x: (minutes: number) => number;
   readonly tokens: Tokens;
-  readonly plan: AssemblyPlan;
+  /** The move that is read out. */
+  readonly shown: SessionOperation | undefined;
+  readonly onShow: (move: SessionOperation) => void;
   readonly numberOf: (joint: string) => number;
 }) {
-  const labelOf = (joint: string) =>
-    plan.joints.find(({ facts }) => facts.joint.id === joint)?.facts.label ?? joint;
   return (
     <g>
       <text x={0} y={y + 20} fill={tokens.ink}>
         {name}
       </text>
-      {operations.map(({ kind, joints, startMin, endMin }) => {
+      {operations.map((move) => {
+        const { kind, joints, startMin, endMin } = move;
         const from = x(startMin);
         const width = x(endMin) - from;
         const text = kind === 'clamp' ? 'clamps' : numbers(joints.map(numberOf));
         return (
-          <g key={`${kind} ${joints[0] ?? ''} ${startMin}`}>
-            <title>{`${WORDS[kind]} ${joints.map(labelOf).join(', ')}: ${formatClock(startMin)} to ${formatClock(endMin)}`}</title>
+          <g
+            key={`${kind} ${joints[0] ?? ''} ${startMin}`}
+            onMouseEnter={() => onShow(move)}
+            onClick={() => onShow(move)}
+          >
             <rect
               x={from}
               y={y}
               width={Math.max(0, width)}
               height={LANE - 6}
               fill={tokens[FILLS[kind]]}
-              stroke={tokens.sheet}
+              stroke={move === shown ? tokens.ink : tokens.sheet}
+              strokeWidth={move === shown ? 2 : 1}
             />
             {width > text.length * CHARACTER && (
               <text

@@ -90,7 +90,7 @@ export function Sessions({ plan }: { readonly plan: AssemblyPlan }) {
       <Box
         sx={{
           display: 'grid',
-          gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 340px), 1fr))',
+          gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 300px), 1fr))',
           columnGap: 3,
         }}
       >

@@ -54,6 +54,18 @@ describe('Order of an assembly', () => {
     expect(await screen.findByText(/^Closing 1 of \d: /)).toBeDefined();
   });
 
+  it('reads moves out one by one by the arrow keys', async () => {
+    const { user } = await arranged('scenery-flats');
+    const chart = screen.getByRole('group', { name: /^Moves of the session/ });
+    chart.focus();
+    await user.keyboard('{ArrowRight}');
+    expect(within(chart).getByRole('status').textContent).toMatch(/^0:00 to \d:\d\d, you: spread stile/);
+    await user.keyboard('{ArrowLeft}{ArrowLeft}');
+    expect(within(chart).getByRole('status').textContent).toMatch(/^0:00 to/);
+    for (let i = 0; i < 30; i += 1) await user.keyboard('{ArrowRight}');
+    expect(within(chart).getByRole('status').textContent).toMatch(/you: clamps on/);
+  });
+
   it('offers the dry case as a jig once there are sessions to hold, and counts its minutes', async () => {
     const ids = TRUNK.joints.map(({ facts }) => facts.joint.id);
     const sessions = [ids.filter((id) => !id.includes('strip')), ids.filter((id) => id.includes('strip'))];
