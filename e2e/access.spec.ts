@@ -57,7 +57,10 @@ for (const [theme, units] of [
       for (const size of SIZES) {
         await page.setViewportSize(size);
         await expect(page.getByText(ready).first()).toBeVisible();
-        expect({ size, faults: await layoutFaults(page) }).toEqual({ size, faults: [] });
+        // Charts follow a turned screen a moment later.
+        await expect
+          .poll(async () => ({ size, faults: await layoutFaults(page) }), { timeout: 5000 })
+          .toEqual({ size, faults: [] });
       }
     });
   }

@@ -73,5 +73,10 @@ export async function retype(field: Locator, text: string): Promise<void> {
 /** Picks from a list by its label. */
 export async function choose(page: Page, label: string, option: string | RegExp): Promise<void> {
   await page.getByRole('combobox', { name: label }).first().click();
-  await page.getByRole('option', { name: option }).click();
+  const wanted = page.getByRole('option', { name: option });
+  // A list still sliding open can slip away under the pointer.
+  await expect(async () => {
+    if (await wanted.isVisible()) await wanted.click();
+    await expect(wanted).toBeHidden({ timeout: 2000 });
+  }).toPass();
 }

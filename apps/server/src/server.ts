@@ -17,7 +17,7 @@ import type { ServerOptions } from './config/options';
 import { airWatch } from './air/air-watch';
 import { createApp, SHOP_ID } from './http/app';
 import { seed } from './seed';
-import { documentStore, openDatabase, runStore } from './store';
+import { documentStore, lastAir, openDatabase, runStore } from './store';
 
 /** A server that answers. */
 export interface RunningServer {
@@ -69,6 +69,7 @@ export async function startServer(options: ServerOptions, world: ServerWorld): P
     air: airWatch({
       address: async () => (await shops.find(SHOP_ID))?.body.sensor?.address ?? null,
       validator,
+      last: lastAir(db),
       now: world.now,
     }),
     builds,

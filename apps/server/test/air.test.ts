@@ -3,6 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { createValidator } from '@lean-clasp/validation';
 import request from 'supertest';
 import { airWatch } from '../src/air/air-watch';
+import { type LastAir, lastAir, openDatabase } from '../src/store';
 import { startTestServer } from './start';
 
 type Answer = { readonly status: number; readonly body: string };
@@ -29,11 +30,13 @@ afterAll(() => new Promise((done) => sensor.close(done)));
 
 describe('airWatch', () => {
   const START = Date.parse('2026-11-24T08:00:00Z');
-  const watching = (where: () => string | null = () => address) => {
+  const nothing: LastAir = { find: () => Promise.resolve(null), keep: () => Promise.resolve() };
+  const watching = (where: () => string | null = () => address, last = nothing) => {
     let nowMs = START;
     const watch = airWatch({
       address: () => Promise.resolve(where()),
       validator: createValidator(),
+      last,
       now: () => nowMs,
     });
     return {
@@ -43,6 +46,25 @@ describe('airWatch', () => {
       },
     };
   };
+
+  it('remembers the last sane value over a restart, of this sensor only', async () => {
+    const db = await openDatabase(':memory:');
+    try {
+      answer = reading(16.5, 58, '2026-11-24T07:59:30Z');
+      await watching(undefined, lastAir(db)).report();
+      answer = { status: 503, body: '' };
+      const again = watching(undefined, lastAir(db));
+      expect(await again.report()).toEqual({
+        state: 'gone',
+        air: { tempC: 16.5, rhPct: 58 },
+        takenAtMs: Date.parse('2026-11-24T07:59:30Z'),
+      });
+      const other = watching(() => `${address}?another`, lastAir(db));
+      expect(await other.report()).toMatchObject({ state: 'gone', air: null });
+    } finally {
+      await db.destroy();
+    }
+  });
 
   it('keeps the last sane value through silence, nonsense and things that are no readings', async () => {
     const { report, later } = watching();

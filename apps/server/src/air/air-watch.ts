@@ -1,5 +1,6 @@
 import { afterAsking, AirReadingSchema, type AirReport, type Asked, NO_SENSOR } from '@lean-clasp/core';
 import type { Validator } from '@lean-clasp/validation';
+import type { LastAir } from '../store';
 
 /** The shop's sensor as far as this server has asked it. */
 export interface AirWatch {
@@ -12,6 +13,8 @@ export interface AirWorld {
   /** Where the sensor answers; null where there is none. */
   readonly address: () => Promise<string | null>;
   readonly validator: Validator;
+  /** What was read before this server started. */
+  readonly last: LastAir;
   readonly now: () => number;
 }
 
@@ -23,7 +26,7 @@ const PATIENCE_MS = 2000;
 const MOST_CHARACTERS = 4000;
 
 /** Watches one sensor; another address starts afresh. */
-export function airWatch({ address, validator, now }: AirWorld): AirWatch {
+export function airWatch({ address, validator, last, now }: AirWorld): AirWatch {
   let known: { readonly address: string; readonly report: AirReport; readonly askedAtMs: number } | null =
     null;
   return {
@@ -33,7 +36,9 @@ export function airWatch({ address, validator, now }: AirWorld): AirWatch {
       const before = known !== null && known.address === current ? known : null;
       if (before !== null && now() - before.askedAtMs < ASK_EVERY_MS) return before.report;
       const asked = await ask(current, validator);
-      const report = afterAsking(before?.report ?? NO_SENSOR, asked, now());
+      const remembered = before === null ? await last.find(current) : null;
+      const report = afterAsking(before?.report ?? { ...NO_SENSOR, ...remembered }, asked, now());
+      if (report.takenAtMs !== (before?.report ?? remembered)?.takenAtMs) await last.keep(current, report);
       known = { address: current, report, askedAtMs: now() };
       return report;
     },

@@ -38,6 +38,17 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
       await db.schema.createIndex('runs_by_start').on('runs').column('started_at_ms').execute();
     },
   },
+  '0002-last-air': {
+    up: async (db: Kysely<unknown>) => {
+      await db.schema
+        .createTable('last_air')
+        .addColumn('address', 'text', (column) => column.primaryKey())
+        .addColumn('temp_c', 'real', (column) => column.notNull())
+        .addColumn('rh_pct', 'real', (column) => column.notNull())
+        .addColumn('taken_at_ms', 'integer', (column) => column.notNull())
+        .execute();
+    },
+  },
 };
 
 /** Hands the migrations to Kysely's migrator. */

@@ -29,8 +29,17 @@ interface RunsTable {
   updated_at_ms: number;
 }
 
+/** The last sane reading of a sensor. */
+interface LastAirTable {
+  address: string;
+  temp_c: number;
+  rh_pct: number;
+  taken_at_ms: number;
+}
+
 /** The database as Kysely sees it. */
 export interface Tables {
+  last_air: LastAirTable;
   documents: DocumentsTable;
   document_edits: DocumentEditsTable;
   runs: RunsTable;

@@ -1,7 +1,8 @@
-import { cleanUpOf, formatWait, type GlueJob, type GlueOption, isPanel, stepsBefore } from '@lean-clasp/core';
+import { cleanUpOf, type GlueJob, type GlueOption, isPanel, stepsBefore } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import { Section } from '../frame/Page';
 import { CLEAN_UP_WORDS, STEP_WORDS } from '../words/reasons';
+import { waitWords } from './wait-words';
 import { useAnyBuild } from '../workspace/open-build';
 
 /** Kinds whose faces meet a plane after the glue-up anyway. */
@@ -31,10 +32,4 @@ export function Around({ option, job }: { readonly option: GlueOption; readonly 
       </Box>
     </Section>
   );
-}
-
-function waitWords({ low, high }: { readonly low: number; readonly high: number }): string {
-  return Math.round(low) === Math.round(high)
-    ? formatWait(Math.max(1, high))
-    : `${formatWait(Math.max(1, low))} to ${formatWait(high)}`;
 }

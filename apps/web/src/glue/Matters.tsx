@@ -63,6 +63,16 @@ export function Matters() {
           onChange={(woodTempC) => set('Wood brought in at', { woodTempC })}
           width={170}
         />
+        <ScaledField
+          label="Bottle kept at"
+          quantity="temperature"
+          optional
+          value={wishes.glueTempC ?? null}
+          bounds={LIMITS.tempC}
+          hint="empty: as the shop"
+          onChange={(glueTempC) => set('Bottle kept at', { glueTempC })}
+          width={170}
+        />
       </FieldRow>
       <Tick
         label="To come apart again one day"

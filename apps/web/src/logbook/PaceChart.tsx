@@ -20,7 +20,11 @@ export function PaceChart({ runs }: { readonly runs: readonly RunDocument[] }) {
     }));
   if (bars.length === 0) return null;
   return (
-    <Box sx={{ height: 260, maxWidth: 760 }} role="img" aria-label={barsInWords(bars)}>
+    <Box
+      sx={{ height: 260, maxWidth: 760, minWidth: 0, overflow: 'hidden' }}
+      role="img"
+      aria-label={barsInWords(bars)}
+    >
       <ResponsiveContainer width="100%" height="100%">
         <BarChart data={bars} margin={{ left: 4, right: 8, top: 8 }}>
           <CartesianGrid stroke={tokens.rule} vertical={false} />

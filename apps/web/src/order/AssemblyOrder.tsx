@@ -1,4 +1,11 @@
-import { type Arranged, type AssemblyPlan, formatClock, formatWait } from '@lean-clasp/core';
+import {
+  type Arranged,
+  type AssemblyPlan,
+  formatClock,
+  formatWait,
+  jobOfAssembly,
+  stepsBefore,
+} from '@lean-clasp/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -14,6 +21,7 @@ import { obstacleWords, statusWords } from '../words/order';
 import { useOpenAssembly } from '../workspace/open-build';
 import { Dates } from './Dates';
 import { BatchSection } from './BatchSection';
+import { BeforeFirstBead } from './BeforeFirstBead';
 import { arrangeAs, glueInDryJig, inOneGo, preSetClamps } from './edits';
 import { LikelihoodLine } from './LikelihoodLine';
 import { Sessions } from './Sessions';
@@ -45,6 +53,7 @@ export function AssemblyOrder() {
   const inTime = fixes?.inTime ?? [];
   return (
     <>
+      <BeforeFirstBead steps={stepsBefore(plan.adhesive, jobOfAssembly(plan, null))} />
       {plan.order === null ? (
         <Section title="In one go">
           <Typography sx={{ mb: 1 }}>

@@ -1,9 +1,12 @@
 import { type AssemblyPlan, formatClock, type OrderedSession } from '@lean-clasp/core';
 import {
+  type CollisionDetection,
   DndContext,
   type DragEndEvent,
   KeyboardSensor,
   PointerSensor,
+  pointerWithin,
+  rectIntersection,
   useDraggable,
   useDroppable,
   useSensor,
@@ -30,6 +33,12 @@ import { SessionChart } from './SessionChart';
 
 /** Joints drawn as chips in a session; more are counted. */
 const MOST_CHIPS = 24;
+
+/** What the pointer is over; moved by keys, what the chip lies over most. */
+const underPointer: CollisionDetection = (args) => {
+  const under = pointerWithin(args);
+  return under.length > 0 ? under : rectIntersection(args);
+};
 
 /** The sessions side by side, as many as there is room for; joints are dragged between them, or moved by the list for the one selected. */
 export function Sessions({ plan }: { readonly plan: AssemblyPlan }) {
@@ -80,7 +89,7 @@ export function Sessions({ plan }: { readonly plan: AssemblyPlan }) {
     move(String(active.id), session);
   };
   return (
-    <DndContext sensors={sensors} onDragEnd={onDragEnd}>
+    <DndContext sensors={sensors} collisionDetection={underPointer} onDragEnd={onDragEnd}>
       {refused !== null && (
         <Alert severity="warning" variant="outlined" sx={{ mb: 2 }} onClose={() => setRefused(null)}>
           Not moved: {refused}.
@@ -213,6 +222,7 @@ function NewSession({ index }: { readonly index: number }) {
     <Box
       ref={setNodeRef}
       sx={(theme) => ({
+        alignSelf: 'start',
         p: 1.5,
         mb: 3,
         border: `1px dashed ${isOver ? theme.palette.tokens.action : theme.palette.tokens.rule}`,

@@ -82,7 +82,12 @@ export function SumField({
   if (isText(schema)) return <TextLine label={label} value={value} onChange={onChange} />;
   const shape = shapeOf(schema);
   if (shape !== null) {
-    const plain = /Deg$/.test(field) ? '°' : /Min$/.test(field) ? 'min' : null;
+    const names = shape.kind === 'rows' ? shape.keys : [field];
+    const plain = names.some((name) => /Deg$/.test(name))
+      ? '°'
+      : names.some((name) => /Min$/.test(name))
+        ? 'min'
+        : null;
     return (
       <ListField
         label={label}

@@ -1,4 +1,5 @@
-import { findAdhesive, type Finding, formatWait, type Range } from '@lean-clasp/core';
+import { findAdhesive, type Finding, formatWait, type Range, readWallTime } from '@lean-clasp/core';
+import { dayAndTime } from '../order/wall-words';
 import { causeWords } from '../words/causes';
 import { reasonWords } from '../words/reasons';
 import type { Format } from '../quantities/use-format';
@@ -21,6 +22,9 @@ const PRINTERS: readonly (readonly [suffix: RegExp, print: (value: number, f: Fo
   [/massG$/, (value, f) => f.mass(value)],
   [/Pct$/, (value) => `${value.toFixed(1)} %`],
 ];
+
+/** A day and a time as the calendar writes them. */
+const WALL_TIME = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}/;
 
 /** Words that answers use as codes. */
 const WORDS: Readonly<Record<string, string>> = {
@@ -47,6 +51,8 @@ export function valueWords(field: string, value: unknown, f: Format): string {
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   if (typeof value === 'string' && (field === 'adhesive' || field === 'best'))
     return findAdhesive(value).name;
+  if (typeof value === 'string' && WALL_TIME.test(value))
+    return dayAndTime(readWallTime(value.slice(0, 16), field));
   if (typeof value === 'string') return WORDS[value] ?? value.replaceAll('-', ' ');
   if (field === 'why' && Array.isArray(value)) return whyWords(value as Why, f);
   if (isRows(value)) return String(value.length);
@@ -87,7 +93,15 @@ const NOTHING: Readonly<Record<string, string>> = {
   finish: 'never',
 };
 
+/** Longer lists of numbers are told by their ends. */
+const MOST_LISTED = 12;
+
 function listWords(field: string, values: readonly unknown[], f: Format): string {
+  const numbers = values.filter((value) => typeof value === 'number');
+  if (numbers.length === values.length && values.length > MOST_LISTED) {
+    const [low, high] = [Math.min(...numbers), Math.max(...numbers)];
+    return `${printNumber(field, low, f)} to ${printNumber(field, high, f)}, ${values.length} values`;
+  }
   return values.length === 0
     ? (EMPTY[field] ?? 'none')
     : values.map((value) => valueWords(field, value, f)).join(' · ');

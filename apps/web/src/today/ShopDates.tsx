@@ -1,4 +1,10 @@
-import type { ShopCalendar, ShopDocument, ShopSession } from '@lean-clasp/core';
+import {
+  findAdhesive,
+  type GlueToGet,
+  type ShopCalendar,
+  type ShopDocument,
+  type ShopSession,
+} from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
@@ -6,6 +12,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { Link as RouterLink } from 'react-router';
 import { Section } from '../frame/Page';
+import { useFormat } from '../quantities/use-format';
 import { saveCalendar } from '../order/save-calendar';
 import { dayAndTime, dayOf, timeOf } from '../order/wall-words';
 import { useShopCalendar } from './use-shop-calendar';
@@ -15,7 +22,7 @@ const MOST_SESSIONS = 8;
 
 /** What can start next with the clamps, benches, hands and hours there are, over all builds not yet glued. */
 export function ShopDates({ shop, now }: { readonly shop: ShopDocument; readonly now: number }) {
-  const { calendar, done, of } = useShopCalendar(shop, now);
+  const { calendar, toGet, done, of } = useShopCalendar(shop, now);
   return (
     <Section
       title="What can start next"
@@ -39,7 +46,10 @@ export function ShopDates({ shop, now }: { readonly shop: ShopDocument; readonly
           />
         </Box>
       ) : (
-        <Days calendar={calendar} />
+        <>
+          <Days calendar={calendar} />
+          <ToGet list={toGet} />
+        </>
       )}
     </Section>
   );
@@ -75,6 +85,24 @@ function Days({ calendar }: { readonly calendar: ShopCalendar }) {
         </Typography>
       )}
     </>
+  );
+}
+
+/** What to buy before all of it is glued. */
+function ToGet({ list }: { readonly list: readonly GlueToGet[] }) {
+  const f = useFormat();
+  if (list.length === 0) return null;
+  return (
+    <Typography sx={{ mt: 1 }}>
+      To get:{' '}
+      {list
+        .map(
+          ({ adhesive, wantedMl, thereMl, builds }) =>
+            `${findAdhesive(adhesive).name.toLowerCase()}, ${f.volume(wantedMl - thereMl)} for ${builds.join(', ')}`,
+        )
+        .join('; ')}
+      .
+    </Typography>
   );
 }
 

@@ -1,5 +1,7 @@
 import {
   type BuildToDate,
+  type GlueToGet,
+  glueToGet,
   heldBy,
   readWallTime,
   type ShopCalendar,
@@ -16,6 +18,8 @@ import { arranger } from '../planner/workers';
 export interface ShopCalendarNow {
   /** Null until every build is thought through. */
   readonly calendar: ShopCalendar | null;
+  /** Glue that builds not glued yet want more of than there is. */
+  readonly toGet: readonly GlueToGet[];
   readonly done: number;
   readonly of: number;
 }
@@ -36,7 +40,15 @@ export function useShopCalendar(shop: ShopDocument, now: number): ShopCalendarNo
       const all: BuildToDate[] = [];
       for (const { id, body } of builds) {
         // A build that cannot be planned says so when it is opened; here it has no sessions.
-        const none = { id, name: body.name, crew: body.crew, sessions: [], machineMin: 0 };
+        const none: BuildToDate = {
+          id,
+          name: body.name,
+          crew: body.crew,
+          sessions: [],
+          machineMin: 0,
+          adhesive: body.glue.adhesive,
+          volumeMl: 0,
+        };
         all.push(
           await arranger()
             .toDate(id, body, shop)
@@ -53,7 +65,7 @@ export function useShopCalendar(shop: ShopDocument, now: number): ShopCalendarNo
   }, [builds, shop]);
   const from = Math.ceil(now / QUARTER_MS) * QUARTER_MS;
   const of = builds?.length ?? 0;
-  const calendar = useMemo(() => {
+  const all = useMemo(() => {
     if (builds === undefined || runs === undefined || thought.length < of) return null;
     const glued = runs.filter(({ state }) => state !== 'abandoned');
     const held = glued.flatMap((run) => {
@@ -64,7 +76,10 @@ export function useShopCalendar(shop: ShopDocument, now: number): ShopCalendarNo
         : heldBy(own, wallMinute(clampsOffMs));
     });
     const waiting = thought.filter(({ id }) => glued.every(({ buildId }) => buildId !== id));
-    return shopCalendar(waiting, shop, wallMinute(from), held);
+    return {
+      calendar: shopCalendar(waiting, shop, wallMinute(from), held),
+      toGet: glueToGet(waiting, shop),
+    };
   }, [builds, runs, thought, of, shop, from]);
-  return { calendar, done: thought.length, of };
+  return { calendar: all?.calendar ?? null, toGet: all?.toGet ?? [], done: thought.length, of };
 }

@@ -90,6 +90,7 @@ export const STEP_WORDS: Readonly<Record<GlueStepKind, string>> = {
   'heat-nozzle': 'Heat the applicator fully',
   'dampen-one-face': 'Dampen one face: air or wood is too dry for it to set by',
   'warm-parts': 'Warm the parts, so that it does not gel at once',
+  'dry-coats': 'Put on three thinned coats, each dry to the touch before the next, and iron within two days',
   activator: 'Spray activator on the other face and let it flash off',
 };
 

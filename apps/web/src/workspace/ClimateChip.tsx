@@ -51,8 +51,8 @@ export const ClimateChip = memo(function ClimateChip({
         onClick={(event) => setAnchor(event.currentTarget)}
         aria-haspopup="dialog"
       >
-        {f.temperature(climate.tempC)} · {Math.round(climate.rhPct)} % · wood {emc.toFixed(1)} %
-        {note === '' ? '' : ` · ${note}`}
+        {f.temperature(climate.tempC)} · {Math.round(climate.rhPct)} % ·{' '}
+        {note === '' ? `wood ${emc.toFixed(1)} %` : note}
       </Button>
       <Popover
         open={anchor !== null}

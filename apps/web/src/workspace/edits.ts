@@ -31,7 +31,7 @@ export const reorderBoards =
     const [moved] = boards.splice(from, 1);
     if (moved === undefined) return build;
     boards.splice(to, 0, moved);
-    return { ...build, boards, dryFit: { ...build.dryFit, gaps: [] } };
+    return { ...build, boards, ...forgottenLines(build) };
   };
 
 /** One more board at the end, like the last one but the other way up. */
@@ -51,7 +51,7 @@ export const removeBoard =
       : {
           ...build,
           boards: build.boards.filter((board) => board.id !== id),
-          dryFit: { ...build.dryFit, gaps: [] },
+          ...forgottenLines(build),
         };
 
 /** Gives every board the wood, thickness and length of one of them. */
@@ -85,6 +85,21 @@ export const readGap =
       ].sort((a, b) => a.line - b.line),
     },
   });
+
+/** Spreads one line in a way of its own; null lets it be spread as the rest. */
+export const spreadLine =
+  (line: number, own: { readonly method: string; readonly faces: 1 | 2 } | null): Edit =>
+  (build) => {
+    const others = (build.glue.lines ?? []).filter((each) => each.line !== line);
+    const lines = own === null ? others : [...others, { line, ...own }];
+    return { ...build, glue: { ...build.glue, lines: lines.sort((a, b) => a.line - b.line) } };
+  };
+
+/** What was noted of single lines no longer holds once boards lie otherwise. */
+function forgottenLines({ dryFit, glue }: PanelBuild): Pick<PanelBuild, 'dryFit' | 'glue'> {
+  const { adhesive, method, faces } = glue;
+  return { dryFit: { ...dryFit, gaps: [] }, glue: { adhesive, method, faces } };
+}
 
 /** Changes one clamp. */
 export const changeClamp =

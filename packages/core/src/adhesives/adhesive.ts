@@ -57,7 +57,8 @@ export type GlueStepKind =
   | 'heat-nozzle'
   | 'dampen-one-face'
   | 'warm-parts'
-  | 'activator';
+  | 'activator'
+  | 'dry-coats';
 
 /** One such step. */
 export interface GlueStep {

@@ -1,5 +1,5 @@
 import { adhesiveWindow, findAdhesive } from '../adhesives';
-import { cleanUpOf, stepsBefore } from './around';
+import { cleanUpOf, leadMin, stepsBefore } from './around';
 import { type GlueJob, PLAIN_JOB } from './job';
 
 const steps = (id: string, change: Partial<GlueJob> = {}) =>
@@ -59,5 +59,23 @@ describe('cleanUpOf', () => {
       traits: PLAIN_JOB.traits,
     });
     expect(cleanUpOf(findAdhesive('pva-interior'), cold, { finish: 'clear' }, false)).toBeNull();
+  });
+});
+
+describe('leadMin', () => {
+  const melt = findAdhesive('polyurethane-hot-melt');
+
+  it('is the longest wait, since all of them go on side by side; none where there is nothing to do', () => {
+    expect(leadMin([])).toBe(0);
+    const steps = stepsBefore(melt, PLAIN_JOB);
+    expect(leadMin(steps)).toBe(Math.max(...steps.map(({ waitMin }) => waitMin.likely)));
+  });
+
+  it('counts coats that dry before the iron, for any glue that is ironed on', () => {
+    const pva = findAdhesive('pva-interior');
+    const kinds = (veneer: 'none' | 'iron-on') =>
+      stepsBefore(pva, { ...PLAIN_JOB, veneer }).map(({ kind }) => kind);
+    expect(kinds('iron-on')).toContain('dry-coats');
+    expect(kinds('none')).not.toContain('dry-coats');
   });
 });

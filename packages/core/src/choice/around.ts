@@ -2,14 +2,20 @@ import type { Adhesive, AdhesiveWindow, GlueStep } from '../adhesives';
 import { type Range, scaleRange } from '../range';
 import type { GlueJob } from './job';
 
+/** What the steps before the real coat go by. */
+export type StepsJob = Pick<GlueJob, 'endGrainShare' | 'rhPct' | 'mcPct' | 'veneer'>;
+
 /** End grain below this share of the glued area is not worth a coat of its own [judgement]. */
 const WORTH_SIZING = 0.1;
 /** Air and wood drier than this leave moisture-curing glue too little to set with [judgement]. */
 const DRY = Object.freeze({ rhPct: 45, mcPct: 8 });
 
+/** Three thinned coats, each dry to the touch before the next and before the iron [judgement]. */
+const DRIED_COATS: GlueStep = { kind: 'dry-coats', waitMin: { low: 30, likely: 60, high: 120 } };
+
 /** What has to be done to glue or wood before the real coat on this job, each with its own wait. */
-export function stepsBefore(adhesive: Adhesive, job: GlueJob): readonly GlueStep[] {
-  return adhesive.steps.filter(({ kind }) => {
+export function stepsBefore(adhesive: Adhesive, job: StepsJob): readonly GlueStep[] {
+  const own = adhesive.steps.filter(({ kind }) => {
     switch (kind) {
       case 'size-end-grain':
       case 'prime-thin':
@@ -20,9 +26,16 @@ export function stepsBefore(adhesive: Adhesive, job: GlueJob): readonly GlueStep
       case 'heat-nozzle':
       case 'warm-parts':
       case 'activator':
+      case 'dry-coats':
         return true;
     }
   });
+  return job.veneer === 'iron-on' ? [...own, DRIED_COATS] : own;
+}
+
+/** Wait before the first bead, min: the longest of all, since wood, pot and nozzle wait side by side. */
+export function leadMin(steps: readonly GlueStep[]): number {
+  return Math.max(0, ...steps.map(({ waitMin }) => waitMin.likely));
 }
 
 /** Ways to get rid of squeeze-out. */

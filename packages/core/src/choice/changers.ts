@@ -39,10 +39,17 @@ const CHANGES: Readonly<Record<ChangeCode, (job: GlueJob) => GlueJob>> = {
   'no-sensitisers': (job) => ({ ...job, avoid: SENSITISERS }),
 };
 
-/** Changes of one circumstance that would put another glue first, each really ranked. */
-export function whatWouldChange(job: GlueJob, families?: readonly Adhesive[]): OrderChange[] {
+/**
+ * Changes of one circumstance that would put another glue first, each really ranked.
+ * @param more reasons beyond the job, taken to stay as they are.
+ */
+export function whatWouldChange(
+  job: GlueJob,
+  families?: readonly Adhesive[],
+  more?: Parameters<typeof rankAdhesives>[2],
+): OrderChange[] {
   const usable = (changed: GlueJob) =>
-    rankAdhesives(changed, families).glues.find((glue) => glue.refusals.length === 0);
+    rankAdhesives(changed, families, more).glues.find((glue) => glue.refusals.length === 0);
   const now = usable(job)?.adhesive.id;
   return (Object.keys(CHANGES) as ChangeCode[]).flatMap((code) => {
     const first = usable(CHANGES[code](job));

@@ -65,6 +65,17 @@ export const PanelBuildSchema = strictObject({
     adhesive: ShortText,
     method: ShortText,
     faces: Type.Union([Type.Literal(1), Type.Literal(2)]),
+    /** Lines that are spread otherwise than the rest. */
+    lines: Type.Optional(
+      Type.Array(
+        strictObject({
+          line: Type.Integer({ minimum: 0, maximum: MOST_BOARDS }),
+          method: ShortText,
+          faces: Type.Union([Type.Literal(1), Type.Literal(2)]),
+        }),
+        { maxItems: MOST_BOARDS },
+      ),
+    ),
   }),
   clamps: Type.Array(PlacedClampSchema, { maxItems: MOST_CLAMPS }),
   /** How hard the clamps are pulled, as a share of what they can give. */

@@ -22,6 +22,8 @@ export const WishesSchema = strictObject({
   noSensitisers: Type.Boolean(),
   /** Wood brought in from elsewhere; null for as warm as the shop. */
   woodTempC: orNull(bounded(LIMITS.tempC)),
+  /** A bottle kept elsewhere; null or left out for as warm as the shop. */
+  glueTempC: Type.Optional(orNull(bounded(LIMITS.tempC))),
 });
 
 export type Wishes = Static<typeof WishesSchema>;

@@ -53,13 +53,12 @@ export function compareGlues(build: BuildDocument, shop: ShopDocument, today: st
   const planned = isPanel(build) ? panelPlans(build, shop, today) : assemblyPlans(build, shop, today);
   const families = familiesOf(shop);
   const plans = new Map(families.map(({ id }) => [id, planned.planWith(id)]));
-  const ranking = rankAdhesives(planned.job, families, (adhesive) =>
-    pressureReason(plans.get(adhesive.id)?.verdicts.tight),
-  );
+  const fallShort = ({ id }: Adhesive) => pressureReason(plans.get(id)?.verdicts.tight);
+  const ranking = rankAdhesives(planned.job, families, fallShort);
   return {
     job: planned.job,
     deciding: ranking.deciding,
-    changes: whatWouldChange(planned.job, families),
+    changes: whatWouldChange(planned.job, families, fallShort),
     options: ranking.glues.flatMap((glue) => {
       const plan = plans.get(glue.adhesive.id);
       if (plan === undefined) return [];

@@ -2,7 +2,7 @@ import { SENSITISERS } from '../adhesives';
 import type { GlueJob } from '../choice';
 import { NO_WISHES, type PanelBuild, type AssemblyBuild, type Wishes } from '../formats';
 import { sharedTraits } from '../materials';
-import type { AssemblyPlan } from './assembly';
+import type { AssemblyPlanParts } from './assembly/assembly-parts';
 import type { Plan } from './plan';
 import { bottlesOf } from './shelf';
 
@@ -75,7 +75,7 @@ export function jobOfPanel(plan: Plan, today: string | null): GlueJob {
 }
 
 /** The same for an assembly, whose kind adds what it is known for: bends that stay under load, veneer, old glue, sets. */
-export function jobOfAssembly(plan: AssemblyPlan, today: string | null): GlueJob {
+export function jobOfAssembly(plan: AssemblyPlanParts, today: string | null): GlueJob {
   const { build, facts, joints, times, climate, shop } = plan;
   const glued = joints.filter((joint) => joint.facts.gluedMm2 > 0);
   const wishes = fromWishes(build);

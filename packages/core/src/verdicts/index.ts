@@ -22,6 +22,8 @@ export { adhesiveOf, familiesOf } from './shelf';
 export {
   type BuildToDate,
   buildToDate,
+  type GlueToGet,
+  glueToGet,
   heldBy,
   type ShopCalendar,
   shopCalendar,

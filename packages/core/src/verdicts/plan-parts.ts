@@ -4,7 +4,7 @@ import type { PressureWord, TargetPressure } from '../clamps';
 import type { PanelBuild, Climate, ShopDocument } from '../formats';
 import type { LinePressure, StrutAnswer } from '../mechanics';
 import type { Timeline } from '../sequence';
-import type { Spread } from '../spread';
+import type { Spread, SpreadMethod } from '../spread';
 import type { ClosingAdvice } from './closing';
 
 /** A line with everything that the plan computes about it. */
@@ -12,6 +12,8 @@ export interface PlannedLine {
   readonly line: PanelLine;
   readonly mcPct: number;
   readonly spread: Spread;
+  readonly method: SpreadMethod;
+  readonly faces: 1 | 2;
   readonly window: AdhesiveWindow;
   readonly target: TargetPressure;
   readonly crushMPa: number;

@@ -127,6 +127,9 @@ function planLine(line: PanelLine, context: LineContext): PlannedLine {
     ),
     pulls,
   });
+  const own = build.glue.lines?.find((each) => each.line === line.index) ?? build.glue;
+  const { faces } = own;
+  const method = findSpreadMethod(own.method);
   const gapMm = build.dryFit.gaps.find((gap) => gap.line === line.index)?.gapMm ?? null;
   const closingN =
     gapMm === null
@@ -142,20 +145,23 @@ function planLine(line: PanelLine, context: LineContext): PlannedLine {
   return {
     line,
     mcPct,
+    method,
+    faces,
     spread: spread({
       areaMm2: line.areaMm2,
       lengthMm: line.lengthMm,
-      faces: build.glue.faces,
+      faces,
       adhesive,
-      method: findSpreadMethod(build.glue.method),
+      method,
     }),
     window: adhesiveWindow(adhesive, {
       tempC: climate.tempC,
       rhPct: climate.rhPct,
-      faces: build.glue.faces,
+      faces,
       traits: sharedTraits(woods),
       mcPct,
       woodTempC: build.wishes?.woodTempC ?? undefined,
+      glueTempC: build.wishes?.glueTempC ?? undefined,
     }),
     target,
     crushMPa,

@@ -2,7 +2,7 @@ import { readWallTime } from '../calendar';
 import { DEMO_SHOP, stageFloor, wagonBuilds } from '../demo';
 import { planAssembly } from './assembly';
 import { planBuild } from './plan';
-import { type BuildToDate, buildToDate, heldBy, shopCalendar } from './shop-calendar';
+import { type BuildToDate, buildToDate, glueToGet, heldBy, shopCalendar } from './shop-calendar';
 
 /** A Thursday. */
 const MORNING = readWallTime('2026-11-26T08:00', 'start');
@@ -44,7 +44,7 @@ describe('shopCalendar', () => {
   });
 
   it('names builds that no day can hold, and dates the rest', () => {
-    const huge = { id: 'huge', name: 'Huge', crew: 1, machineMin: 0 };
+    const huge = { id: 'huge', name: 'Huge', crew: 1, machineMin: 0, adhesive: 'hide-hot', volumeMl: 900 };
     const long = { workMin: 2000, clampMin: 60, crew: 1, bench: 1, clamps: {}, after: [] };
     const many = { ...long, workMin: 20, clamps: { band: 99 } };
     const { sessions, noPlace } = shopCalendar(
@@ -68,5 +68,26 @@ describe('shopCalendar', () => {
     const inClamps = (each: (typeof sessions)[number]) => each.clampsOff - each.handsEnd;
     const today = sessions.filter(({ start }) => start < closes);
     expect(inClamps(session)).toBeCloseTo(Math.max(...today.map(inClamps)), 6);
+  });
+});
+
+describe('glueToGet', () => {
+  it('sums what builds want by glue and names only what the shelf lacks', () => {
+    const bottles = [{ id: 'b', adhesive: 'pva-interior', openedOn: null, remainingMl: 100 }];
+    const want = (name: string, adhesive: string, volumeMl: number): BuildToDate => ({
+      id: name,
+      name,
+      crew: 1,
+      sessions: [],
+      machineMin: 0,
+      adhesive,
+      volumeMl,
+    });
+    const builds = [want('a', 'pva-interior', 70), want('b', 'pva-interior', 60), want('c', 'epoxy-slow', 5)];
+    expect(glueToGet(builds, { ...DEMO_SHOP, bottles })).toEqual([
+      { adhesive: 'pva-interior', wantedMl: 130, thereMl: 100, builds: ['a', 'b'] },
+      { adhesive: 'epoxy-slow', wantedMl: 5, thereMl: 0, builds: ['c'] },
+    ]);
+    expect(glueToGet([want('a', 'pva-interior', 100)], { ...DEMO_SHOP, bottles })).toEqual([]);
   });
 });

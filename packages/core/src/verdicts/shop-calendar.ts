@@ -8,6 +8,7 @@ import {
   type WallMinute,
 } from '../calendar';
 import { isPanel, type ShopDocument } from '../formats';
+import { leadMin, stepsBefore } from '../choice';
 import { SET_UP_MIN } from './assembly/order-problem';
 import {
   calendarSessions,
@@ -18,6 +19,7 @@ import {
   weekOf,
 } from './assembly/dates';
 import type { AssemblyPlan } from './assembly';
+import { jobOfPanel } from './glue-job';
 import type { Plan } from './plan';
 
 /** A build to be put on the calendar of the shop. */
@@ -27,6 +29,9 @@ export interface BuildToDate {
   readonly crew: number;
   readonly sessions: readonly CalendarSession[];
   readonly machineMin: number;
+  /** What it takes from the shelf. */
+  readonly adhesive: string;
+  readonly volumeMl: number;
 }
 
 /** A session on the calendar of the shop. */
@@ -54,28 +59,61 @@ export interface ShopCalendar {
 /** The sessions of a planned build; none where its glue is refused in this air or its order cannot be made. */
 export function buildToDate(id: string, plan: Plan | AssemblyPlan): BuildToDate {
   const { name, crew } = plan.build;
+  const { adhesive } = plan.build.glue;
+  const { volumeMl } = plan.totals;
   if (!isPanelPlan(plan)) {
     const refused = plan.joints.some(({ window }) => window.clampMin === null);
     const sessions =
       refused || plan.order?.impossible || plan.joints.length === 0 ? [] : calendarSessions(plan);
-    return { id, name, crew, sessions, machineMin: machineMinutes(plan) };
+    return { id, name, crew, sessions, machineMin: machineMinutes(plan), adhesive, volumeMl };
   }
   const waits = plan.lines.map(({ window }) => window.clampMin?.high);
   const clampMin = waits.every((wait) => wait !== undefined) ? Math.max(...waits) : undefined;
   const clamps: Record<string, number> = {};
   for (const { rackId } of plan.build.clamps) clamps[rackId] = (clamps[rackId] ?? 0) + 1;
-  const workMin = SET_UP_MIN + plan.timeline.handsOnMin;
+  const before = leadMin(stepsBefore(plan.adhesive, jobOfPanel(plan, null)));
+  const workMin = Math.max(SET_UP_MIN, before) + plan.timeline.handsOnMin;
   return {
     id,
     name,
     crew,
     sessions: clampMin === undefined ? [] : [{ workMin, clampMin, crew, bench: 1, clamps, after: [] }],
     machineMin: Math.max(0, ...plan.lines.map(({ window }) => window.machineMin ?? 0)),
+    adhesive,
+    volumeMl,
   };
 }
 
 function isPanelPlan(plan: Plan | AssemblyPlan): plan is Plan {
   return isPanel(plan.build);
+}
+
+/** A glue that builds want more of than there is. */
+export interface GlueToGet {
+  readonly adhesive: string;
+  readonly wantedMl: number;
+  /** In bottles that still hold something. */
+  readonly thereMl: number;
+  readonly builds: readonly string[];
+}
+
+/** What has to be bought before all of these builds are glued, the greatest lack first. */
+export function glueToGet(builds: readonly BuildToDate[], { bottles }: ShopDocument): GlueToGet[] {
+  const adhesives = [...new Set(builds.map(({ adhesive }) => adhesive))];
+  return adhesives
+    .map((adhesive): GlueToGet => {
+      const own = builds.filter((build) => build.adhesive === adhesive);
+      return {
+        adhesive,
+        wantedMl: own.reduce((sum, { volumeMl }) => sum + volumeMl, 0),
+        thereMl: bottles
+          .filter((bottle) => bottle.adhesive === adhesive)
+          .reduce((sum, { remainingMl }) => sum + remainingMl, 0),
+        builds: own.map(({ name }) => name),
+      };
+    })
+    .filter(({ wantedMl, thereMl }) => wantedMl > thereMl)
+    .sort((a, b) => b.wantedMl - b.thereMl - (a.wantedMl - a.thereMl));
 }
 
 /** Clamps and the bench that a build holds until its clamps come off. */

@@ -1,4 +1,4 @@
-import type { PanelBuild, ShopDocument } from '../formats';
+import { NO_WISHES, type PanelBuild, type ShopDocument } from '../formats';
 import { maplePanel, TEST_SHOP } from '../test-support/builds';
 import { assemblyBuild } from '../templates';
 import { type Aspect, ASPECTS, compareGlues, type Plan, planBuild, stateRank } from '.';
@@ -299,5 +299,25 @@ describe('compareGlues', () => {
     expect(job('trim-set').clampsOffWithinMin).toBe(5);
     expect(job('mitred-frame').endGrainShare).toBeGreaterThan(0.9);
     expect(job('face-lamination').endGrainShare).toBe(0);
+  });
+});
+
+describe('what a person says of lines and bottles', () => {
+  it('spreads one line in its own way, and that line alone', () => {
+    const lines = [{ line: 1, method: 'roller', faces: 2 as const }];
+    const own = plan({ glue: { ...base.glue, lines } }).lines;
+    const rest = plan({}).lines;
+    expect(own[1]?.method.id).toBe('roller');
+    expect(own[1]?.faces).toBe(2);
+    expect(own[1]?.spread.massG).not.toBeCloseTo(rest[1]?.spread.massG ?? 0, 3);
+    expect(own[0]).toEqual(rest[0]);
+    expect(own[2]).toEqual(rest[2]);
+  });
+
+  it('refuses a bottle that stood in the cold, in a warm shop', () => {
+    const cold = plan({ wishes: { ...NO_WISHES, glueTempC: 4 } });
+    expect(cold.lines[0]?.window.findings.map(({ code }) => code)).toContain('glue-too-cold');
+    expect(cold.verdicts.inTime.state).toBe('fails');
+    expect(plan({ wishes: { ...NO_WISHES, glueTempC: 19 } }).verdicts.inTime.state).not.toBe('fails');
   });
 });

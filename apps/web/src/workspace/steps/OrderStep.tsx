@@ -1,7 +1,8 @@
-import { formatClock, formatWait } from '@lean-clasp/core';
+import { formatClock, formatWait, jobOfPanel, stepsBefore } from '@lean-clasp/core';
 import Typography from '@mui/material/Typography';
 import { Loading } from '../../frame/Loading';
 import { Section } from '../../frame/Page';
+import { BeforeFirstBead } from '../../order/BeforeFirstBead';
 import { useFixes, usePlan } from '../../planner/plan-context';
 import { TimelineChart } from '../../timeline/TimelineChart';
 import { FixList } from '../../verdicts/FixList';
@@ -23,6 +24,7 @@ export function OrderStep() {
           {window?.clampMin == null ? '' : `, then ${formatWait(window.clampMin.high)} in clamps`}
           {window?.machineMin == null ? '' : `, ${formatWait(window.machineMin)} before it meets a plane`}.
         </Typography>
+        <BeforeFirstBead steps={stepsBefore(plan.adhesive, jobOfPanel(plan, null))} />
         <TimelineChart plan={plan} />
         <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
           A fuse burns from a line’s first bead to full pressure, with a notch where its faces close. The mark

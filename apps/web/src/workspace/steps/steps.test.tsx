@@ -75,8 +75,20 @@ describe('Glue', () => {
 
   it('gives the glue of each line and of the whole', async () => {
     renderBuild(<GlueStep />);
-    expect(await screen.findByRole('row', { name: /^A–B 200 cm² 4 g 0:19/ })).toBeInTheDocument();
+    expect(await screen.findByRole('row', { name: /^A–B bead only, one face 4 g 0:19/ })).toBeInTheDocument();
     expect(screen.getByText(/^In all 15 g \(14 mL\)/)).toBeInTheDocument();
+  });
+
+  it('spreads a chosen line in its own way, and as the rest again', async () => {
+    const { user, build } = renderBuild(<GlueStep />);
+    await user.click(await screen.findByRole('row', { name: /^B–C/ }));
+    await user.click(screen.getByRole('combobox', { name: 'Line B–C with' }));
+    await user.click(await screen.findByRole('option', { name: 'hand roller' }));
+    expect(build().glue.lines).toEqual([{ line: 1, method: 'roller', faces: 1 }]);
+    expect(await screen.findByRole('row', { name: /^B–C hand roller, one face/ })).toBeInTheDocument();
+    await user.click(screen.getByRole('combobox', { name: 'Line B–C with' }));
+    await user.click(await screen.findByRole('option', { name: 'as the rest' }));
+    expect(build().glue.lines).toEqual([]);
   });
 });
 

@@ -10,7 +10,9 @@ import {
   type WallMinute,
 } from '../../calendar';
 import type { ShopDocument } from '../../formats';
+import { leadMin, stepsBefore } from '../../choice';
 import { PACE } from '../../sequence';
+import { jobOfAssembly } from '../glue-job';
 import type { AssemblyPlanParts } from './assembly-parts';
 import { SET_UP_MIN } from './order-problem';
 import { ON_A_ROLL } from './pulls';
@@ -110,8 +112,10 @@ export function calendarSessions(parts: AssemblyPlanParts): CalendarSession[] {
         .filter(({ facts }) => ids.includes(facts.joint.id))
         .flatMap(({ facts }) => [facts.joint.a, facts.joint.b]),
     );
+  // Heating, sizing and dried coats go on beside the set-up.
+  const before = Math.max(SET_UP_MIN, leadMin(stepsBefore(parts.adhesive, jobOfAssembly(parts, null))));
   return groups.map(({ ids, workMin }, i) => ({
-    workMin: SET_UP_MIN + (sets > 1 ? batchMinutes(parts, ids, workMin) : workMin),
+    workMin: before + (sets > 1 ? batchMinutes(parts, ids, workMin) : workMin),
     clampMin,
     crew: build.crew,
     bench: 1,

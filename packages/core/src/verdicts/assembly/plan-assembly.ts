@@ -141,6 +141,7 @@ function planJoint(facts: JointFacts, first: boolean, context: JointContext): Pl
       mcPct: Math.max(...moistures),
       sg: Math.min(...both.map(({ wood }) => wood.sg)),
       woodTempC: build.wishes?.woodTempC ?? undefined,
+      glueTempC: build.wishes?.glueTempC ?? undefined,
     }),
     closeMin: closing.minutes,
     closeHands: closing.hands,

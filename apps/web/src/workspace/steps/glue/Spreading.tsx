@@ -1,4 +1,4 @@
-import { listSpreadMethods, formatClock } from '@lean-clasp/core';
+import { formatClock, listSpreadMethods, type Plan } from '@lean-clasp/core';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -10,8 +10,10 @@ import { Choice } from '../../../parts/Choice';
 import { FieldRow } from '../../../parts/FieldRow';
 import { usePlan } from '../../../planner/plan-context';
 import { useFormat } from '../../../quantities/use-format';
+import { spreadLine } from '../../edits';
 import { useOpenBuild } from '../../open-build';
 
+const AS_THE_REST = '';
 const FACES = [
   { value: '1', name: 'one face, rubbed together' },
   { value: '2', name: 'both faces' },
@@ -49,17 +51,18 @@ export function Spreading() {
       </FieldRow>
       {plan !== null && (
         <>
+          <OwnWay plan={plan} />
           <Table size="small">
             <TableHead>
               <TableRow>
                 <TableCell>line</TableCell>
-                <TableCell align="right">area</TableCell>
+                <TableCell>with</TableCell>
                 <TableCell align="right">glue</TableCell>
                 <TableCell align="right">spreading</TableCell>
               </TableRow>
             </TableHead>
             <TableBody>
-              {plan.lines.map(({ line, spread }) => (
+              {plan.lines.map(({ line, spread, method, faces }) => (
                 <TableRow
                   key={line.index}
                   hover
@@ -69,7 +72,9 @@ export function Spreading() {
                   <TableCell component="th" scope="row">
                     {line.label}
                   </TableCell>
-                  <TableCell align="right">{(line.areaMm2 / 100).toFixed(0)} cm²</TableCell>
+                  <TableCell>
+                    {method.name}, {faces === 1 ? 'one face' : 'both faces'}
+                  </TableCell>
                   <TableCell align="right">{f.mass(spread.massG)}</TableCell>
                   <TableCell align="right">{formatClock(spread.minutes)}</TableCell>
                 </TableRow>
@@ -90,5 +95,42 @@ export function Spreading() {
         </>
       )}
     </>
+  );
+}
+
+/** The selected line, spread otherwise than the rest. */
+function OwnWay({ plan }: { readonly plan: Plan }) {
+  const { build, edit } = useOpenBuild();
+  const { selected } = useSelection();
+  const index = selected?.kind === 'line' ? Number(selected.id) : -1;
+  const chosen = plan.lines[index];
+  if (chosen === undefined) return null;
+  const own = build.glue.lines?.find(({ line }) => line === index);
+  const { label } = chosen.line;
+  const set = (method: string, faces: 1 | 2) =>
+    edit(`Line ${label} spread`, spreadLine(index, { method, faces }));
+  return (
+    <FieldRow>
+      <Choice
+        label={`Line ${label} with`}
+        value={own?.method ?? AS_THE_REST}
+        options={[{ value: AS_THE_REST, name: 'as the rest' }, ...EDGE_METHODS]}
+        onChange={(method) =>
+          method === AS_THE_REST
+            ? edit(`Line ${label} as the rest`, spreadLine(index, null))
+            : set(method, chosen.faces)
+        }
+        width={170}
+      />
+      {own !== undefined && (
+        <Choice
+          label="Wetted faces there"
+          value={own.faces === 2 ? '2' : '1'}
+          options={FACES}
+          onChange={(faces) => set(own.method, faces === '2' ? 2 : 1)}
+          width={220}
+        />
+      )}
+    </FieldRow>
   );
 }

@@ -1,0 +1,214 @@
+/** Square blocks of a symmetric matrix that couples each line with the next one only, row by row. */
+export interface Chain {
+  /** Nodes of each line. */
+  readonly nodes: number;
+  /** Give of each line under its own forces. */
+  readonly own: readonly Float64Array[];
+  /** Give of line l under forces on line l + 1. */
+  readonly next: readonly Float64Array[];
+}
+
+/** Forces that hold lines apart where they touch, and openings where they do not. */
+export interface Contact {
+  readonly forceN: readonly Float64Array[];
+  readonly openMm: readonly Float64Array[];
+  readonly iterations: number;
+  readonly converged: boolean;
+}
+
+/** Rounds before giving up; ordinary panels take one to nine. */
+const MOST_ROUNDS = 400;
+/** Rounds in which all that is wrong is changed at once without getting fewer, before one at a time. */
+const PATIENCE = 8;
+
+/**
+ * Unilateral contact along the lines: nowhere a pull, nowhere an overlap, and force only where it touches. The openings are
+ * q + A·λ with λ the forces; A symmetric and positive.
+ *
+ * Active set, all that is wrong changed at once; where that no longer helps, the last wrong one alone, which ends for
+ * certain (block principal pivoting with Murty's fallback).
+ * @param q openings without any contact force.
+ */
+export function contactOf(chain: Chain, q: readonly Float64Array[]): Contact {
+  const touching = q.map((line) => Array.from(line, () => true));
+  let [fewest, patience] = [Infinity, PATIENCE];
+  for (let iterations = 1; ; iterations += 1) {
+    const forceN = forcesWhere(chain, q, touching);
+    const openMm = openings(chain, q, forceN);
+    const wrong = wrongNodes(touching, forceN, openMm);
+    if (wrong.length === 0 || iterations === MOST_ROUNDS) {
+      return {
+        forceN,
+        openMm: openMm.map((line, l) =>
+          line.map((open, i) => (touching[l]?.[i] === true ? 0 : Math.max(0, open))),
+        ),
+        iterations,
+        converged: wrong.length === 0,
+      };
+    }
+    if (wrong.length < fewest) [fewest, patience] = [wrong.length, PATIENCE];
+    else patience -= 1;
+    for (const [l, i] of patience > 0 ? wrong : wrong.slice(-1)) {
+      const line = touching[l];
+      if (line !== undefined) line[i] = line[i] !== true;
+    }
+  }
+}
+
+/** Nodes that pull though they touch, or overlap though they do not. */
+function wrongNodes(
+  touching: readonly (readonly boolean[])[],
+  forceN: readonly Float64Array[],
+  openMm: readonly Float64Array[],
+): (readonly [line: number, node: number])[] {
+  const largest = Math.max(1e-12, ...forceN.flatMap((line) => Array.from(line, Math.abs)));
+  const wrong: (readonly [number, number])[] = [];
+  touching.forEach((line, l) => {
+    line.forEach((touches, i) => {
+      const pulls = touches && (forceN[l]?.[i] ?? 0) < -1e-9 * largest;
+      const overlaps = !touches && (openMm[l]?.[i] ?? 0) < -1e-9;
+      if (pulls || overlaps) wrong.push([l, i]);
+    });
+  });
+  return wrong;
+}
+
+/** Forces that leave no opening where lines touch, and none elsewhere: a Cholesky factor line by line. */
+function forcesWhere(
+  { nodes, own, next }: Chain,
+  q: readonly Float64Array[],
+  touching: readonly (readonly boolean[])[],
+): Float64Array[] {
+  const active = touching.map((line) => line.flatMap((touches, i) => (touches ? [i] : [])));
+  const factors: Float64Array[] = [];
+  /** Coupling to the next line, already divided by the factor: (factor⁻¹·next), column by column of the next line. */
+  const coupled: Float64Array[] = [];
+  const right: Float64Array[] = [];
+  active.forEach((rows, l) => {
+    const m = rows.length;
+    const diagonal = picked(own[l], rows, rows, nodes);
+    const load = Float64Array.from(rows, (i) => -(q[l]?.[i] ?? 0));
+    const before = coupled[l - 1];
+    const beforeRight = right[l - 1];
+    if (before !== undefined && beforeRight !== undefined) {
+      const k = beforeRight.length;
+      for (let a = 0; a < m; a += 1) {
+        for (let b = 0; b <= a; b += 1) {
+          diagonal[a * m + b] = (diagonal[a * m + b] ?? 0) - dotOf(before, a * k, before, b * k, k);
+        }
+        load[a] = (load[a] ?? 0) - dotOf(before, a * k, beforeRight, 0, k);
+      }
+    }
+    factorDense(diagonal, m);
+    forward(diagonal, m, load, 0);
+    factors.push(diagonal);
+    right.push(load);
+    const columns = active[l + 1];
+    if (columns === undefined) return;
+    const across = new Float64Array(columns.length * m);
+    const source = next[l];
+    columns.forEach((column, c) => {
+      rows.forEach((row, r) => {
+        across[c * m + r] = source?.[row * nodes + column] ?? 0;
+      });
+      forward(diagonal, m, across, c * m);
+    });
+    coupled.push(across);
+  });
+  const forceN = active.map(() => new Float64Array(nodes));
+  let later: Float64Array | null = null;
+  for (let l = active.length - 1; l >= 0; l -= 1) {
+    const rows = active[l] ?? [];
+    const m = rows.length;
+    const x = right[l] ?? new Float64Array(0);
+    const across = coupled[l];
+    if (later !== null && across !== undefined) {
+      later.forEach((value, c) => {
+        for (let r = 0; r < m; r += 1) x[r] = (x[r] ?? 0) - (across[c * m + r] ?? 0) * value;
+      });
+    }
+    backward(factors[l] ?? new Float64Array(0), m, x);
+    rows.forEach((i, r) => {
+      const line = forceN[l];
+      if (line !== undefined) line[i] = x[r] ?? 0;
+    });
+    later = x;
+  }
+  return forceN;
+}
+
+function openings({ nodes, own, next }: Chain, q: readonly Float64Array[], forceN: readonly Float64Array[]) {
+  return q.map((line, l) => {
+    const open = line.slice();
+    for (let i = 0; i < nodes; i += 1) {
+      let sum = dotOf(own[l], i * nodes, forceN[l], 0, nodes);
+      const after = next[l];
+      if (after !== undefined && l + 1 < forceN.length)
+        sum += dotOf(after, i * nodes, forceN[l + 1], 0, nodes);
+      const before = next[l - 1];
+      const earlier = forceN[l - 1];
+      if (before !== undefined && earlier !== undefined) {
+        for (let k = 0; k < nodes; k += 1) sum += (before[k * nodes + i] ?? 0) * (earlier[k] ?? 0);
+      }
+      open[i] = (open[i] ?? 0) + sum;
+    }
+    return open;
+  });
+}
+
+function picked(
+  matrix: Float64Array | undefined,
+  rows: readonly number[],
+  columns: readonly number[],
+  nodes: number,
+): Float64Array {
+  const out = new Float64Array(rows.length * columns.length);
+  rows.forEach((row, r) => {
+    columns.forEach((column, c) => {
+      out[r * columns.length + c] = matrix?.[row * nodes + column] ?? 0;
+    });
+  });
+  return out;
+}
+
+function dotOf(
+  a: Float64Array | undefined,
+  fromA: number,
+  b: Float64Array | undefined,
+  fromB: number,
+  count: number,
+): number {
+  if (a === undefined || b === undefined) return 0;
+  let sum = 0;
+  for (let k = 0; k < count; k += 1) sum += (a[fromA + k] ?? 0) * (b[fromB + k] ?? 0);
+  return sum;
+}
+
+/** Lower Cholesky factor of a dense matrix in place. */
+function factorDense(matrix: Float64Array, size: number): void {
+  for (let row = 0; row < size; row += 1) {
+    for (let column = 0; column <= row; column += 1) {
+      const sum =
+        (matrix[row * size + column] ?? 0) - dotOf(matrix, row * size, matrix, column * size, column);
+      matrix[row * size + column] =
+        row === column
+          ? Math.sqrt(Math.max(sum, Number.MIN_VALUE))
+          : sum / (matrix[column * size + column] ?? 1);
+    }
+  }
+}
+
+function forward(lower: Float64Array, size: number, x: Float64Array, from: number): void {
+  for (let row = 0; row < size; row += 1) {
+    const sum = (x[from + row] ?? 0) - dotOf(lower, row * size, x, from, row);
+    x[from + row] = sum / (lower[row * size + row] ?? 1);
+  }
+}
+
+function backward(lower: Float64Array, size: number, x: Float64Array): void {
+  for (let row = size - 1; row >= 0; row -= 1) {
+    const value = (x[row] ?? 0) / (lower[row * size + row] ?? 1);
+    x[row] = value;
+    for (let k = 0; k < row; k += 1) x[k] = (x[k] ?? 0) - (lower[row * size + k] ?? 0) * value;
+  }
+}
