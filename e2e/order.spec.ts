@@ -36,14 +36,14 @@ test('a joint dragged to the end makes a session of its own, kept over a reload'
   const chips = page.getByRole('list', { name: 'Joints of session 1 in the order of closing' });
   await expect(chips.getByRole('button')).toHaveCount(2, { timeout: 30_000 });
   const chip = chips.getByRole('button').last();
-  await page.getByText('Drop a joint here').scrollIntoViewIfNeeded();
+  await chip.scrollIntoViewIfNeeded();
   const from = await chip.boundingBox();
-  const to = await page.getByText('Drop a joint here').boundingBox();
+  const to = await page.locator('[data-drop="new session"]').boundingBox();
   if (from === null || to === null) throw new Error('nothing to drag');
   await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
   await page.mouse.down();
-  await page.mouse.move(to.x + 40, to.y + 5, { steps: 12 });
-  await page.mouse.move(to.x + 60, to.y + to.height / 2, { steps: 4 });
+  // The new session lies beside the first, as high as that.
+  await page.mouse.move(to.x + to.width / 2, from.y + from.height / 2, { steps: 12 });
   await page.mouse.up();
   await expect(page.getByRole('region', { name: 'Session 2: one joint' })).toBeVisible();
   await page.reload();

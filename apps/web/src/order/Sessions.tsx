@@ -221,8 +221,8 @@ function NewSession({ index }: { readonly index: number }) {
   return (
     <Box
       ref={setNodeRef}
+      data-drop="new session"
       sx={(theme) => ({
-        alignSelf: 'start',
         p: 1.5,
         mb: 3,
         border: `1px dashed ${isOver ? theme.palette.tokens.action : theme.palette.tokens.rule}`,
