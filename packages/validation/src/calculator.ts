@@ -46,9 +46,19 @@ export function createCalculator(validator: Validator = createValidator()): Calc
           `one of ${CALCULATIONS.map((entry) => entry.name).join(', ')}`,
         );
       }
-      return calculation.compute(validator.check(calculation.input, input) as never);
+      const startedAt = performance.now();
+      const answer = calculation.compute(validator.check(calculation.input, input) as never);
+      return withTime(answer, performance.now() - startedAt);
     },
     list: () =>
       CALCULATIONS.map(({ name, doc, input, output, example }) => ({ name, doc, input, output, example })),
   };
+}
+
+/** Fills in how long an answer took, where it tells its effort; calculations themselves know no clock. */
+function withTime(answer: unknown, ms: number): unknown {
+  const effort = (answer as { readonly effort?: unknown }).effort;
+  return typeof effort === 'object' && effort !== null && 'ms' in effort
+    ? { ...(answer as object), effort: { ...effort, ms } }
+    : answer;
 }

@@ -15,6 +15,7 @@ import {
 import { adhesiveRank, strength } from './choosing';
 import { adhesiveWindow, spread } from './glue';
 import { batch, calendar, sequence } from './planning';
+import { caul, panelBow, panelPressure } from './pressing';
 import { cup, emc, movement } from './wood';
 
 /** Every calculation, in the order in which they are listed. */
@@ -28,6 +29,9 @@ export const CALCULATIONS: readonly AnyCalculation[] = [
   strength,
   spread,
   clampNeed,
+  panelPressure,
+  panelBow,
+  caul,
   quad,
   flatness,
   edgeLine,

@@ -9,6 +9,7 @@ import {
   strengthFigure,
 } from './glue';
 import { batchFigure, calendarFigure, sequenceFigure } from './planning';
+import { caulFigure, panelBowFigure, panelPressureFigure } from './pressing';
 import { angledClampFigure, bandFigure } from './pulls';
 import { edgeLineFigure, flatnessFigure, trySquareFigure } from './readings';
 import { cupFigure, emcFigure, movementFigure } from './wood';
@@ -38,6 +39,9 @@ const FIGURES: ReadonlyMap<string, AnyDraw> = new Map([
   sequenceFigure,
   calendarFigure,
   batchFigure,
+  panelPressureFigure,
+  panelBowFigure,
+  caulFigure,
 ]);
 
 /**

@@ -1,4 +1,4 @@
-import { addTo, type Band, bandOf, factor, solveFactored } from './banded';
+import { addTo, type Band, bandOf, factor, SIDE_BY_SIDE, solveFactored } from './banded';
 import { type PlaneWood, rectangleStiffness } from './element';
 
 /** A board or batten as a rectangle of elements. */
@@ -27,14 +27,17 @@ export function edgeGive(block: Block): EdgeGive {
   const band = stiffness(block);
   const same = new Float64Array(n * n);
   const opposite = new Float64Array(n * n);
-  for (let j = 0; j < n; j += 1) {
-    const load = new Float64Array(band.size);
-    const at = unknown(block, j, 0);
-    load[at] = 1;
-    solveFactored(band, load, at);
+  const top = block.ysMm.length - 1;
+  for (let first = 0; first < n; first += SIDE_BY_SIDE) {
+    const load = new Float64Array(band.size * SIDE_BY_SIDE);
+    const count = Math.min(SIDE_BY_SIDE, n - first);
+    for (let c = 0; c < count; c += 1) load[SIDE_BY_SIDE * unknown(block, first + c, 0) + c] = 1;
+    solveFactored(band, load, unknown(block, first, 0));
     for (let i = 0; i < n; i += 1) {
-      same[i * n + j] = load[unknown(block, i, 0)] ?? 0;
-      opposite[i * n + j] = load[unknown(block, i, block.ysMm.length - 1)] ?? 0;
+      for (let c = 0; c < count; c += 1) {
+        same[i * n + first + c] = load[SIDE_BY_SIDE * unknown(block, i, 0) + c] ?? 0;
+        opposite[i * n + first + c] = load[SIDE_BY_SIDE * unknown(block, i, top) + c] ?? 0;
+      }
     }
   }
   return { same, opposite };

@@ -22,8 +22,9 @@ export interface PadSpan {
 /**
  * Nodes along the length: on the edges of all pads, four elements under each, growing to 25 mm between them and fine again
  * towards the ends, where pressure falls off.
+ * @param fineness 2 halves every element.
  */
-export function nodesAlong(lengthMm: number, pads: readonly PadSpan[]): Float64Array {
+export function nodesAlong(lengthMm: number, pads: readonly PadSpan[], fineness = 1): Float64Array {
   const cuts = [0, lengthMm, ...pads.flatMap(({ fromMm, toMm }) => [fromMm, toMm])]
     .sort((a, b) => a - b)
     .filter((at, i, all) => i === 0 || at - (all[i - 1] ?? 0) > SAME_MM);
@@ -31,14 +32,16 @@ export function nodesAlong(lengthMm: number, pads: readonly PadSpan[]): Float64A
     const pad = pads.filter(({ fromMm, toMm }) => at >= fromMm - SAME_MM && at <= toMm + SAME_MM);
     const own = pad.map(({ fromMm, toMm }) => (toMm - fromMm) / UNDER_PAD);
     const end = Math.min(at, lengthMm - at) < SAME_MM ? [END_MM] : [];
-    return Math.min(LONGEST_MM, ...own, ...end);
+    return Math.min(LONGEST_MM, ...own, ...end) / fineness;
   };
   const nodes: number[] = [0];
   cuts.slice(1).forEach((to, i) => {
     const from = cuts[i] ?? 0;
     const covered = pads.some(({ fromMm, toMm }) => fromMm <= from + SAME_MM && toMm >= to - SAME_MM);
     const [low, high] = [sizeAt(from), sizeAt(to)];
-    const steps = covered ? evenSteps(to - from, Math.min(low, high)) : gradedSteps(to - from, low, high);
+    const steps = covered
+      ? evenSteps(to - from, Math.min(low, high))
+      : gradedSteps(to - from, low, high, LONGEST_MM / fineness);
     let at = from;
     steps.forEach((step, k) => {
       at = k === steps.length - 1 ? to : at + step;
@@ -49,11 +52,12 @@ export function nodesAlong(lengthMm: number, pads: readonly PadSpan[]): Float64A
 }
 
 /** Nodes across a board; finer where pads press on one of its edges. */
-export function nodesAcross(widthMm: number, pressed: boolean): Float64Array {
-  const count = pressed
+export function nodesAcross(widthMm: number, pressed: boolean, fineness = 1): Float64Array {
+  const usual = pressed
     ? Math.max(ACROSS_PRESSED, Math.ceil(widthMm / TALLEST_MM))
     : Math.max(ACROSS, Math.ceil(widthMm / TALLEST_MM));
   // Even, so that there is a row of nodes at mid-width.
+  const count = Math.ceil(usual * fineness);
   const even = count + (count % 2);
   return Float64Array.from({ length: even + 1 }, (_, i) => (widthMm * i) / even);
 }
@@ -64,7 +68,7 @@ function evenSteps(length: number, size: number): number[] {
 }
 
 /** Steps that grow from both ends, scaled to fill the length. */
-function gradedSteps(length: number, low: number, high: number): number[] {
+function gradedSteps(length: number, low: number, high: number, longest: number): number[] {
   const left: number[] = [];
   const right: number[] = [];
   let [l, r, rest] = [low, high, length];
@@ -72,11 +76,11 @@ function gradedSteps(length: number, low: number, high: number): number[] {
     if (l <= r) {
       left.push(l);
       rest -= l;
-      l = Math.min(LONGEST_MM, l * GROWTH);
+      l = Math.min(longest, l * GROWTH);
     } else {
       right.unshift(r);
       rest -= r;
-      r = Math.min(LONGEST_MM, r * GROWTH);
+      r = Math.min(longest, r * GROWTH);
     }
   }
   const steps = [...left, ...right];

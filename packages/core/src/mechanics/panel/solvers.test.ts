@@ -1,0 +1,171 @@
+import fc from 'fast-check';
+import { scatterFrom } from '../../sequence';
+import { addTo, bandOf, factor, SIDE_BY_SIDE, solveFactored } from './banded';
+import { type Chain, contactOf } from './contact';
+import { rectangleStiffness } from './element';
+
+/** Gauss with pivots, which shares nothing with the solvers under test. */
+function solveDense(matrix: readonly (readonly number[])[], right: readonly number[]): number[] {
+  const rows = matrix.map((row, i) => [...row, right[i] ?? 0]);
+  const n = right.length;
+  for (let c = 0; c < n; c += 1) {
+    const pivot = rows
+      .slice(c)
+      .reduce((best, row, i) => (Math.abs(row[c] ?? 0) > Math.abs(rows[best]?.[c] ?? 0) ? c + i : best), c);
+    [rows[c], rows[pivot]] = [rows[pivot] ?? [], rows[c] ?? []];
+    for (let r = 0; r < n; r += 1) {
+      if (r === c) continue;
+      const share = (rows[r]?.[c] ?? 0) / (rows[c]?.[c] ?? 1);
+      for (let k = c; k <= n; k += 1) (rows[r] ?? [])[k] = (rows[r]?.[k] ?? 0) - share * (rows[c]?.[k] ?? 0);
+    }
+  }
+  return rows.map((row, i) => (row[n] ?? 0) / (row[i] ?? 1));
+}
+
+/** A symmetric positive matrix out of a stream of scattered numbers. */
+function positiveMatrix(n: number, seed: number): number[][] {
+  const random = scatterFrom(seed);
+  const half = Array.from({ length: n }, () => Array.from({ length: n }, () => random() - 0.5));
+  return half.map((row, i) =>
+    half.map(
+      (other, j) => row.reduce((sum, value, k) => sum + value * (other[k] ?? 0), 0) + (i === j ? 0.2 : 0),
+    ),
+  );
+}
+
+describe('banded Cholesky', () => {
+  it('solves like Gauss, for several right-hand sides at once', () => {
+    const n = 14;
+    const half = 4;
+    const full = positiveMatrix(n, 5).map((row, i) =>
+      row.map((value, j) => (Math.abs(i - j) > half ? 0 : value + (i === j ? 6 : 0))),
+    );
+    const band = bandOf(n, half);
+    full.forEach((row, i) =>
+      row.forEach((value, j) => {
+        if (j <= i && i - j <= half) addTo(band, i, j, value);
+      }),
+    );
+    expect(factor(band)).toBe(true);
+    const load = new Float64Array(n * SIDE_BY_SIDE);
+    for (let c = 0; c < SIDE_BY_SIDE; c += 1) load[SIDE_BY_SIDE * (3 + c) + c] = 1 + c;
+    solveFactored(band, load, 3);
+    for (let c = 0; c < SIDE_BY_SIDE; c += 1) {
+      const expected = solveDense(
+        full,
+        Array.from({ length: n }, (_, i) => (i === 3 + c ? 1 + c : 0)),
+      );
+      expected.forEach((value, i) => expect(load[SIDE_BY_SIDE * i + c]).toBeCloseTo(value, 10));
+    }
+  });
+
+  it('says so where there is no stiffness', () => {
+    const band = bandOf(2, 1);
+    addTo(band, 0, 0, 1);
+    expect(factor(band)).toBe(false);
+  });
+});
+
+describe('rectangleStiffness', () => {
+  const wood = { exMPa: 12600, eyMPa: 819, gMPa: 793.8, nuXy: 0.476 };
+  const [w, h, t] = [18, 7, 20];
+  const stiffness = rectangleStiffness(wood, w, h, t);
+  const corners = [
+    [0, 0],
+    [w, 0],
+    [w, h],
+    [0, h],
+  ] as const;
+  const forces = (field: (x: number, y: number) => readonly [number, number]) => {
+    const moved = corners.flatMap(([x, y]) => [...field(x, y)]);
+    return Array.from({ length: 8 }, (_, i) =>
+      moved.reduce((sum, u, j) => sum + (stiffness[8 * i + j] ?? 0) * u, 0),
+    );
+  };
+
+  it('is symmetric and carries nothing for moving or turning as a whole', () => {
+    for (let i = 0; i < 8; i += 1)
+      for (let j = 0; j < 8; j += 1) expect(stiffness[8 * i + j]).toBeCloseTo(stiffness[8 * j + i] ?? 0, 6);
+    for (const field of [
+      () => [1, 0] as const,
+      () => [0, 1] as const,
+      (x: number, y: number) => [-y, x] as const,
+    ]) {
+      for (const force of forces(field)) expect(Math.abs(force)).toBeLessThan(1e-6);
+    }
+  });
+
+  it('answers a constant stretch across the grain with E·t·strain, free along it', () => {
+    const strain = 1e-3;
+    // Free to contract along the grain by nu_yx.
+    const nuYx = (wood.nuXy * wood.eyMPa) / wood.exMPa;
+    const answer = forces((x, y) => [-nuYx * strain * x, strain * y]);
+    const pull = (wood.eyMPa * strain * t * w) / 2;
+    expect(answer[5]).toBeCloseTo(pull, 6);
+    expect(answer[1]).toBeCloseTo(-pull, 6);
+    for (const i of [0, 2, 4, 6]) expect(Math.abs(answer[i] ?? 1)).toBeLessThan(1e-6);
+  });
+
+  it('bends along the grain as a beam does', () => {
+    // Turned ends without the curve between them: the incompatible modes supply it.
+    const turn = 1e-3;
+    const answer = forces((x, y) => [(x === 0 ? 1 : -1) * turn * (y - h / 2), 0]);
+    const moment = ((answer[6] ?? 0) - (answer[0] ?? 0)) * (h / 2);
+    const inertia = (t * h ** 3) / 12;
+    // Free across the width: plane stress beam, M = E·I·curvature.
+    expect(Math.abs(moment)).toBeCloseTo((wood.exMPa * inertia * 2 * turn) / w, 3);
+  });
+});
+
+describe('contactOf', () => {
+  /** Two lines of three nodes each, as one matrix. */
+  const chainFrom = (matrix: readonly (readonly number[])[], nodes: number): Chain => {
+    const part = (row: number, column: number) =>
+      Float64Array.from(
+        { length: nodes * nodes },
+        (_, k) => matrix[row * nodes + Math.floor(k / nodes)]?.[column * nodes + (k % nodes)] ?? 0,
+      );
+    return { nodes, own: [part(0, 0), part(1, 1)], next: [part(0, 1)] };
+  };
+
+  /** Every choice of touching nodes gone through; the one that neither pulls nor overlaps. */
+  function byTrying(matrix: readonly (readonly number[])[], q: readonly number[]): number[] {
+    const n = q.length;
+    for (let choice = 0; choice < 2 ** n; choice += 1) {
+      const active = q.flatMap((_, i) => ((choice >> i) & 1 ? [i] : []));
+      const some = solveDense(
+        active.map((i) => active.map((j) => matrix[i]?.[j] ?? 0)),
+        active.map((i) => -(q[i] ?? 0)),
+      );
+      const force = q.map((_, i) => (active.includes(i) ? (some[active.indexOf(i)] ?? 0) : 0));
+      const open = q.map((free, i) => free + force.reduce((sum, f, j) => sum + (matrix[i]?.[j] ?? 0) * f, 0));
+      if (force.every((f) => f >= -1e-9) && open.every((o) => o >= -1e-9)) return force;
+    }
+    throw new Error('no choice fits');
+  }
+
+  it('finds the one rest position that trying every choice finds', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 1e6 }),
+        fc.array(fc.double({ min: -1, max: 1, noNaN: true }), { minLength: 6, maxLength: 6 }),
+        (seed, q) => {
+          const matrix = positiveMatrix(6, seed);
+          const { forceN, openMm, converged } = contactOf(chainFrom(matrix, 3), [
+            Float64Array.from(q.slice(0, 3)),
+            Float64Array.from(q.slice(3)),
+          ]);
+          expect(converged).toBe(true);
+          const expected = byTrying(matrix, q);
+          forceN
+            .flatMap((line) => [...line])
+            .forEach((force, i) => expect(force).toBeCloseTo(expected[i] ?? 0, 6));
+          forceN.forEach((line, l) =>
+            line.forEach((force, i) => expect(force * (openMm[l]?.[i] ?? 0)).toBeCloseTo(0, 8)),
+          );
+        },
+      ),
+      { numRuns: 200 },
+    );
+  });
+});
