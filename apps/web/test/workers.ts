@@ -12,7 +12,9 @@ import {
   type LikelyChange,
   likelyChanges,
   planAssembly,
+  type PanelBuild,
   planBuild,
+  pressPlan,
   type ShopDocument,
 } from '@lean-clasp/core';
 
@@ -38,6 +40,7 @@ const answers = {
   ) => {
     for (const change of likelyChanges(planAssembly(build, shop), shop)) if (!(await goOn(change))) return;
   },
+  press: (build: PanelBuild, shop: ShopDocument) => Promise.resolve(pressPlan(planBuild(build, shop))),
   toDate: (id: string, build: BuildDocument, shop: ShopDocument) =>
     Promise.resolve(buildToDate(id, isPanel(build) ? planBuild(build, shop) : planAssembly(build, shop))),
   arrange: async (build: AssemblyBuild, shop: ShopDocument, goOn: (best: Arranged) => Promise<boolean>) => {

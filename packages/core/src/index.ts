@@ -221,6 +221,8 @@ export {
   weekOf,
   type Plan,
   planAssembly,
+  type PressedPlan,
+  pressPlan,
   planBuild,
   type PlannedJoint,
   type PlannedLine,
@@ -232,3 +234,4 @@ export {
   type VerdictState,
   type WindowUse,
 } from './verdicts';
+export type { PressedLine } from './mechanics';

@@ -17,6 +17,8 @@ import {
   type LikelyChange,
   likelyChanges,
   type PanelBuild,
+  type PressedPlan,
+  pressPlan,
   type Plan,
   planAssembly,
   planBuild,
@@ -44,6 +46,8 @@ const planner = {
   ): Promise<void> => {
     for (const change of likelyChanges(planAssembly(build, shop), shop)) if (!(await goOn(change))) return;
   },
+  /** Pressure along the lines of a panel by finite elements. */
+  press: (build: PanelBuild, shop: ShopDocument): PressedPlan => pressPlan(planBuild(build, shop)),
   /** A build as the calendar of the shop sees it. */
   toDate: (id: string, build: BuildDocument, shop: ShopDocument): BuildToDate =>
     buildToDate(id, isPanel(build) ? planBuild(build, shop) : planAssembly(build, shop)),

@@ -83,18 +83,15 @@ export function SumField({
   const shape = shapeOf(schema);
   if (shape !== null) {
     const names = shape.kind === 'rows' ? shape.keys : [field];
-    const plain = names.some((name) => /Deg$/.test(name))
-      ? '°'
-      : names.some((name) => /Min$/.test(name))
-        ? 'min'
-        : null;
+    const units = [...new Set(names.map(unitOf))];
+    const lengths = units.every((unit) => unit === 'mm');
     return (
       <ListField
         label={label}
         value={value}
         shape={shape}
-        quantity={plain === null ? 'length' : 'plain'}
-        unit={plain ?? ''}
+        quantity={lengths ? 'length' : 'plain'}
+        unit={units.filter((unit) => unit !== '').join(', ')}
         onChange={onChange}
       />
     );
@@ -107,12 +104,25 @@ export function SumField({
     optional,
     width: 180,
   };
-  if (/Mm$/.test(field) || /^[abcd]{2}$/.test(field)) return <LengthField {...common} />;
+  if (unitOf(field) === 'mm') return <LengthField {...common} />;
   if (/[tT]empC$|^warmC$/.test(field)) return <ScaledField {...common} quantity="temperature" />;
   if (/N$/.test(field)) return <ScaledField {...common} quantity="force" />;
   if (/Mm2$/.test(field)) return <ScaledField {...common} quantity="area" />;
-  const unit = /Pct$/.test(field) ? '%' : /Deg$/.test(field) ? '°' : /Min$/.test(field) ? 'min' : '';
-  return <NumberField {...common} unit={unit} whole={isWhole(schema)} />;
+  return <NumberField {...common} unit={unitOf(field)} whole={isWhole(schema)} />;
+}
+
+/** Units by the suffix that a field's name carries, longer suffixes first. */
+const UNITS: readonly (readonly [suffix: RegExp, unit: string])[] = [
+  [/NPerMm$/, 'N/mm'],
+  [/(Mm|^[abcd]{2})$/, 'mm'],
+  [/Pct$/, '%'],
+  [/Deg$/, '°'],
+  [/Min$/, 'min'],
+  [/N$/, 'N'],
+];
+
+function unitOf(field: string): string {
+  return UNITS.find(([suffix]) => suffix.test(field))?.[1] ?? '';
 }
 
 function boundsOf(schema: unknown): Bounds {

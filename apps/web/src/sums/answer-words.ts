@@ -6,7 +6,7 @@ import type { Format } from '../quantities/use-format';
 
 /** Amounts measured with feelers rather than with a tape. */
 const FINE =
-  /(change|sagitta|gap|rack|lengthError|pull|residual|wind|cup|bow|sag|wedge|closure|ward|slot)Mm$/;
+  /(change|sagitta|gap|rack|lengthError|pull|residual|wind|cup|bow|sag|wedge|closure|ward|slot|crown|open|y)Mm$/;
 
 /** Unit of a field, by the suffix that its name carries. */
 const PRINTERS: readonly (readonly [suffix: RegExp, print: (value: number, f: Format) => string])[] = [

@@ -32,5 +32,6 @@ export {
 export { COMFORTABLE_MARGIN, type WindowUse } from './in-time';
 export { type RingChoice, ringChoices, type RingOrder } from './moisture-cup';
 export { type Plan, planBuild } from './plan';
+export { type PressedPlan, pressPlan } from './pressed-plan';
 export type { PlannedLine } from './plan-parts';
 export { type Aspect, ASPECTS, type FigureKind, stateRank, type Verdict, type VerdictState } from './verdict';

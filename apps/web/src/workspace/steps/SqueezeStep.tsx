@@ -1,5 +1,6 @@
 import { strutWords } from '../../words/strut';
 import Typography from '@mui/material/Typography';
+import { lazy, Suspense } from 'react';
 import { Section } from '../../frame/Page';
 import { Loading } from '../../frame/Loading';
 import { Caution } from '../../parts/Caution';
@@ -8,6 +9,10 @@ import { FixList } from '../../verdicts/FixList';
 import { CLAMP_CAUTION } from '../../words/catalogue';
 import { ClampTable } from './squeeze/ClampTable';
 import { HowHeld } from './squeeze/HowHeld';
+
+const PressureAlong = lazy(() =>
+  import('../../squeeze/PressureAlong').then((m) => ({ default: m.PressureAlong })),
+);
 
 /** Squeeze: clamps on the drawing, what they give along every line, and what holds the panel flat. */
 export function SqueezeStep() {
@@ -26,6 +31,9 @@ export function SqueezeStep() {
           Tighten from the centre outward: <strong>{order.join(' · ')}</strong>, light first, then full.
         </Typography>
       )}
+      <Suspense fallback={<Loading what="Drawing" />}>
+        <PressureAlong plan={plan} />
+      </Suspense>
       {helping.length > 0 && (
         <Section title="What would help">
           <FixList fixes={helping} />

@@ -75,7 +75,7 @@ describe('Glue', () => {
 
   it('gives the glue of each line and of the whole', async () => {
     renderBuild(<GlueStep />);
-    expect(await screen.findByRole('row', { name: /^A–B bead only, one face 4 g 0:19/ })).toBeInTheDocument();
+    expect(await screen.findByRole('row', { name: /^A–B card, one face 4 g 0:19/ })).toBeInTheDocument();
     expect(screen.getByText(/^In all 15 g \(14 mL\)/)).toBeInTheDocument();
   });
 
@@ -102,6 +102,21 @@ describe('Order', () => {
 });
 
 describe('Squeeze', () => {
+  it('tells the pressure along every line by finite elements, and follows an edit', async () => {
+    const { user } = renderBuild(<SqueezeStep />);
+    const table = await screen.findByRole('table', { name: 'Pressure along the lines' }, { timeout: 10_000 });
+    expect(within(table).getAllByRole('row')).toHaveLength(5);
+    const before = within(table).getByRole('row', { name: /^A–B/ }).textContent;
+    expect(before).toMatch(/^A–B1\.\d\d MPa500 mm1\.\d\d MPa$/);
+    await retype(user, 'Pulled to', '60');
+    await waitFor(
+      () => expect(within(table).getByRole('row', { name: /^A–B/ }).textContent).not.toBe(before),
+      {
+        timeout: 10_000,
+      },
+    );
+  });
+
   it('moves, turns and takes off a clamp, and puts one into the widest gap', async () => {
     const { user, build } = renderBuild(<SqueezeStep />);
     await user.click(await screen.findByRole('button', { name: /^Clamp 2: T-bar/ }));
