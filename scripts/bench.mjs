@@ -55,6 +55,7 @@ try {
   await measureEdits();
   for (const build of LARGE) await measureLarge(build);
   await measureSequence();
+  await measurePressure();
 } finally {
   await browser.close();
   await server.stop();
@@ -212,6 +213,66 @@ async function measureSequence() {
     `20 parts, 30 joints: ${ms(half.took)}`,
     times(whole.took, half.took),
   );
+}
+
+/** Pressure along the lines over HTTP; baseline: a dense Cholesky factor of 900 unknowns, in this process. */
+async function measurePressure() {
+  const dense = [];
+  for (let i = 0; i < LOADS; i += 1) dense.push(denseCholesky(900));
+  const baseline = `dense factor of 900: ${ms(median(dense))}`;
+  const boards = (n, widthOf) =>
+    Array.from({ length: n }, (_, i) => ({ widthMm: widthOf(i), species: 'hard-maple', cut: 'flat' }));
+  const clamps = (n, lengthMm) =>
+    Array.from({ length: n }, (_, i) => ({ xMm: (lengthMm * (i + 0.5)) / n, forceN: 3000, padMm: 30 }));
+  const panels = [
+    [
+      '5 boards of 1 m',
+      'under 150 ms',
+      { boards: boards(5, () => 120), lengthMm: 1000, clamps: clamps(4, 1000) },
+    ],
+    [
+      '5 different boards, a line open',
+      'under 150 ms',
+      {
+        boards: boards(5, (i) => 100 + 7 * i),
+        lengthMm: 1000,
+        clamps: clamps(6, 1000),
+        gaps: [{ line: 1, profileMm: [0, 0.5, 0.8, 0.5, 0] }],
+      },
+    ],
+    [
+      '20 boards of 3 m',
+      'under 1.5 s',
+      { boards: boards(20, () => 120), lengthMm: 3000, clamps: clamps(12, 3000) },
+    ],
+  ];
+  for (const [name, target, panel] of panels) {
+    const took = [];
+    for (let i = 0; i < LOADS; i += 1) {
+      const response = await fetch(`${server.url}/api/calc/panel-pressure`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ thicknessMm: 20, ...panel }),
+      });
+      took.push((await response.json()).effort.ms);
+    }
+    report(`panel-pressure, ${name}`, ms(median(took)), target, baseline, times(median(took), median(dense)));
+  }
+}
+
+/** Milliseconds for a dense Cholesky factor of a well-conditioned matrix. */
+function denseCholesky(n) {
+  const a = Float64Array.from({ length: n * n }, (_, k) => 1 / (1 + Math.abs(Math.floor(k / n) - (k % n))));
+  for (let i = 0; i < n; i += 1) a[i * n + i] += 10;
+  const startedAt = performance.now();
+  for (let r = 0; r < n; r += 1) {
+    for (let c = 0; c <= r; c += 1) {
+      let sum = a[r * n + c];
+      for (let k = 0; k < c; k += 1) sum -= a[r * n + k] * a[c * n + k];
+      a[r * n + c] = r === c ? Math.sqrt(sum) : sum / a[c * n + c];
+    }
+  }
+  return performance.now() - startedAt;
 }
 
 /** A chain of parts with every few of them tied together again, and clamps for some of it at a time. */

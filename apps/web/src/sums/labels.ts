@@ -54,7 +54,7 @@ const FIELD_LABELS: Readonly<Record<string, string>> = {
   mcToPct: 'Moisture later',
   changeMm: 'Change of width',
   ringRadiusMm: 'Ring radius',
-  sagittaMm: 'Cup (+ bark face hollow)',
+  sagittaMm: 'Rise in the middle (cup: + bark face hollow)',
   adhesive: 'Glue',
   faces: 'Wetted faces',
   mcPct: 'Moisture of the wood',

@@ -7,6 +7,7 @@ export const panelPressureFigure = drawn(panelPressure, ({ boards, lengthMm, cla
   const most = Math.max(1e-9, ...lines.map(({ maxMPa }) => maxMPa));
   const total = boards.reduce((sum, { widthMm }) => sum + widthMm, 0);
   const paths: FigurePath[] = [];
+  const curves: FigurePath[] = [];
   let y = 0;
   boards.forEach(({ widthMm }, i) => {
     paths.push(box(0, y, lengthMm, widthMm));
@@ -17,13 +18,14 @@ export const panelPressureFigure = drawn(panelPressure, ({ boards, lengthMm, cla
     const high = ((boards[i + 1]?.widthMm ?? widthMm) * 2) / 3 / most;
     const steps = Math.max(1, own.pressureMPa.length - 1);
     const base = y;
-    paths.push(
+    curves.push(
       line(
         own.pressureMPa.map((value, k): Vec2 => [(lengthMm * k) / steps, base + value * high]),
         'glue',
       ),
     );
   });
+  paths.push(...curves);
   const reach = 0.08 * Math.max(lengthMm, total);
   for (const { xMm, forceN } of clamps) {
     if (forceN === 0) continue;
