@@ -85,7 +85,7 @@ export function PressureAlong({ plan }: { readonly plan: Plan }) {
         {status !== 'converged' &&
           ' It did not settle: a board is held by too little. Go by the verdict, and by eye.'}
         {leftOut.length > 0 && ` Clamp ${leftOut.join(', ')} presses nothing here.`} The verdict below is the
-        quick estimate, within 0.12 of the mean of this.
+        quick estimate of the same.
       </Typography>
     </Section>
   );
