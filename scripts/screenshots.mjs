@@ -76,5 +76,6 @@ async function runSomeSteps(page) {
 /** Sessions of an assembly, worked out as the person would have them. */
 async function workOutSessions(page) {
   await page.getByRole('button', { name: 'Work out sessions and order' }).click();
+  await page.getByRole('region', { name: /^Session 1: / }).waitFor({ timeout: 60_000 });
   await page.getByText(/% likely/).waitFor({ timeout: 60_000 });
 }

@@ -1,4 +1,4 @@
-import { type AssemblyPlan, datesOf, type DatedSessionOfBuild, readWallTime } from '@lean-clasp/core';
+import { datesOf, type DatedSessionOfBuild, readWallTime } from '@lean-clasp/core';
 import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -10,11 +10,12 @@ import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { useMemo, useState } from 'react';
 import { Section } from '../frame/Page';
+import type { AnyPlan } from '../planner/workers';
 import { saveCalendar } from './save-calendar';
 import { dayAndTime, timeOf } from './wall-words';
 
 /** When each session could start, when its clamps come off, and what must start by when to cure overnight. */
-export function Dates({ plan }: { readonly plan: AssemblyPlan }) {
+export function Dates({ plan }: { readonly plan: AnyPlan }) {
   const [from, setFrom] = useState(() => dayjs().format('YYYY-MM-DDTHH:mm'));
   const dates = useMemo(() => {
     try {
@@ -24,7 +25,7 @@ export function Dates({ plan }: { readonly plan: AssemblyPlan }) {
       return null;
     }
   }, [plan, from]);
-  if (plan.order?.impossible) return null;
+  if ('order' in plan && plan.order?.impossible) return null;
   return (
     <Section title="Dates">
       <TextField
@@ -38,7 +39,7 @@ export function Dates({ plan }: { readonly plan: AssemblyPlan }) {
         slotProps={{ inputLabel: { shrink: true } }}
         sx={{ mb: 1 }}
       />
-      {dates?.status === 'infeasible' && (
+      {dates !== null && dates.noPlace.length > 0 && (
         <Typography color="error">
           No day has enough hours, hands, benches or clamps for one of the sessions. Shorter sessions or the
           rack in Shop would change that.
@@ -70,12 +71,7 @@ export function Dates({ plan }: { readonly plan: AssemblyPlan }) {
           <Button
             variant="outlined"
             sx={{ mt: 1 }}
-            onClick={() =>
-              void saveCalendar(
-                plan.build.name,
-                dates.sessions.map((each) => ({ ...each, name: plan.build.name })),
-              )
-            }
+            onClick={() => void saveCalendar(plan.build.name, dates.sessions)}
           >
             Save as calendar file (.ics)
           </Button>

@@ -1,3 +1,5 @@
+import { factor, SIDE_BY_SIDE, solveFactored } from './banded';
+
 /** A straight Timoshenko beam by its two stiffnesses. */
 export interface BeamStiffness {
   /** E·I in N·mm². */
@@ -115,32 +117,11 @@ function solveWith(
     matrix[at] = (matrix[at] ?? 0) + spring;
     right[2 * i] = (right[2 * i] ?? 0) + spring * (touching[i] === true ? gap : 0);
   });
-  choleskyInPlace(matrix, right);
-  return gapsMm.map((_, i) => right[2 * i] ?? 0);
-}
-
-/** Solves a symmetric banded system; the answer replaces the right-hand side. */
-function choleskyInPlace(band: Float64Array, x: Float64Array): void {
-  const width = HALF_BAND + 1;
-  const n = x.length;
-  const entry = (row: number, column: number) => band[row * width + (row - column)] ?? 0;
-  for (let row = 0; row < n; row += 1) {
-    const first = Math.max(0, row - HALF_BAND);
-    for (let column = first; column <= row; column += 1) {
-      let sum = entry(row, column);
-      for (let k = Math.max(first, column - HALF_BAND); k < column; k += 1)
-        sum -= entry(row, k) * entry(column, k);
-      band[row * width + (row - column)] = row === column ? Math.sqrt(sum) : sum / entry(column, column);
-    }
-  }
-  for (let row = 0; row < n; row += 1) {
-    let sum = x[row] ?? 0;
-    for (let k = Math.max(0, row - HALF_BAND); k < row; k += 1) sum -= entry(row, k) * (x[k] ?? 0);
-    x[row] = sum / entry(row, row);
-  }
-  for (let row = n - 1; row >= 0; row -= 1) {
-    let sum = x[row] ?? 0;
-    for (let k = row + 1; k < Math.min(n, row + width); k += 1) sum -= entry(k, row) * (x[k] ?? 0);
-    x[row] = sum / entry(row, row);
-  }
+  const band = { size: right.length, half: HALF_BAND, values: matrix };
+  if (!factor(band)) throw new Error('a beam without stiffness');
+  // One of the four that are solved side by side.
+  const side = new Float64Array(SIDE_BY_SIDE * right.length);
+  right.forEach((value, i) => (side[SIDE_BY_SIDE * i] = value));
+  solveFactored(band, side);
+  return gapsMm.map((_, i) => side[SIDE_BY_SIDE * 2 * i] ?? 0);
 }

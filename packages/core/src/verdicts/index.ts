@@ -4,7 +4,6 @@ export {
   type AssemblyPlan,
   batchJobOf,
   type DatedSessionOfBuild,
-  datesOf,
   type Likelihood,
   likelihoodOf,
   type Order,
@@ -22,6 +21,7 @@ export { adhesiveOf, familiesOf } from './shelf';
 export {
   type BuildToDate,
   buildToDate,
+  datesOf,
   type GlueToGet,
   glueToGet,
   heldBy,

@@ -178,6 +178,14 @@ export function shopCalendar(
   };
 }
 
+/** The dates of one build by itself; sessions is empty where no day can hold it, and `noPlace` then says why. */
+export function datesOf(
+  plan: Plan | AssemblyPlan,
+  start: WallMinute,
+): Pick<ShopCalendar, 'status' | 'sessions' | 'noPlace'> {
+  return shopCalendar([buildToDate('', plan)], plan.shop, start);
+}
+
 /** Of the sessions planned before the shop closes next, the one whose clamps stay on longest. */
 function lastOfDay(
   sessions: readonly ShopSession[],

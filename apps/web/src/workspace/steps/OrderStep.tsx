@@ -2,6 +2,7 @@ import { formatClock, formatWait, jobOfPanel, stepsBefore } from '@lean-clasp/co
 import Typography from '@mui/material/Typography';
 import { Loading } from '../../frame/Loading';
 import { Section } from '../../frame/Page';
+import { Dates } from '../../order/Dates';
 import { BeforeFirstBead } from '../../order/BeforeFirstBead';
 import { useFixes, usePlan } from '../../planner/plan-context';
 import { TimelineChart } from '../../timeline/TimelineChart';
@@ -40,6 +41,7 @@ export function OrderStep() {
           }
         />
       </Section>
+      <Dates plan={plan} />
       {(fixes?.inTime.length ?? 0) > 0 && (
         <Section title="What would help">
           <FixList fixes={fixes?.inTime ?? []} />

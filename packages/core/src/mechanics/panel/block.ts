@@ -1,4 +1,4 @@
-import { addTo, type Band, bandOf, factor, SIDE_BY_SIDE, solveFactored } from './banded';
+import { addTo, type Band, bandOf, factor, SIDE_BY_SIDE, solveFactored } from '../banded';
 import { type PlaneWood, rectangleStiffness } from './element';
 
 /** A board or batten as a rectangle of elements. */

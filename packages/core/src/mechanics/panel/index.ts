@@ -1,9 +1,9 @@
+export type { PressedLine } from './along';
 export {
   type LineGap,
   type PanelPressure,
   panelPressure,
   type PressedBoard,
-  type PressedLine,
   type PressedPanel,
   type PressingClamp,
 } from './panel-pressure';

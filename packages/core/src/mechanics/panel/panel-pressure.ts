@@ -6,6 +6,7 @@ import {
   shearModulusInFace,
   type WoodProperties,
 } from '../../materials';
+import { alongLine, type PressedLine } from './along';
 import { type Block, edgeGive, type EdgeGive } from './block';
 import { type Chain, contactOf } from './contact';
 import type { PlaneWood } from './element';
@@ -48,19 +49,6 @@ export interface PressedPanel {
   readonly fineness?: number | undefined;
 }
 
-/** Pressure along one line. */
-export interface PressedLine {
-  readonly pressureMPa: readonly number[];
-  readonly openMm: readonly number[];
-  readonly minMPa: number;
-  /** Where the least of it is, from one end. */
-  readonly minAtMm: number;
-  readonly meanMPa: number;
-  readonly maxMPa: number;
-  /** Whether the faces touch from end to end. */
-  readonly closed: boolean;
-}
-
 /** How a panel presses along all its lines. */
 export interface PanelPressure {
   readonly lines: readonly PressedLine[];
@@ -72,7 +60,6 @@ export interface PanelPressure {
   readonly strayShare: number;
 }
 
-const DEFAULT_SAMPLES = 41;
 /** A board that nothing touches drifts against this, N/mm for the whole of it: soft beside any wood. */
 const DRIFT_N_PER_MM = 0.01;
 /** More than this share of the pull in what should carry nothing means that a board is not held. */
@@ -109,10 +96,18 @@ export function panelPressure(panel: PressedPanel): PanelPressure {
   const contact = contactOf(chain, free);
   const totalN = clamps.reduce((sum, { forceN }) => sum + forceN, 0);
   const strayShare = totalN === 0 ? 0 : strayOf(contact.forceN, push, xsMm) / totalN;
+  const nothing = new Float64Array(xsMm.length);
   const lines = boards.slice(1).map((board, i) => {
     const l = i + first;
     const thicknessMm = Math.min(board.thicknessMm, boards[i]?.thicknessMm ?? Infinity);
-    return lineOf(panel, xsMm, contact.forceN[l], contact.openMm[l], thicknessMm);
+    return alongLine({
+      lengthMm,
+      samples: panel.samples,
+      xsMm,
+      forceN: contact.forceN[l] ?? nothing,
+      openMm: contact.openMm[l] ?? nothing,
+      thicknessMm,
+    });
   });
   return {
     lines,
@@ -296,68 +291,4 @@ function strayOf(forceN: readonly Float64Array[], push: Float64Array, xsMm: Floa
     most = Math.max(most, Math.abs(force), Math.abs(moment) / length);
   }
   return most;
-}
-
-function lineOf(
-  { lengthMm, samples = DEFAULT_SAMPLES }: PressedPanel,
-  xsMm: Float64Array,
-  forceN: Float64Array = new Float64Array(xsMm.length),
-  openMm: Float64Array = new Float64Array(xsMm.length),
-  thicknessMm: number,
-): PressedLine {
-  const pressure = pressureOf(xsMm, forceN, openMm, thicknessMm);
-  const totalN = forceN.reduce((sum, force) => sum + force, 0);
-  const minMPa = Math.min(...pressure);
-  const stations = Array.from({ length: samples }, (_, i) => (lengthMm * i) / (samples - 1));
-  return {
-    pressureMPa: stations.map((x) => valueAt(xsMm, pressure, x)),
-    openMm: stations.map((x) => valueAt(xsMm, openMm, x)),
-    minMPa,
-    minAtMm: xsMm[pressure.indexOf(minMPa)] ?? 0,
-    meanMPa: totalN / (lengthMm * thicknessMm),
-    maxMPa: Math.max(...pressure),
-    closed: openMm.every((open) => open <= 0),
-  };
-}
-
-/** Pressure at the nodes whose consistent loads are the nodal forces, nowhere below nothing; zero where it is open. */
-function pressureOf(
-  xsMm: Float64Array,
-  forceN: Float64Array,
-  openMm: Float64Array,
-  thicknessMm: number,
-): Float64Array {
-  const n = xsMm.length;
-  const touches = (i: number) => (openMm[i] ?? 0) <= 0;
-  const [lower, diagonal, right] = [new Float64Array(n), new Float64Array(n), new Float64Array(n)];
-  for (let i = 0; i < n; i += 1) {
-    if (!touches(i)) {
-      diagonal[i] = 1;
-      continue;
-    }
-    const before = i > 0 ? (xsMm[i] ?? 0) - (xsMm[i - 1] ?? 0) : 0;
-    const after = i + 1 < n ? (xsMm[i + 1] ?? 0) - (xsMm[i] ?? 0) : 0;
-    diagonal[i] = (before + after) / 3;
-    if (i > 0 && touches(i - 1)) lower[i] = before / 6;
-    right[i] = (forceN[i] ?? 0) / thicknessMm;
-  }
-  // A symmetric tridiagonal system.
-  for (let i = 1; i < n; i += 1) {
-    const share = (lower[i] ?? 0) / (diagonal[i - 1] ?? 1);
-    diagonal[i] = (diagonal[i] ?? 1) - share * (lower[i] ?? 0);
-    right[i] = (right[i] ?? 0) - share * (right[i - 1] ?? 0);
-  }
-  const pressure = new Float64Array(n);
-  for (let i = n - 1; i >= 0; i -= 1) {
-    pressure[i] = ((right[i] ?? 0) - (lower[i + 1] ?? 0) * (pressure[i + 1] ?? 0)) / (diagonal[i] ?? 1);
-  }
-  return pressure.map((value) => Math.max(0, value));
-}
-
-function valueAt(xsMm: Float64Array, values: Float64Array, x: number): number {
-  let i = 0;
-  while (i + 2 < xsMm.length && (xsMm[i + 1] ?? 0) < x) i += 1;
-  const [from = 0, to = 1] = [xsMm[i], xsMm[i + 1]];
-  const [low = 0, high = 0] = [values[i], values[i + 1]];
-  return low + ((high - low) * (x - from)) / (to - from);
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { scatterFrom } from '../../sequence';
-import { addTo, bandOf, factor, SIDE_BY_SIDE, solveFactored } from './banded';
+import { addTo, bandOf, factor, SIDE_BY_SIDE, solveFactored } from '../banded';
 import { type Chain, contactOf } from './contact';
 import { rectangleStiffness } from './element';
 

@@ -1,11 +1,9 @@
 import {
   type BatchJob,
   batchOf,
-  type CalendarAnswer,
   type CalendarSession,
   type CalendarShop,
-  datedSessions,
-  Openings,
+  type Openings,
   type ShopHours,
   type WallMinute,
 } from '../../calendar';
@@ -42,35 +40,6 @@ export interface DatedSessionOfBuild {
   readonly machineAt: number | null;
   /** Latest start on the same day from which it still cures over the hours when nobody is there. */
   readonly latestThatDay: number | null;
-}
-
-/**
- * Puts the sessions of a build on the calendar from a minute on: each waits for the clamps of those whose joints
- * hang together with its own; clamps, one bench and all hands are taken.
- */
-export function datesOf(
-  parts: AssemblyPlanParts,
-  start: number,
-): { readonly status: CalendarAnswer['status']; readonly sessions: readonly DatedSessionOfBuild[] } {
-  const { shop } = parts;
-  const openings = Openings.of(weekOf(shop).hours);
-  const sessions = calendarSessions(parts);
-  const answer = datedSessions({
-    sessions,
-    shop: calendarShop(shop, parts.build.crew),
-    openings,
-    start,
-  });
-  const machineMin = machineMinutes(parts);
-  return {
-    status: answer.status,
-    sessions: answer.items.map((item, session) => ({
-      session,
-      ...item,
-      machineAt: machineMin > 0 ? item.handsEnd + machineMin : null,
-      latestThatDay: latestStart(openings, item.start, sessions[session]?.workMin ?? 0),
-    })),
-  };
 }
 
 /** What a shop has to put sessions on: its rack, benches and people, or as many as a build counts on. */

@@ -1,7 +1,7 @@
 export type { AssemblyPlanParts, PlannedJoint, PlannedPull } from './assembly-parts';
 export { type AssemblyPlan, planAssembly } from './plan-assembly';
 export { type Arranged, arrangements } from './arrange-order';
-export { batchJobOf, type DatedSessionOfBuild, datesOf, weekOf } from './dates';
+export { batchJobOf, type DatedSessionOfBuild, weekOf } from './dates';
 export { type Likelihood, likelihoodOf } from './likelihood';
 export type { Order, OrderedSession } from './ordered-sessions';
 export { SET_UP_MIN } from './order-problem';

@@ -5,7 +5,7 @@ import type { AssemblyBuild } from '../../formats';
 import { assemblyBuild } from '../../templates';
 import { deepFreeze } from '../../test-support/deep-freeze';
 import { type Arranged, arrangements } from './arrange-order';
-import { datesOf } from './dates';
+import { datesOf } from '../shop-calendar';
 import { likelihoodOf } from './likelihood';
 import { type AssemblyPlan, planAssembly } from './plan-assembly';
 
