@@ -99,7 +99,10 @@ export function Sessions({ plan }: { readonly plan: AssemblyPlan }) {
       <Box
         sx={{
           display: 'grid',
-          gridTemplateColumns: 'repeat(auto-fit, minmax(min(100%, 300px), 1fr))',
+          gridTemplateColumns:
+            sessions.length === 1
+              ? 'minmax(0, 1fr) minmax(110px, 0.28fr)'
+              : 'repeat(auto-fit, minmax(min(100%, 300px), 1fr))',
           columnGap: 3,
         }}
       >
