@@ -8,12 +8,21 @@ import { useAnyBuild } from '../workspace/open-build';
 /** Kinds whose faces meet a plane after the glue-up anyway. */
 const PLANED_AFTER: readonly string[] = ['heavy-slab', 'face-lamination', 'bent-lamination'];
 
+/** Kinds whose squeeze-out shows up in inside corners. */
+const INSIDE_CORNERS: readonly string[] = ['case'];
+
 /** What the chosen glue asks for before the real coat, and how its squeeze-out comes off. */
 export function Around({ option, job }: { readonly option: GlueOption; readonly job: GlueJob }) {
   const { build } = useAnyBuild();
   const planed = isPanel(build) || PLANED_AFTER.includes(build.template);
+  const inside = INSIDE_CORNERS.includes(build.template);
   const steps = stepsBefore(option.adhesive, job);
-  const cleanUp = cleanUpOf(option.adhesive, option.window, job, planed);
+  const cleanUp = cleanUpOf(
+    option.adhesive,
+    option.window,
+    job,
+    planed ? 'planed' : inside ? 'inside' : 'open',
+  );
   if (steps.length === 0 && cleanUp === null) return null;
   return (
     <Section title="Before and after">

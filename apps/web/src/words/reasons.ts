@@ -99,6 +99,8 @@ export const CLEAN_UP_WORDS: Readonly<Record<CleanUpMethod, string>> = {
   'scrape-wet':
     'Scrape squeeze-out off wet with a sharp putty knife, sawdust after it; no wet rag on open pores',
   'damp-wipe': 'Wipe squeeze-out off with a rag wrung out, over a thin rule in corners',
+  'peel-masking':
+    'Mask the inside corners while it is together dry; peel the tape off with what stands on it while that is rubbery',
   'skin-and-peel':
     'Leave squeeze-out until it is rubbery, then peel it off; masking tape laid at the dry fit does it better',
   'leave-and-plane': 'Leave squeeze-out until it is hard and plane it off with the faces',

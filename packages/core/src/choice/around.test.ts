@@ -25,7 +25,7 @@ describe('stepsBefore', () => {
 });
 
 describe('cleanUpOf', () => {
-  const how = (id: string, finish: GlueJob['finish'], planed = false) => {
+  const how = (id: string, finish: GlueJob['finish'], access: Parameters<typeof cleanUpOf>[3] = 'open') => {
     const adhesive = findAdhesive(id);
     const window = adhesiveWindow(adhesive, {
       tempC: 20,
@@ -34,7 +34,7 @@ describe('cleanUpOf', () => {
       traits: PLAIN_JOB.traits,
       mcPct: 9,
     });
-    return cleanUpOf(adhesive, window, { finish }, planed);
+    return cleanUpOf(adhesive, window, { finish }, access);
   };
 
   it('goes by what comes over the wood and by what is planed anyway', () => {
@@ -42,10 +42,18 @@ describe('cleanUpOf', () => {
     expect(how('pva-interior', 'stain')?.method).toBe('scrape-wet');
     expect(how('pva-interior', 'clear')?.method).toBe('skin-and-peel');
     expect(how('polyurethane-foaming', 'paint')?.method).toBe('skin-and-peel');
-    expect(how('pva-interior', 'clear', true)).toMatchObject({
+    expect(how('pva-interior', 'clear', 'planed')).toMatchObject({
       method: 'leave-and-plane',
       atMin: { likely: findAdhesive('pva-interior').machineMin },
     });
+  });
+
+  it('goes by room: inside corners are wiped for paint, and masked for anything else', () => {
+    expect(how('pva-interior', 'paint', 'inside')?.method).toBe('damp-wipe');
+    expect(how('pva-interior', 'stain', 'inside')?.method).toBe('peel-masking');
+    expect(how('polyurethane-hot-melt', 'paint', 'inside')?.method).toBe('peel-masking');
+    // The tape comes off while the glue is rubbery, as it would be peeled.
+    expect(how('pva-interior', 'clear', 'inside')?.atMin).toEqual(how('pva-interior', 'clear')?.atMin);
   });
 
   it('peels while it is rubbery, before clamps come off, and never where it does not set', () => {
@@ -58,7 +66,7 @@ describe('cleanUpOf', () => {
       faces: 1,
       traits: PLAIN_JOB.traits,
     });
-    expect(cleanUpOf(findAdhesive('pva-interior'), cold, { finish: 'clear' }, false)).toBeNull();
+    expect(cleanUpOf(findAdhesive('pva-interior'), cold, { finish: 'clear' }, 'open')).toBeNull();
   });
 });
 

@@ -39,7 +39,7 @@ export function leadMin(steps: readonly GlueStep[]): number {
 }
 
 /** Ways to get rid of squeeze-out. */
-export type CleanUpMethod = 'scrape-wet' | 'damp-wipe' | 'skin-and-peel' | 'leave-and-plane';
+export type CleanUpMethod = 'scrape-wet' | 'damp-wipe' | 'peel-masking' | 'skin-and-peel' | 'leave-and-plane';
 
 /** How and when squeeze-out is best taken off. */
 export interface CleanUp {
@@ -53,22 +53,26 @@ const RUBBERY = Object.freeze({ low: 0.35, likely: 0.6, high: 0.9 });
 
 /**
  * How squeeze-out is taken off, by what comes over the wood and whether the surfaces are planed afterwards.
- * Source: shop practice; minutes [judgement]. Masking laid at the dry fit beats them all inside a case.
- * @param planed whether the faces are planed or sanded after the glue-up anyway.
+ * Inside a corner there is no room for a putty knife: a damp rag where it is painted, else masking laid at the dry fit.
+ * Source: shop practice; minutes [judgement].
+ * @param access `planed` where the faces are planed or sanded after the glue-up anyway, `inside` for inside corners.
  */
 export function cleanUpOf(
   { cleanUp }: Adhesive,
   { clampMin, machineMin }: Pick<AdhesiveWindow, 'clampMin' | 'machineMin'>,
   { finish }: Pick<GlueJob, 'finish'>,
-  planed: boolean,
+  access: 'open' | 'planed' | 'inside',
 ): CleanUp | null {
   if (clampMin === null || machineMin === null) return null;
-  if (planed) {
+  if (access === 'planed') {
     return { method: 'leave-and-plane', atMin: { low: machineMin, likely: machineMin, high: machineMin } };
   }
   const atOnce = { low: 0, likely: 1, high: 3 };
   if (finish === 'paint' && (cleanUp === 'water' || cleanUp === 'warm-water')) {
     return { method: 'damp-wipe', atMin: atOnce };
+  }
+  if (access === 'inside') {
+    return { method: 'peel-masking', atMin: scaleRange(RUBBERY, clampMin.likely) };
   }
   if (finish === 'stain' && cleanUp !== 'scrape-only') return { method: 'scrape-wet', atMin: atOnce };
   return { method: 'skin-and-peel', atMin: scaleRange(RUBBERY, clampMin.likely) };
