@@ -8,6 +8,7 @@ import {
   findAssemblyFixes,
   findFixes,
   isPanel,
+  type Likelihood,
   likelihoodOf,
   type LikelyChange,
   likelyChanges,
@@ -31,14 +32,15 @@ const answers = {
     ),
   compareGlues: (build: BuildDocument, shop: ShopDocument, today: string) =>
     Promise.resolve(compareGlues(build, shop, today)),
-  likelihood: (build: AssemblyBuild, shop: ShopDocument) =>
-    Promise.resolve(likelihoodOf(planAssembly(build, shop))),
-  likelier: async (
+  likelihood: async (
     build: AssemblyBuild,
     shop: ShopDocument,
+    asItIs: (likelihood: Likelihood | null) => Promise<boolean>,
     goOn: (change: LikelyChange) => Promise<boolean>,
   ) => {
-    for (const change of likelyChanges(planAssembly(build, shop), shop)) if (!(await goOn(change))) return;
+    const plan = planAssembly(build, shop);
+    if (!(await asItIs(likelihoodOf(plan)))) return;
+    for (const change of likelyChanges(plan, shop)) if (!(await goOn(change))) return;
   },
   press: (build: PanelBuild, shop: ShopDocument) => Promise.resolve(pressPlan(planBuild(build, shop))),
   toDate: (id: string, build: BuildDocument, shop: ShopDocument) =>

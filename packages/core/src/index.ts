@@ -219,6 +219,7 @@ export {
   type OrderedSession,
   SET_UP_MIN,
   weekOf,
+  withSessions,
   type Plan,
   planAssembly,
   type PressedPlan,

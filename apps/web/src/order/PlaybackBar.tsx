@@ -6,7 +6,7 @@ import IconButton from '@mui/material/IconButton';
 import Slider from '@mui/material/Slider';
 import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
-import { closingWords } from './closing-order';
+import { closingWords, jointLabels } from './closing-order';
 import type { Playback } from './use-playback';
 
 /** Plays the order of closing in the drawing, or steps through it. */
@@ -17,8 +17,8 @@ export function PlaybackBar({
   readonly plan: AssemblyPlan;
   readonly playback: Playback;
 }) {
-  const { joints, order } = plan;
-  const labels = useMemo(() => new Map(joints.map(({ facts }) => [facts.joint.id, facts.label])), [joints]);
+  const { order } = plan;
+  const labels = useMemo(() => jointLabels(plan), [plan]);
   const sessions = order?.sessions ?? [];
   const session = sessions.findIndex(({ joints: own }) => own.includes(closing?.joints[0] ?? ''));
   const place = session < 0 || sessions.length < 2 ? '' : `session ${session + 1}, `;

@@ -7,7 +7,7 @@ import type { Tokens } from '../app/tokens';
 import { isSelected, useSelection } from '../drawing/selection';
 import { useSize } from '../drawing/use-size';
 import { FuseBar, limitOf } from '../timeline/FuseBar';
-import { closingWords } from './closing-order';
+import { closingWords, jointLabels } from './closing-order';
 import { laneName, Minutes } from '../timeline/Minutes';
 
 const LEFT = 62;
@@ -104,10 +104,9 @@ export function SessionChart({
 
 /** "1:20 to 1:50, you and helper: close stile 1 – rail 1". */
 function moveWords({ kind, joints, hands, startMin, endMin }: SessionOperation, plan: AssemblyPlan): string {
-  const labels = new Map(plan.joints.map(({ facts }) => [facts.joint.id, facts.label]));
   const who = hands.map(laneName).join(' and ');
   const what = kind === 'clamp' ? 'clamps on' : WORDS[kind];
-  return `${formatClock(startMin)} to ${formatClock(endMin)}, ${who}: ${what} ${closingWords(joints, labels)}`;
+  return `${formatClock(startMin)} to ${formatClock(endMin)}, ${who}: ${what} ${closingWords(joints, jointLabels(plan))}`;
 }
 
 interface Fuse {

@@ -27,7 +27,7 @@ import { askPlan } from '../planner/workers';
 import { useFormat } from '../quantities/use-format';
 import { causeWords } from '../words/causes';
 import { useOpenAssembly } from '../workspace/open-build';
-import { closingOrder } from './closing-order';
+import { closingOrder, jointLabels } from './closing-order';
 import { moveJoint, pinJoint } from './edits';
 import { SessionChart } from './SessionChart';
 
@@ -59,10 +59,7 @@ export function Sessions({ plan }: { readonly plan: AssemblyPlan }) {
       ),
     [plan],
   );
-  const labels = useMemo(
-    () => new Map(plan.joints.map(({ facts }) => [facts.joint.id, facts.label])),
-    [plan.joints],
-  );
+  const labels = useMemo(() => jointLabels(plan), [plan]);
   if (plan.order?.impossible) {
     return (
       <Alert severity="error" variant="outlined" sx={{ mb: 3 }}>

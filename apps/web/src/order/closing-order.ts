@@ -9,6 +9,11 @@ export function closingOrder({
   return order.sessions.flatMap(({ closings }) => closings.map(({ joints }) => joints));
 }
 
+/** Names of the joints by their ids. */
+export function jointLabels({ joints }: Pick<AssemblyPlan, 'joints'>): ReadonlyMap<string, string> {
+  return new Map(joints.map(({ facts }) => [facts.joint.id, facts.label]));
+}
+
 /** "Left stile – Top rail, Left stile – Bottom rail and 3 more". */
 export function closingWords(joints: readonly string[], labels: ReadonlyMap<string, string>): string {
   const named = joints.slice(0, 2).map((id) => labels.get(id) ?? id);

@@ -1,14 +1,12 @@
-import type { Arranged, AssemblyBuild } from '@lean-clasp/core';
+import { type Arranged, type AssemblyBuild, withSessions } from '@lean-clasp/core';
 
 type Edit = (build: AssemblyBuild) => AssemblyBuild;
 
 /** Takes an arrangement over; pins stay. */
 export const arrangeAs =
   ({ sessions }: Arranged): Edit =>
-  (build) => ({
-    ...build,
-    order: { pinned: [], ...build.order, sessions: sessions.map((ids) => [...ids]) },
-  });
+  (build) =>
+    withSessions(build, sessions);
 
 /** Everything in one go again. */
 export const inOneGo: Edit = (build) => {

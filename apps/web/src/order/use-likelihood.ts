@@ -16,20 +16,19 @@ export function useLikelihood(build: AssemblyBuild, shop: ShopDocument): Likelih
   const [now, setNow] = useState<LikelihoodNow>({ likelihood: null, changes: [], working: true });
   useEffect(() => {
     let overtaken = false;
-    const simulate = async () => {
-      const likelihood = await arranger().likelihood(build, shop);
-      if (overtaken) return;
-      setNow({ likelihood, changes: [], working: true });
-      await arranger().likelier(
+    arranger()
+      .likelihood(
         build,
         shop,
+        proxy((likelihood: Likelihood | null) => {
+          if (!overtaken) setNow({ likelihood, changes: [], working: true });
+          return Promise.resolve(!overtaken);
+        }),
         proxy((change: LikelyChange) => {
           if (!overtaken) setNow((before) => ({ ...before, changes: [...before.changes, change] }));
           return Promise.resolve(!overtaken);
         }),
-      );
-    };
-    simulate()
+      )
       // What is wrong with the build, the plan tells.
       .catch(() => undefined)
       .finally(() => {

@@ -36,15 +36,16 @@ const planner = {
       : findAssemblyFixes(planAssembly(build, shop), shop),
   compareGlues: (build: BuildDocument, shop: ShopDocument, today: string): GlueComparison =>
     compareGlues(build, shop, today),
-  likelihood: (build: AssemblyBuild, shop: ShopDocument): Likelihood | null =>
-    likelihoodOf(planAssembly(build, shop)),
-  /** What would make it likelier, told one by one until told that it is enough. */
-  likelier: async (
+  /** How likely it is, then what would change that, told one by one until told that it is enough. */
+  likelihood: async (
     build: AssemblyBuild,
     shop: ShopDocument,
+    asItIs: (likelihood: Likelihood | null) => Promise<boolean>,
     goOn: (change: LikelyChange) => Promise<boolean>,
   ): Promise<void> => {
-    for (const change of likelyChanges(planAssembly(build, shop), shop)) if (!(await goOn(change))) return;
+    const plan = planAssembly(build, shop);
+    if (!(await asItIs(likelihoodOf(plan)))) return;
+    for (const change of likelyChanges(plan, shop)) if (!(await goOn(change))) return;
   },
   /** Pressure along the lines of a panel by finite elements. */
   press: (build: PanelBuild, shop: ShopDocument): PressedPlan => pressPlan(planBuild(build, shop)),

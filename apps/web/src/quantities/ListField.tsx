@@ -1,7 +1,7 @@
 import { type Bounds } from '@lean-clasp/core';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
 import { useAppSelector } from '../app/store';
+import { useDraft } from './use-draft';
 import { formatFor } from './use-format';
 import { type List, type ListQuantity, type ListShape, type ListStyle, printList, readList } from './list';
 
@@ -35,10 +35,8 @@ export function ListField({
   const system = useAppSelector((state) => state.preferences.units);
   const style = { shape, quantity, system };
   const printed = printList(value, style);
-  const [draft, setDraft] = useState<{ readonly text: string; readonly printed: string } | null>(null);
-  // A list changed from outside, or another unit, replaces what was typed.
-  if (draft !== null && draft.printed !== printed) setDraft(null);
-  const text = draft?.text ?? printed;
+  // Another unit prints otherwise, and so replaces what was typed too.
+  const { text, type, leave } = useDraft(printed);
   const problem = complaint(readList(text, style), { ...style, bounds, most });
   const shownUnit = quantity === 'plain' ? unit : system === 'metric' ? 'mm' : 'in';
   return (
@@ -50,11 +48,11 @@ export function ListField({
       onChange={(event) => {
         const list = readList(event.target.value, style);
         const good = list !== null && complaint(list, { ...style, bounds, most }) === null;
-        setDraft({ text: event.target.value, printed: good ? printList(list, style) : printed });
+        type(event.target.value, good ? printList(list, style) : printed);
         if (good) onChange(list);
       }}
       onBlur={() => {
-        if (problem === null) setDraft(null);
+        if (problem === null) leave();
       }}
       multiline={shape.kind === 'rows'}
       minRows={shape.kind === 'rows' ? 4 : undefined}

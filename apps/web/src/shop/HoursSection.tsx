@@ -1,10 +1,10 @@
 import { type ShopDocument, weekOf } from '@lean-clasp/core';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
 import { Section } from '../frame/Page';
 import { FieldRow } from '../parts/FieldRow';
 import { NumberField } from '../quantities/fields';
+import { useDraft } from '../quantities/use-draft';
 import { printHours, readHours, WEEK } from './opening-hours';
 import { useEditShop } from './use-edit-shop';
 
@@ -51,10 +51,7 @@ function DayField({
 }) {
   const edit = useEditShop();
   const printed = printHours(day, weekOf(shop).hours);
-  const [draft, setDraft] = useState<{ readonly text: string; readonly printed: string } | null>(null);
-  // Hours changed from outside replace what was typed.
-  if (draft !== null && draft.printed !== printed) setDraft(null);
-  const text = draft?.text ?? printed;
+  const { text, type, leave } = useDraft(printed);
   const read = readHours(day, text);
   return (
     <TextField
@@ -65,11 +62,8 @@ function DayField({
       helperText={read.ok ? undefined : `${read.problem} The last good hours are kept.`}
       onChange={(event) => {
         const next = readHours(day, event.target.value);
-        if (!next.ok) {
-          setDraft({ text: event.target.value, printed });
-          return;
-        }
-        setDraft({ text: event.target.value, printed: printHours(day, next.hours) });
+        type(event.target.value, next.ok ? printHours(day, next.hours) : printed);
+        if (!next.ok) return;
         edit(`Hours on ${name}`, (before) => {
           const week = copyOf(before);
           const others = week.hours.filter((each) => each.day !== day);
@@ -77,7 +71,7 @@ function DayField({
         });
       }}
       onBlur={() => {
-        if (read.ok) setDraft(null);
+        if (read.ok) leave();
       }}
       sx={{ width: 240 }}
       slotProps={{ inputLabel: { shrink: true }, htmlInput: { spellCheck: false, autoComplete: 'off' } }}

@@ -45,6 +45,12 @@ export function TodayPage() {
   );
 }
 
+/** The shop as its air is now; null until it is there. */
+function useShop() {
+  const state = useDocument('shops', SHOP_ID);
+  return { state, shop: useShopNow(state.kind === 'open' ? (state.body as ShopDocument) : null) };
+}
+
 function InClamps({ now }: { readonly now: number }) {
   const { data: runs } = useRunsQuery();
   const recent = (runs ?? []).filter(
@@ -99,15 +105,13 @@ function RunLine({ run, now }: { readonly run: RunDocument; readonly now: number
 }
 
 function Next({ now }: { readonly now: number }) {
-  const state = useDocument('shops', SHOP_ID);
-  const shop = useShopNow(state.kind === 'open' ? (state.body as ShopDocument) : null);
+  const { shop } = useShop();
   return shop === null ? null : <ShopDates shop={shop} now={now} />;
 }
 
 function LatestBuilds() {
   const { data: builds } = useBuildsQuery();
-  const state = useDocument('shops', SHOP_ID);
-  const shop = useShopNow(state.kind === 'open' ? (state.body as ShopDocument) : null);
+  const { shop } = useShop();
   return (
     <Section
       title="Worked on last"
@@ -161,9 +165,8 @@ function Verdicts({ build, shop }: { readonly build: BuildDocument; readonly sho
 }
 
 function Air() {
-  const state = useDocument('shops', SHOP_ID);
+  const { state, shop } = useShop();
   const f = useFormat();
-  const shop = useShopNow(state.kind === 'open' ? (state.body as ShopDocument) : null);
   const report = useAirReport(shop?.sensor?.follow ?? false);
   const nowMs = useNow(report.state !== 'none', AGE_EVERY_MS);
   if (shop === null) {

@@ -81,14 +81,19 @@ const EXACT_SESSIONS = 6;
  * benches the rest could not finish sooner than the best so far. Deterministic.
  */
 export function datedSessions(problem: CalendarProblem): CalendarAnswer {
-  const noPlace = withoutPlace(problem);
+  const noPlace = sessionsWithoutPlace(problem);
   if (noPlace.length > 0) return { status: 'infeasible', items: [], noPlace };
   const search = new Placing(problem);
   const proven = search.run();
   return { status: proven ? 'proven' : 'best-found', items: search.best, noPlace: [] };
 }
 
-function withoutPlace({ sessions, shop, openings }: CalendarProblem): NoPlace[] {
+/** Sessions that no calendar can hold, found without looking for one. */
+export function sessionsWithoutPlace({
+  sessions,
+  shop,
+  openings,
+}: Pick<CalendarProblem, 'sessions' | 'shop' | 'openings'>): NoPlace[] {
   const found: NoPlace[] = [];
   sessions.forEach(({ workMin, crew, clamps, bench }, i) => {
     const short = Object.entries(clamps).some(([kind, count]) => count > (shop.clamps[kind] ?? 0));

@@ -7,6 +7,7 @@ export {
   type CalendarShop,
   datedSessions,
   type NoPlace,
+  sessionsWithoutPlace,
   type Taken,
 } from './calendar';
 export { type CalendarInput, calendarProblemOf, type DatedSession } from './input';

@@ -1,9 +1,9 @@
 import { finding } from '../finding';
 import type { AssemblyBuild, ShopDocument } from '../formats';
-import { LIMITS } from '../limits';
 import { listSpreadMethods } from '../spread';
 import type { SequenceEffort } from '../sequence';
-import { arrangements, type AssemblyPlan, jobOfAssembly, planAssembly } from '../verdicts';
+import { arrangements, type AssemblyPlan, jobOfAssembly, planAssembly, withSessions } from '../verdicts';
+import { atHour, clampsLaidOut, oneMorePair } from './common-changes';
 import { glueCandidates } from './other-glues';
 import { type Candidate, type Fixes, rankFixes } from './rank';
 import { warmWood } from './warm-wood';
@@ -24,18 +24,8 @@ function candidatesFor(plan: AssemblyPlan, shop: ShopDocument): Candidate<Assemb
   const { build } = plan;
   const glue = (change: Partial<AssemblyBuild['glue']>) => ({ ...build, glue: { ...build.glue, ...change } });
   return [
-    ...(build.crew < Math.min(LIMITS.crew.max, shop.crew.length + 1)
-      ? [
-          {
-            change: finding('one-more-pair', 'informs', { crew: build.crew + 1 }),
-            build: { ...build, crew: build.crew + 1 },
-            effort: 3,
-          },
-        ]
-      : []),
-    ...(build.preSet === false
-      ? [{ change: finding('preset-clamps', 'informs'), build: { ...build, preSet: true }, effort: 0.5 }]
-      : []),
+    ...oneMorePair(build, shop),
+    ...clampsLaidOut(build),
     ...arrangedAnew(plan),
     ...glueCandidates(build, jobOfAssembly(plan, null), shop, { onShelf: 2, toGet: 6 }),
     ...warmWood(build),
@@ -51,11 +41,7 @@ function candidatesFor(plan: AssemblyPlan, shop: ShopDocument): Candidate<Assemb
       build: glue({ faces: build.glue.faces === 1 ? 2 : 1 }),
       effort: 1,
     },
-    ...shop.hours.map(({ hour, tempC, rhPct }) => ({
-      change: finding('other-hour', 'informs', { hour, tempC, rhPct }),
-      build: { ...build, climate: { tempC, rhPct } },
-      effort: 4,
-    })),
+    ...shop.hours.map((hour) => atHour(build, hour)),
   ];
 }
 
@@ -73,10 +59,7 @@ function arrangedAnew(plan: AssemblyPlan): Candidate<AssemblyBuild>[] {
   return [
     {
       change: finding('arrange-sessions', 'informs', { sessions: first.sessions.length }),
-      build: {
-        ...build,
-        order: { pinned: [], ...build.order, sessions: first.sessions.map((ids) => [...ids]) },
-      },
+      build: withSessions(build, first.sessions),
       effort: first.sessions.length > 1 ? 3 : 1,
     },
   ];

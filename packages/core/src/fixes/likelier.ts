@@ -1,7 +1,14 @@
 import { type Finding, finding } from '../finding';
 import type { AssemblyBuild, ShopDocument } from '../formats';
-import { LIMITS } from '../limits';
-import { type AssemblyPlan, jobOfAssembly, type Likelihood, likelihoodOf, planAssembly } from '../verdicts';
+import {
+  type AssemblyPlan,
+  jobOfAssembly,
+  type Likelihood,
+  likelihoodOf,
+  planAssembly,
+  withSessions,
+} from '../verdicts';
+import { atHour, clampsLaidOut, oneMorePair } from './common-changes';
 import { glueCandidates } from './other-glues';
 import type { Candidate } from './rank';
 
@@ -21,7 +28,7 @@ const MOST_CUTS = 8;
  * passed over.
  */
 export function* likelyChanges(plan: AssemblyPlan, shop: ShopDocument): Generator<LikelyChange, void> {
-  for (const { change, build } of [...simpleChanges(plan, shop), ...gluesAndHours(plan, shop)]) {
+  for (const { change, build } of simpleChanges(plan, shop)) {
     const likelihood = likelihoodOf(planAssembly(build, shop));
     if (likelihood !== null) yield { change, build, likelihood };
   }
@@ -29,45 +36,15 @@ export function* likelyChanges(plan: AssemblyPlan, shop: ShopDocument): Generato
   if (cut !== null) yield cut;
 }
 
-function simpleChanges({ build }: AssemblyPlan, shop: ShopDocument): Candidate<AssemblyBuild>[] {
-  const found: Candidate<AssemblyBuild>[] = [];
-  if (build.crew < Math.min(LIMITS.crew.max, shop.crew.length + 1)) {
-    found.push({
-      change: finding('one-more-pair', 'informs', { crew: build.crew + 1 }),
-      build: { ...build, crew: build.crew + 1 },
-      effort: 3,
-    });
-  }
-  if (build.preSet === false) {
-    found.push({
-      change: finding('preset-clamps', 'informs'),
-      build: { ...build, preSet: true },
-      effort: 0.5,
-    });
-  }
-  return found;
-}
-
-function gluesAndHours(plan: AssemblyPlan, shop: ShopDocument): Candidate<AssemblyBuild>[] {
+function simpleChanges(plan: AssemblyPlan, shop: ShopDocument): Candidate<AssemblyBuild>[] {
   const { build, climate } = plan;
   const hours = [...shop.hours].sort((a, b) => a.tempC - b.tempC);
-  const [coolest, warmest] = [hours[0], hours.at(-1)];
-  const others = [coolest, warmest].filter(
-    (hour) => hour !== undefined && Math.abs(hour.tempC - climate.tempC) >= 1,
-  );
+  const ends = [hours[0], hours.at(-1)].filter((hour) => hour !== undefined);
   return [
+    ...oneMorePair(build, shop),
+    ...clampsLaidOut(build),
     ...glueCandidates(build, jobOfAssembly(plan, null), shop, { onShelf: 2, toGet: 6 }),
-    ...others.flatMap((hour) =>
-      hour === undefined
-        ? []
-        : [
-            {
-              change: finding('other-hour', 'informs', { ...hour }),
-              build: { ...build, climate: { tempC: hour.tempC, rhPct: hour.rhPct } },
-              effort: 4,
-            },
-          ],
-    ),
+    ...ends.filter(({ tempC }) => Math.abs(tempC - climate.tempC) >= 1).map((hour) => atHour(build, hour)),
   ];
 }
 
@@ -81,10 +58,10 @@ function oneMoreSession({ build, order }: AssemblyPlan, shop: ShopDocument): Lik
   let best: LikelyChange | null = null;
   for (let cut = 1; cut < closings.length; cut += every) {
     const halves = [closings.slice(0, cut), closings.slice(cut)].map((half) =>
-      half.flatMap(({ joints }) => [...joints]),
+      half.flatMap(({ joints }) => joints),
     );
-    const sessions = order.sessions.flatMap(({ joints }, i) => (i === at ? halves : [[...joints]]));
-    const edited = { ...build, order: { pinned: [], ...build.order, sessions } };
+    const sessions = order.sessions.flatMap(({ joints }, i) => (i === at ? halves : [joints]));
+    const edited = withSessions(build, sessions);
     const likelihood = likelihoodOf(planAssembly(edited, shop));
     if (likelihood === null || (best !== null && likelihood.share <= best.likelihood.share)) continue;
     best = {

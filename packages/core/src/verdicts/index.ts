@@ -13,6 +13,7 @@ export {
   type PlannedPull,
   SET_UP_MIN,
   weekOf,
+  withSessions,
 } from './assembly';
 export type { ClosingAdvice } from './closing';
 export { compareGlues, type GlueComparison, type GlueOption } from './compare-glues';

@@ -4,6 +4,7 @@ import {
   datedSessions,
   type NoPlace,
   Openings,
+  sessionsWithoutPlace,
   type Taken,
   type WallMinute,
 } from '../calendar';
@@ -134,23 +135,13 @@ export function shopCalendar(
 ): ShopCalendar {
   const openings = Openings.of(weekOf(shop).hours);
   const crew = Math.max(1, ...builds.map((build) => build.crew));
-  const ask = (some: readonly BuildToDate[]) =>
-    datedSessions({
-      sessions: some.flatMap(({ sessions }, i) => {
-        const before = some.slice(0, i).reduce((sum, other) => sum + other.sessions.length, 0);
-        return sessions.map((session) => ({
-          ...session,
-          after: session.after.map((wait) => ({ ...wait, session: wait.session + before })),
-        }));
-      }),
-      shop: calendarShop(shop, crew),
-      openings,
-      start,
-      taken,
-    });
-  const alone = builds.map((build) => ({ build, why: ask([build]).noPlace[0] }));
+  const there = { shop: calendarShop(shop, crew), openings };
+  const alone = builds.map((build) => ({
+    build,
+    why: sessionsWithoutPlace({ ...there, sessions: build.sessions })[0],
+  }));
   const placed = alone.flatMap(({ build, why }) => (why === undefined ? [build] : []));
-  const answer = ask(placed);
+  const answer = datedSessions({ ...there, sessions: oneAfterTheOther(placed), start, taken });
   const named = placed.flatMap((build) => build.sessions.map((session, i) => ({ build, session, i })));
   const sessions = answer.items.flatMap((item, k): ShopSession[] => {
     const own = named[k];
@@ -176,6 +167,17 @@ export function shopCalendar(
     ),
     lastOfDay: lastOfDay(sessions, openings, start),
   };
+}
+
+/** Sessions of all builds in one list, their waits pointing at where they stand in it. */
+function oneAfterTheOther(builds: readonly BuildToDate[]): CalendarSession[] {
+  return builds.flatMap(({ sessions }, i) => {
+    const before = builds.slice(0, i).reduce((sum, other) => sum + other.sessions.length, 0);
+    return sessions.map((session) => ({
+      ...session,
+      after: session.after.map((wait) => ({ ...wait, session: wait.session + before })),
+    }));
+  });
 }
 
 /** The dates of one build by itself; sessions is empty where no day can hold it, and `noPlace` then says why. */

@@ -17,7 +17,7 @@ export interface Block {
 export interface EdgeGive {
   /** Node i of the lower edge for a force on the lower edge; the upper edge gives alike. */
   readonly same: Float64Array;
-  /** Node i of the upper edge for a force on the lower edge. */
+  /** Node i of the upper edge for a force on the lower edge, and the other way round: blocks are alike both ways up. */
   readonly opposite: Float64Array;
 }
 

@@ -87,12 +87,13 @@ export function panelPressure(panel: PressedPanel): PanelPressure {
     blockOf(board, xsMm, nodesAcross(board.widthMm, i === 0 || i === rows.length - 1, fineness)),
   );
   const gives = givesOf(blocks);
-  const chain = chainOf(blocks, gives, xsMm);
+  const whole = movesAsWhole(xsMm);
+  const chain = chainOf(gives, whole, xsMm.length);
   const push = padForces(xsMm, pads, clamps);
   const first = batten === undefined ? 0 : 1;
   const read = (l: number) => panel.gaps?.find(({ line }) => line === l - first)?.profileMm;
   const free = chain.own.map((_, l) => xsMm.map((x) => profileAt(read(l), x / lengthMm)));
-  press(free, gives, push, xsMm);
+  press(free, gives, push, whole);
   const contact = contactOf(chain, free);
   const totalN = clamps.reduce((sum, { forceN }) => sum + forceN, 0);
   const strayShare = totalN === 0 ? 0 : strayOf(contact.forceN, push, xsMm) / totalN;
@@ -182,10 +183,8 @@ function givesOf(blocks: readonly Block[]): EdgeGive[] {
 }
 
 /** How lines open under forces on them; a block that drifts or turns as a whole does so against almost nothing. */
-function chainOf(blocks: readonly Block[], gives: readonly EdgeGive[], xsMm: Float64Array): Chain {
-  const nodes = xsMm.length;
-  const whole = movesAsWhole(xsMm);
-  const lines = blocks.slice(1).map((_, l) => l);
+function chainOf(gives: readonly EdgeGive[], whole: Float64Array, nodes: number): Chain {
+  const lines = gives.slice(1).map((_, l) => l);
   return {
     nodes,
     own: lines.map((l) => {
@@ -195,10 +194,7 @@ function chainOf(blocks: readonly Block[], gives: readonly EdgeGive[], xsMm: Flo
     // The next line presses the board between them down where this one lifts it.
     next: lines.slice(0, -1).map((l) => {
       const between = gives[l + 1]?.opposite;
-      return transposed(
-        whole.map((drift, i) => -(between?.[i] ?? 0) - drift),
-        nodes,
-      );
+      return whole.map((drift, i) => -(between?.[i] ?? 0) - drift);
     }),
   };
 }
@@ -215,12 +211,6 @@ function movesAsWhole(xsMm: Float64Array): Float64Array {
     }
   }
   return whole;
-}
-
-function transposed(matrix: Float64Array, n: number): Float64Array {
-  const out = new Float64Array(n * n);
-  for (let i = 0; i < n; i += 1) for (let j = 0; j < n; j += 1) out[j * n + i] = matrix[i * n + j] ?? 0;
-  return out;
 }
 
 /** What pads put on the nodes of an outer edge, N. */
@@ -248,10 +238,9 @@ function press(
   free: readonly Float64Array[],
   gives: readonly EdgeGive[],
   push: Float64Array,
-  xsMm: Float64Array,
+  whole: Float64Array,
 ): void {
-  const n = xsMm.length;
-  const whole = movesAsWhole(xsMm);
+  const n = push.length;
   const sides = [
     { line: free[0], give: gives[0]?.opposite },
     { line: free.at(-1), give: gives.at(-1)?.opposite },

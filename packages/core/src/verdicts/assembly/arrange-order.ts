@@ -1,4 +1,5 @@
 import type { Finding } from '../../finding';
+import type { AssemblyBuild } from '../../formats';
 import {
   FULL_EFFORT,
   improvingSequence,
@@ -24,6 +25,11 @@ export interface Arranged {
   readonly impossible: readonly { readonly code: string; readonly joints: readonly string[] }[];
   readonly done: number;
   readonly of: number;
+}
+
+/** A build glued in these sessions; pins and the rest of its order stay. */
+export function withSessions(build: AssemblyBuild, sessions: readonly (readonly string[])[]): AssemblyBuild {
+  return { ...build, order: { pinned: [], ...build.order, sessions: sessions.map((ids) => [...ids]) } };
 }
 
 /** Effort that a page waits for: large assemblies get fewer attempts. */

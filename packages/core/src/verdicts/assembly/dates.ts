@@ -62,13 +62,18 @@ export function machineMinutes({ joints }: Pick<AssemblyPlanParts, 'joints'>): n
   return Math.max(0, ...joints.map(({ window }) => window.machineMin ?? 0));
 }
 
+/** Time in clamps at the long end of what the joints need, min. */
+function clampMinutes({ joints }: Pick<AssemblyPlanParts, 'joints'>): number {
+  return Math.max(...joints.map(({ window }) => window.clampMin?.high ?? 0));
+}
+
 /**
  * Sessions of a build as the calendar sees them. Pieces of which several are made go through the clamps one after the
  * other, as many at once as the rack holds, before the session is left to cure.
  */
 export function calendarSessions(parts: AssemblyPlanParts): CalendarSession[] {
   const { joints, pulls, order, build, handsOnMin, facts } = parts;
-  const clampMin = Math.max(...joints.map(({ window }) => window.clampMin?.high ?? 0));
+  const clampMin = clampMinutes(parts);
   const made = order?.sessions ?? [];
   const groups =
     made.length === 0
@@ -104,7 +109,7 @@ function batchMinutes(parts: AssemblyPlanParts, ids: readonly string[], workMin:
 
 /** Making all pieces of a build one after the other, for the joints of one session. */
 export function batchJobOf(parts: AssemblyPlanParts, ids: readonly string[], handsOnMin: number): BatchJob {
-  const { shop, joints, pulls, facts } = parts;
+  const { shop, pulls, facts } = parts;
   const clamps = clampsOf(pulls, ids);
   const each = Object.entries(clamps).filter(([, count]) => count > 0);
   const rack = new Map(shop.rack.map(({ id, count }) => [id, count]));
@@ -112,7 +117,7 @@ export function batchJobOf(parts: AssemblyPlanParts, ids: readonly string[], han
   return {
     pieces: sets,
     handsOnMin,
-    clampMin: Math.max(...joints.map(({ window }) => window.clampMin?.high ?? 0)),
+    clampMin: clampMinutes(parts),
     unclampMin: each.reduce((sum, [, count]) => sum + count, 0) * PACE.takeOffClampMin * shop.paceFactor,
     clampSets: Math.max(
       1,

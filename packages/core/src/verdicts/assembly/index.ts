@@ -1,6 +1,6 @@
 export type { AssemblyPlanParts, PlannedJoint, PlannedPull } from './assembly-parts';
 export { type AssemblyPlan, planAssembly } from './plan-assembly';
-export { type Arranged, arrangements } from './arrange-order';
+export { type Arranged, arrangements, withSessions } from './arrange-order';
 export { batchJobOf, type DatedSessionOfBuild, weekOf } from './dates';
 export { type Likelihood, likelihoodOf } from './likelihood';
 export type { Order, OrderedSession } from './ordered-sessions';
