@@ -1,5 +1,6 @@
 export { type CaulBeam, type CaulCrown, caulCrown } from './caul';
 export { closingForceN, spreadingRatio } from './closing-force';
+export { type HoldingLoad, holdingLoad } from './flattening';
 export { endDepthMm, linePressure, type LinePressure } from './line-pressure';
 export {
   type LineGap,
@@ -9,5 +10,8 @@ export {
   type PressedLine,
   type PressedPanel,
   type PressingClamp,
+  type PressPlace,
+  type UnitPressures,
+  unitPressures,
 } from './panel';
-export { panelStrut, STRUT_SHARE, type StrutAnswer, type StrutBoard } from './panel-strut';
+export { panelStrut, STRUT_SHARE, type StrutAnswer, type StrutBoard, strutModulusMPa } from './panel-strut';

@@ -33,7 +33,9 @@ export function alongLine({
   openMm,
   thicknessMm,
 }: LineNodes): PressedLine {
-  const pressure = pressureOf(xsMm, forceN, openMm, thicknessMm);
+  const pressure = consistentPressure({ xsMm, forceN, openMm, thicknessMm }).map((value) =>
+    Math.max(0, value),
+  );
   const totalN = forceN.reduce((sum, force) => sum + force, 0);
   const minMPa = Math.min(...pressure);
   const stations = Array.from({ length: samples }, (_, i) => (lengthMm * i) / (samples - 1));
@@ -48,13 +50,13 @@ export function alongLine({
   };
 }
 
-/** Pressure at the nodes whose consistent loads are the nodal forces, nowhere below nothing; zero where it is open. */
-function pressureOf(
-  xsMm: Float64Array,
-  forceN: Float64Array,
-  openMm: Float64Array,
-  thicknessMm: number,
-): Float64Array {
+/** Pressure at the nodes whose consistent loads are the nodal forces, MPa; zero where it is open. */
+export function consistentPressure({
+  xsMm,
+  forceN,
+  openMm,
+  thicknessMm,
+}: Pick<LineNodes, 'xsMm' | 'forceN' | 'openMm' | 'thicknessMm'>): Float64Array {
   const n = xsMm.length;
   const touches = (i: number) => (openMm[i] ?? 0) <= 0;
   const [lower, diagonal, right] = [new Float64Array(n), new Float64Array(n), new Float64Array(n)];
@@ -79,7 +81,7 @@ function pressureOf(
   for (let i = n - 1; i >= 0; i -= 1) {
     pressure[i] = ((right[i] ?? 0) - (lower[i + 1] ?? 0) * (pressure[i + 1] ?? 0)) / (diagonal[i] ?? 1);
   }
-  return pressure.map((value) => Math.max(0, value));
+  return pressure;
 }
 
 function valueAt(xsMm: Float64Array, values: Float64Array, x: number): number {

@@ -73,36 +73,56 @@ function wrongNodes(
   return wrong;
 }
 
-/** Forces that leave no opening where lines touch, and none elsewhere: a Cholesky factor line by line. */
+/** A chain whose touching nodes are factored, ready for any number of openings. */
+interface FactoredChain {
+  readonly nodes: number;
+  /** Nodes of each line that touch. */
+  readonly active: readonly (readonly number[])[];
+  readonly factors: readonly Float64Array[];
+  /** Coupling to the next line, already divided by the factor: (factor⁻¹·next), column by column of the next line. */
+  readonly coupled: readonly Float64Array[];
+}
+
+/**
+ * Forces under which lines that touch from end to end stay shut, whatever opens them: what is got for one pull alone may be
+ * added to what is got for another. Only good as long as no sum is negative, that is as long as nothing really opens.
+ */
+export function shutLines(chain: Chain): (q: readonly Float64Array[]) => Float64Array[] {
+  const factored = factorChain(
+    chain,
+    chain.own.map(() => Array.from({ length: chain.nodes }, (_, i) => i)),
+  );
+  return (q) => solveChain(factored, q);
+}
+
+/** Forces that leave no opening where lines touch, and none elsewhere. */
 function forcesWhere(
-  { nodes, own, next }: Chain,
+  chain: Chain,
   q: readonly Float64Array[],
   touching: readonly (readonly boolean[])[],
 ): Float64Array[] {
   const active = touching.map((line) => line.flatMap((touches, i) => (touches ? [i] : [])));
+  return solveChain(factorChain(chain, active), q);
+}
+
+/** A Cholesky factor line by line. */
+function factorChain({ nodes, own, next }: Chain, active: readonly (readonly number[])[]): FactoredChain {
   const factors: Float64Array[] = [];
-  /** Coupling to the next line, already divided by the factor: (factor⁻¹·next), column by column of the next line. */
   const coupled: Float64Array[] = [];
-  const right: Float64Array[] = [];
   active.forEach((rows, l) => {
     const m = rows.length;
     const diagonal = picked(own[l], rows, rows, nodes);
-    const load = Float64Array.from(rows, (i) => -(q[l]?.[i] ?? 0));
     const before = coupled[l - 1];
-    const beforeRight = right[l - 1];
-    if (before !== undefined && beforeRight !== undefined) {
-      const k = beforeRight.length;
+    if (before !== undefined) {
+      const k = active[l - 1]?.length ?? 0;
       for (let a = 0; a < m; a += 1) {
         for (let b = 0; b <= a; b += 1) {
           diagonal[a * m + b] = (diagonal[a * m + b] ?? 0) - dotOf(before, a * k, before, b * k, k);
         }
-        load[a] = (load[a] ?? 0) - dotOf(before, a * k, beforeRight, 0, k);
       }
     }
     factorDense(diagonal, m);
-    forward(diagonal, m, load, 0);
     factors.push(diagonal);
-    right.push(load);
     const columns = active[l + 1];
     if (columns === undefined) return;
     const across = new Float64Array(columns.length * m);
@@ -114,6 +134,26 @@ function forcesWhere(
       forward(diagonal, m, across, c * m);
     });
     coupled.push(across);
+  });
+  return { nodes, active, factors, coupled };
+}
+
+function solveChain(
+  { nodes, active, factors, coupled }: FactoredChain,
+  q: readonly Float64Array[],
+): Float64Array[] {
+  const right: Float64Array[] = [];
+  active.forEach((rows, l) => {
+    const m = rows.length;
+    const load = Float64Array.from(rows, (i) => -(q[l]?.[i] ?? 0));
+    const before = coupled[l - 1];
+    const beforeRight = right[l - 1];
+    if (before !== undefined && beforeRight !== undefined) {
+      const k = beforeRight.length;
+      for (let a = 0; a < m; a += 1) load[a] = (load[a] ?? 0) - dotOf(before, a * k, beforeRight, 0, k);
+    }
+    forward(factors[l] ?? new Float64Array(0), m, load, 0);
+    right.push(load);
   });
   const forceN = active.map(() => new Float64Array(nodes));
   let later: Float64Array | null = null;

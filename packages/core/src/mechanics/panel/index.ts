@@ -1,9 +1,4 @@
 export type { PressedLine } from './along';
-export {
-  type LineGap,
-  type PanelPressure,
-  panelPressure,
-  type PressedBoard,
-  type PressedPanel,
-  type PressingClamp,
-} from './panel-pressure';
+export type { LineGap, PressedBoard } from './panel-chain';
+export { type PanelPressure, panelPressure, type PressedPanel, type PressingClamp } from './panel-pressure';
+export { type PressPlace, type UnitPressures, unitPressures } from './unit-pressures';

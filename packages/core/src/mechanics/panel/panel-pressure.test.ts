@@ -3,7 +3,8 @@ import { resolveSpecies } from '../../materials';
 import closing from '../../test-support/reference/closing-force.json';
 import cases from '../../test-support/reference/panel-pressure.json';
 import type { Cut, WoodProperties } from '../../materials';
-import { panelPressure, type PressedBoard, type PressedPanel } from './panel-pressure';
+import type { PressedBoard } from './panel-chain';
+import { panelPressure, type PressedPanel } from './panel-pressure';
 
 const maple = resolveSpecies('hard-maple').properties;
 /** The maple of the reference cases. */

@@ -1,0 +1,80 @@
+import { consistentPressure } from './along';
+import { shutLines } from './contact';
+import { type PadSpan } from './mesh';
+import { addPadForces, chainOfPanel } from './panel-chain';
+import type { PressedPanel } from './panel-pressure';
+
+/** A place along the edge where a pad could press. */
+export interface PressPlace {
+  readonly xMm: number;
+  readonly padMm: number;
+}
+
+/** What each place does to every line, to be added up. */
+export interface UnitPressures {
+  /** Nodes along the length, the same on every line. */
+  readonly xsMm: Float64Array;
+  /** Pressure at the nodes of all lines, one after the other, for one newton at each place, MPa. */
+  readonly perNewton: readonly Float64Array[];
+  /** The same from the openings of the dry fit alone: what closing them costs, MPa; negative where it pulls apart. */
+  readonly fromGaps: Float64Array;
+}
+
+/** Longest element along the length, mm, and at a free end; more elements than this only for long panels. */
+const ELEMENT_MM = 14;
+const END_MM = 5;
+const MOST_ELEMENTS = 110;
+
+/**
+ * Pressures under one newton at each of many places, by the same elements as `panelPressure`, all lines shut.
+ *
+ * While nothing opens the panel is linear, so any set of clamps is the sum of its places: trying a thousand sets costs a
+ * thousand additions. A sum that falls below nothing somewhere is only a sign that the line opens there, not how far.
+ * Range: as `panelPressure`; elements are even along the length, so within about 3 % of the mean of its graded ones.
+ */
+export function unitPressures(
+  panel: Omit<PressedPanel, 'clamps' | 'samples'>,
+  places: readonly PressPlace[],
+): UnitPressures {
+  const { boards, batten, lengthMm, fineness = 1 } = panel;
+  const xsMm = evenNodes(lengthMm, fineness);
+  const condensed = chainOfPanel({ boards, batten, gaps: panel.gaps, xsMm, fineness });
+  const { chain, firstLine } = condensed;
+  const forcesOf = shutLines(chain);
+  const lines = boards.length - 1;
+  const n = xsMm.length;
+  const shut = new Float64Array(n);
+  const heights = boards
+    .slice(1)
+    .map((board, i) => Math.min(board.thicknessMm, boards[i]?.thicknessMm ?? Infinity));
+  const pressures = (openMm: readonly Float64Array[]): Float64Array => {
+    const forces = forcesOf(openMm);
+    const all = new Float64Array(lines * n);
+    heights.forEach((thicknessMm, l) => {
+      const forceN = forces[l + firstLine] ?? shut;
+      all.set(consistentPressure({ xsMm, forceN, openMm: shut, thicknessMm }), l * n);
+    });
+    return all;
+  };
+  return {
+    xsMm,
+    fromGaps: pressures(condensed.read()),
+    perNewton: places.map(({ xMm, padMm }) => {
+      const pad: PadSpan = { fromMm: xMm - padMm / 2, toMm: xMm + padMm / 2 };
+      const push = new Float64Array(n);
+      addPadForces(push, xsMm, pad, 1);
+      const openMm = chain.own.map(() => new Float64Array(n));
+      condensed.press(openMm, push);
+      return pressures(openMm);
+    }),
+  };
+}
+
+/** Even steps, two short ones at either end, where pressure falls off. */
+function evenNodes(lengthMm: number, fineness: number): Float64Array {
+  const ends = Math.min(END_MM, lengthMm / 8) / fineness;
+  const inner = lengthMm - 4 * ends;
+  const count = Math.ceil(Math.min(MOST_ELEMENTS, Math.max(8, inner / ELEMENT_MM)) * fineness);
+  const middle = Array.from({ length: count + 1 }, (_, i) => 2 * ends + (inner * i) / count);
+  return Float64Array.from([0, ends, ...middle, lengthMm - ends, lengthMm]);
+}
