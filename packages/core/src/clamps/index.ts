@@ -1,5 +1,14 @@
+export { caulPlaces, type Clash, clashesOf } from './clashes';
 export { type ClampKind, findClampKind, listClampKinds, TYPICAL_FORCE_SPREAD } from './kinds';
 export { clampNeed } from './need';
 export { openingFit, type OpeningFit, openingNeededMm } from './opening';
-export { centreOutOrder, evenPositions } from './placement';
-export { pressureWord, type PressureWord, type TargetPressure, targetPressure } from './target';
+export { centreOutOrder, evenPositions, tighteningOrder } from './placement';
+export {
+  canLightSqueeze,
+  LIGHT_SQUEEZE,
+  pressureWord,
+  type PressureSchool,
+  type PressureWord,
+  type TargetPressure,
+  targetPressure,
+} from './target';

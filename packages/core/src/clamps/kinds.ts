@@ -16,6 +16,10 @@ export interface ClampKind {
   readonly padHeightMm: number;
   /** True for kinds that can pull a panel together across its width. */
   readonly spansPanels: boolean;
+  /** Width along the work that a turning handle or a squeezing hand needs [judgement]. */
+  readonly handleMm: number;
+  /** From the bar or the throat to the end of the jaw [judgement]; 0 where nothing limits it. */
+  readonly jawDepthMm: number;
 }
 
 function kind(
@@ -23,21 +27,35 @@ function kind(
   name: string,
   forceN: number,
   pad: readonly [number, number],
-  spans = false,
+  {
+    spans = false,
+    handleMm = 0,
+    jawDepthMm = 0,
+  }: { readonly spans?: boolean; readonly handleMm?: number; readonly jawDepthMm?: number } = {},
 ): ClampKind {
-  return { id, name, forceN, pressureMPa: null, padWidthMm: pad[0], padHeightMm: pad[1], spansPanels: spans };
+  return {
+    id,
+    name,
+    forceN,
+    pressureMPa: null,
+    padWidthMm: pad[0],
+    padHeightMm: pad[1],
+    spansPanels: spans,
+    handleMm,
+    jawDepthMm,
+  };
 }
 
 const KINDS: readonly ClampKind[] = [
-  kind('t-bar', 'T-bar sash clamp', 6000, [40, 40], true),
-  kind('pipe', 'pipe clamp', 5000, [45, 50], true),
-  kind('parallel-jaw', 'parallel-jaw clamp', 5000, [45, 95], true),
-  kind('f-heavy', 'heavy F clamp', 4000, [38, 38], true),
-  kind('f-light', 'light F clamp', 1500, [28, 28], true),
-  kind('trigger', 'trigger clamp', 1000, [40, 60], true),
-  kind('c-clamp', 'C clamp', 5000, [25, 25]),
-  kind('hand-screw', 'hand screw', 2500, [45, 100]),
-  kind('edge', 'edge clamp', 1000, [25, 25]),
+  kind('t-bar', 'T-bar sash clamp', 6000, [40, 40], { spans: true, handleMm: 110, jawDepthMm: 55 }),
+  kind('pipe', 'pipe clamp', 5000, [45, 50], { spans: true, handleMm: 100, jawDepthMm: 45 }),
+  kind('parallel-jaw', 'parallel-jaw clamp', 5000, [45, 95], { spans: true, handleMm: 45, jawDepthMm: 95 }),
+  kind('f-heavy', 'heavy F clamp', 4000, [38, 38], { spans: true, handleMm: 45, jawDepthMm: 120 }),
+  kind('f-light', 'light F clamp', 1500, [28, 28], { spans: true, handleMm: 40, jawDepthMm: 80 }),
+  kind('trigger', 'trigger clamp', 1000, [40, 60], { spans: true, handleMm: 60, jawDepthMm: 80 }),
+  kind('c-clamp', 'C clamp', 5000, [25, 25], { handleMm: 90, jawDepthMm: 65 }),
+  kind('hand-screw', 'hand screw', 2500, [45, 100], { handleMm: 60, jawDepthMm: 150 }),
+  kind('edge', 'edge clamp', 1000, [25, 25], { handleMm: 60, jawDepthMm: 40 }),
   kind('band', 'band clamp', 1200, [25, 50]),
   kind('cam-mitre', 'cam-action mitre clamp', 800, [20, 40]),
   kind('pointed-spring', 'pointed spring clamp', 250, [3, 3]),
@@ -52,6 +70,8 @@ const KINDS: readonly ClampKind[] = [
     padWidthMm: 1000,
     padHeightMm: 1000,
     spansPanels: false,
+    handleMm: 0,
+    jawDepthMm: 0,
   },
   kind('weight', 'weight', 100, [100, 100]),
 ];

@@ -23,3 +23,18 @@ export function centreOutOrder(positionsMm: readonly number[], lengthMm: number)
     .sort((a, b) => a.distance - b.distance || a.x - b.x)
     .map(({ index }) => index);
 }
+
+/**
+ * Order in which to tighten: from the centre outward where the lines lie close; where the dry fit left gaps, from where
+ * the widest of them stands open: its middle when it is hollow, both ends in turn when it is proud.
+ * Returns indexes into `positionsMm`.
+ */
+export function tighteningOrder(
+  positionsMm: readonly number[],
+  lengthMm: number,
+  gapsMm: readonly number[],
+): number[] {
+  const widest = gapsMm.reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a), 0);
+  const outward = centreOutOrder(positionsMm, lengthMm);
+  return widest < 0 ? outward.toReversed() : outward;
+}

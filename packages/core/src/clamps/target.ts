@@ -18,14 +18,42 @@ const BY_DENSITY: readonly { readonly upToSg: number; readonly target: TargetPre
   { upToSg: Number.POSITIVE_INFINITY, target: { lowMPa: 1.2, highMPa: 1.7 } },
 ];
 
+/** How hard a line is meant to be pressed: as its wood wants it, or lightly with glue that fills. */
+export type PressureSchool = 'matched' | 'light';
+
+/**
+ * The school of a light squeeze and a second one, for rough work with glue that fills gaps [judgement]: pressure, what is
+ * left of the strength of a thin line, and after how many minutes the second squeeze comes.
+ */
+export const LIGHT_SQUEEZE = Object.freeze({
+  lowMPa: 0.2,
+  highMPa: 0.6,
+  strengthShare: Object.freeze({ low: 0.6, high: 0.85 }),
+  secondAfterMin: Object.freeze({ low: 15, high: 20 }),
+  /** The glue must fill gaps of so much. */
+  gapMm: 0.2,
+});
+
+/** Whether a family may be squeezed lightly: it fills gaps. */
+export const canLightSqueeze = ({ gapMm }: Pick<Adhesive, 'gapMm'>): boolean => gapMm >= LIGHT_SQUEEZE.gapMm;
+
 /**
  * Pressure that a family wants between woods of the given specific gravities. Where woods differ the softer
- * one sets the target, because it would crush first.
+ * one sets the target, because it would crush first. The light school wants less, where the family wants more than that.
  * @throws InputError `missing` when no wood is given.
  */
-export function targetPressure(adhesive: Adhesive, specificGravities: readonly number[]): TargetPressure {
+export function targetPressure(
+  adhesive: Adhesive,
+  specificGravities: readonly number[],
+  school: PressureSchool = 'matched',
+): TargetPressure {
   if (specificGravities.length === 0) {
     throw new InputError('missing', 'species', 'At least one wood is needed.', 'one or more species');
+  }
+  if (school === 'light') {
+    const matched = targetPressure(adhesive, specificGravities);
+    const { lowMPa, highMPa } = LIGHT_SQUEEZE;
+    return matched.lowMPa <= lowMPa ? matched : { lowMPa, highMPa };
   }
   if (adhesive.pressure.kind === 'fixed') {
     return { lowMPa: adhesive.pressure.lowMPa, highMPa: adhesive.pressure.highMPa };
