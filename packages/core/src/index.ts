@@ -73,7 +73,14 @@ export {
 } from './bench';
 export { type AnyCalculation, CALCULATIONS, findCalculation } from './calculations';
 export { type Bounds, boundsInWords, InputError } from './checks';
-export { type ClampKind, findClampKind, listClampKinds } from './clamps';
+export {
+  canLightSqueeze,
+  type ClampKind,
+  findClampKind,
+  LIGHT_SQUEEZE,
+  listClampKinds,
+  type PressureSchool,
+} from './clamps';
 export {
   type AssemblyMarks,
   assemblyMarks,
@@ -133,6 +140,9 @@ export {
   type RunEvent,
   type RunPromise,
   type RunRecord,
+  type BlockLot,
+  type CaulLot,
+  caulPairsIn,
   type ShopDocument,
   ShopDocumentSchema,
 } from './formats';
@@ -222,8 +232,12 @@ export {
   withSessions,
   type Plan,
   planAssembly,
-  type PressedPlan,
-  pressPlan,
+  type CaulPlan,
+  type Opening,
+  openings,
+  tightening,
+  type Press,
+  settlePlan,
   planBuild,
   type PlannedJoint,
   type PlannedLine,
@@ -235,4 +249,6 @@ export {
   type VerdictState,
   type WindowUse,
 } from './verdicts';
-export type { PressedLine } from './mechanics';
+export { panelPressure } from './mechanics';
+export { type Instead, type PanelPlacing, panelPlacings, placeOnPanel, type PlacingStep } from './placing';
+export { remembered } from './remembered';

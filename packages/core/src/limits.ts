@@ -30,6 +30,11 @@ export const LIMITS = Object.freeze({
   allowanceMm: { min: 0.05, max: 20, unit: 'mm' },
   trimMm: { min: 0, max: 300, unit: 'mm' },
   cauls: { min: 0, max: 20, unit: '' },
+  caulLengthMm: { min: 50, max: 3000, unit: 'mm' },
+  caulSectionMm: { min: 10, max: 200, unit: 'mm' },
+  crownMm: { min: 0, max: 30, unit: 'mm' },
+  friction: { min: 0.05, max: 1.5, unit: '' },
+  altitudeM: { min: -400, max: 5000, unit: 'm' },
   minutes: { min: 0.1, max: 100000, unit: 'min' },
   shelfMl: { min: 0, max: 100000, unit: 'mL' },
 } satisfies Record<string, Bounds>);

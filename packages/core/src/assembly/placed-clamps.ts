@@ -1,4 +1,12 @@
-import { centreOutOrder, findClampKind, openingFit, type OpeningFit, openingNeededMm } from '../clamps';
+import {
+  type Clash,
+  clashesOf,
+  findClampKind,
+  openingFit,
+  type OpeningFit,
+  openingNeededMm,
+  tighteningOrder,
+} from '../clamps';
 import type { PanelBuild, PlacedClamp, RackLot, ShopDocument } from '../formats';
 import type { Panel } from './panel';
 
@@ -18,8 +26,12 @@ export interface ClampOnPanel {
   readonly padPressureMPa: number;
   /** Lowest crushing limit under its two jaws. */
   readonly crushLimitMPa: number;
-  /** Place in the tightening order, from the centre outward, starting at 1. */
+  /** Place in the tightening order, starting at 1: from the centre outward, or from the worst gap. */
   readonly tightenAs: number;
+  /** Clamped edge at which its handle stands. */
+  readonly handle: 'first' | 'last';
+  /** Jaws reach at least to mid-thickness. */
+  readonly reaches: boolean;
 }
 
 /** Clamps of a build, sorted along the panel, and what is wrong with the set as a whole. */
@@ -30,6 +42,8 @@ export interface ClampSet {
   /** Lots of which more are placed than exist. */
   readonly overdrawn: readonly { readonly lot: RackLot; readonly placed: number }[];
   readonly totalForceN: number;
+  /** Jaws and handles in each other's way. */
+  readonly clashes: readonly Clash[];
 }
 
 /** A block under a jaw spreads it this much wider than the jaw, each way, times its thickness (45°). */
@@ -40,9 +54,10 @@ export function clampsOnPanel(build: PanelBuild, shop: ShopDocument, panel: Pane
   const lots = new Map(shop.rack.map((lot) => [lot.id, lot]));
   const sorted = [...build.clamps].sort((a, b) => a.xMm - b.xMm);
   const known = sorted.filter((placed) => lots.has(placed.rackId));
-  const order = centreOutOrder(
+  const order = tighteningOrder(
     known.map((placed) => placed.xMm),
     panel.lengthMm,
+    build.dryFit.gaps.map(({ gapMm }) => gapMm),
   );
   const clamps = known.map((placed, index) =>
     measure(placed, lots.get(placed.rackId) as RackLot, index, order.indexOf(index) + 1, build, panel),
@@ -55,6 +70,15 @@ export function clampsOnPanel(build: PanelBuild, shop: ShopDocument, panel: Pane
       return placed > lot.count ? [{ lot, placed }] : [];
     }),
     totalForceN: clamps.reduce((total, clamp) => total + clamp.forceN, 0),
+    clashes: clashesOf(
+      clamps.map(({ number, placed, lot, handle }) => ({
+        number,
+        xMm: placed.xMm,
+        handle,
+        padMm: lot.padWidthMm,
+        handleMm: findClampKind(lot.kind).handleMm,
+      })),
+    ),
   };
 }
 
@@ -70,12 +94,10 @@ function measure(
   const padding = build.edge.kind === 'bare' ? 0 : build.edge.thicknessMm;
   const needed = openingNeededMm(panel.widthMm, padding);
   const fit = openingFit(lot.maxOpeningMm, needed);
-  const forceN = fit === 'too-short' ? 0 : ((lot.forceN ?? kind.forceN ?? 0) * build.pullPct) / 100;
+  const givesN = lot.forceN ?? kind.forceN ?? 0;
+  const forceN = fit === 'too-short' ? 0 : (Math.min(givesN, placed.mostN ?? givesN) * build.pullPct) / 100;
   const edges = [panel.boards[0], panel.boards.at(-1)].filter((board) => board !== undefined);
-  const spreadMm = build.edge.kind === 'bare' ? 0 : 2 * BLOCK_SPREAD * build.edge.thicknessMm;
-  const pads = edges.map(
-    ({ board }) => (lot.padWidthMm + spreadMm) * Math.min(lot.padHeightMm + spreadMm, board.thicknessMm),
-  );
+  const bearing = bearingMm2(lot, build, panel);
   return {
     placed,
     number: index + 1,
@@ -85,8 +107,21 @@ function measure(
     forceSource: lot.forceN === null ? 'typical' : 'measured',
     openingNeededMm: needed,
     fit,
-    padPressureMPa: forceN / Math.min(...pads),
+    padPressureMPa: forceN / bearing,
     crushLimitMPa: Math.min(...edges.map(({ wood }) => wood.compPerpMPa)),
     tightenAs,
+    handle: placed.handle ?? 'last',
+    reaches: kind.jawDepthMm >= panel.thicknessMm / 2 + build.holding.barClearanceMm,
   };
+}
+
+/** Wood that bears one jaw, through the packing where there is some, mm²: the lesser of both edges. */
+export function bearingMm2(lot: RackLot, build: PanelBuild, panel: Panel): number {
+  const spreadMm = build.edge.kind === 'bare' ? 0 : 2 * BLOCK_SPREAD * build.edge.thicknessMm;
+  const edges = [panel.boards[0], panel.boards.at(-1)].filter((board) => board !== undefined);
+  return Math.min(
+    ...edges.map(
+      ({ board }) => (lot.padWidthMm + spreadMm) * Math.min(lot.padHeightMm + spreadMm, board.thicknessMm),
+    ),
+  );
 }

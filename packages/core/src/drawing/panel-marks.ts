@@ -1,4 +1,4 @@
-import type { Plan } from '../verdicts';
+import { clampBowMm, type Plan } from '../verdicts';
 
 /** Steps of the pressure ramp: under half the low end, light, then rising shares of the target's high end. */
 export type PressureStep = 0 | 1 | 2 | 3 | 4 | 5;
@@ -45,6 +45,8 @@ export interface ClampMark {
   readonly xMm: number;
   readonly side: 'above' | 'below';
   readonly padWidthMm: number;
+  readonly handle: 'first' | 'last';
+  readonly pinned: boolean;
   readonly faulty: boolean;
 }
 
@@ -60,6 +62,9 @@ export interface PanelMarks {
   readonly lines: readonly LineMark[];
   readonly clamps: readonly ClampMark[];
   readonly caulsAtMm: readonly number[];
+  readonly caulWidthMm: number;
+  /** Bow at the middle while clamped, as far as it is held; infinite where it pops. */
+  readonly bowMm: number;
   readonly trimMm: number;
 }
 
@@ -69,7 +74,6 @@ export function panelMarks(plan: Plan): PanelMarks {
   const weakest = plan.lines.reduce((a, b) =>
     b.pressure.minMPa / b.target.lowMPa < a.pressure.minMPa / a.target.lowMPa ? b : a,
   );
-  const pairs = build.holding.caulPairs;
   return {
     lengthMm: panel.lengthMm,
     widthMm: panel.widthMm,
@@ -104,9 +108,13 @@ export function panelMarks(plan: Plan): PanelMarks {
       xMm: clamp.placed.xMm,
       side: clamp.placed.side,
       padWidthMm: clamp.lot.padWidthMm,
+      handle: clamp.handle,
+      pinned: clamp.placed.pinned === true,
       faulty: clamp.fit === 'too-short' || clamp.padPressureMPa > clamp.crushLimitMPa,
     })),
-    caulsAtMm: Array.from({ length: pairs }, (_, i) => (panel.lengthMm * (i + 0.5)) / pairs),
+    caulsAtMm: plan.cauls?.placesMm ?? [],
+    caulWidthMm: plan.cauls?.caul.widthMm ?? 0,
+    bowMm: clampBowMm(plan),
     trimMm: build.trimMm,
   };
 }

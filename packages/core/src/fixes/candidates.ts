@@ -1,5 +1,5 @@
 import { evenPositions, findClampKind, openingNeededMm } from '../clamps';
-import type { PanelBuild, PlacedClamp, ShopDocument } from '../formats';
+import { caulPairsIn, type PanelBuild, type PlacedClamp, type ShopDocument } from '../formats';
 import { finding } from '../finding';
 import { LIMITS } from '../limits';
 import { lotForceN, placeEvenly } from '../templates';
@@ -34,6 +34,11 @@ export const CANDIDATE_SOURCES: readonly Source[] = [
   pullThroughMiddle,
   presetClamps,
   turnBoards,
+  handlesApart,
+  asWoodWants,
+  planedShut,
+  driedFirst,
+  otherCauls,
 ];
 
 function moreClamps({ build, panel }: Plan, shop: ShopDocument): readonly PanelCandidate[] {
@@ -169,7 +174,7 @@ function holdFlat({ build, panel }: Plan, shop: ShopDocument): readonly PanelCan
     });
   }
   const pairs = Math.max(holding.caulPairs + 1, Math.ceil(panel.lengthMm / 500));
-  if (pairs <= shop.caulPairs) {
+  if (pairs <= caulPairsIn(shop)) {
     found.push({
       change: finding('add-cauls', 'informs', { pairs }),
       build: { ...build, holding: { ...holding, caulPairs: pairs } },
@@ -270,4 +275,85 @@ function turnBoards({ build }: Plan): readonly PanelCandidate[] {
     });
   }
   return found;
+}
+
+/** Every other handle at the first edge. */
+function handlesApart({ build, clampSet }: Plan): readonly PanelCandidate[] {
+  if (clampSet.clashes.every(({ kind }) => kind !== 'handles')) return [];
+  const order = clampSet.clamps.map(({ placed }) => placed.id);
+  return [
+    {
+      change: finding('handles-in-turn', 'informs'),
+      build: {
+        ...build,
+        clamps: build.clamps.map((clamp) => ({
+          ...clamp,
+          handle: order.indexOf(clamp.id) % 2 === 0 ? 'last' : 'first',
+        })),
+      },
+      effort: 0.4,
+    },
+  ];
+}
+
+/** Pressure as the wood wants it, in place of a light squeeze. */
+function asWoodWants({ build }: Plan): readonly PanelCandidate[] {
+  return build.school === 'light'
+    ? [
+        {
+          change: finding('squeeze-as-wanted', 'informs'),
+          build: { ...build, school: 'matched' },
+          effort: 0.5,
+        },
+      ]
+    : [];
+}
+
+/** What the plan comes to once the worst line has been planed until it closes dry. */
+function planedShut({ build, lines }: Plan): readonly PanelCandidate[] {
+  const open = lines.filter(({ closing }) => closing === 'costly' || closing === 'back-to-plane');
+  const [worst] = open.sort((a, b) => b.closingForceN - a.closingForceN);
+  if (worst === undefined) return [];
+  const gaps = build.dryFit.gaps.filter(({ line }) => line !== worst.line.index);
+  return [
+    {
+      change: finding('plane-line', 'informs', { line: worst.line.label }),
+      build: { ...build, dryFit: { ...build.dryFit, gaps } },
+      effort: 3,
+    },
+  ];
+}
+
+/** What the plan comes to once boards that are too wet have dried to what the glue takes. */
+function driedFirst({ build, adhesive, boardMcPct }: Plan): readonly PanelCandidate[] {
+  const most = adhesive.moisturePct.max;
+  if (boardMcPct.every((mc) => mc <= most)) return [];
+  return [
+    {
+      change: finding('dry-boards', 'informs', { mcPct: most }),
+      build: {
+        ...build,
+        boards: build.boards.map((board, i) =>
+          (boardMcPct[i] ?? 0) > most ? { ...board, mcPct: most } : board,
+        ),
+      },
+      effort: 5,
+    },
+  ];
+}
+
+/** Another lot of cauls, or one pair more of those that bend. */
+function otherCauls({ build, cauls }: Plan, shop: ShopDocument): readonly PanelCandidate[] {
+  if (cauls === null) return [];
+  const lots = (shop.cauls ?? []).filter(({ id }) => id !== build.holding.caulLot);
+  return lots.map((lot) => ({
+    change: finding('other-cauls', 'informs', {
+      species: lot.species,
+      widthMm: lot.widthMm,
+      depthMm: lot.depthMm,
+      crownMm: lot.crownMm,
+    }),
+    build: { ...build, holding: { ...build.holding, caulLot: lot.id } },
+    effort: 0.8,
+  }));
 }

@@ -1,13 +1,22 @@
 import type { PanelBuild, ShopDocument } from '../formats';
-import { type Plan, planBuild } from '../verdicts';
+import { type Plan, planBuild, type Press, settlePlan } from '../verdicts';
 import { CANDIDATE_SOURCES } from './candidates';
 import { type Fixes, rankFixes } from './rank';
 
-/** Fixes for a panel, each really planned. */
-export function findFixes(plan: Plan, shop: ShopDocument): Fixes<PanelBuild> {
+/**
+ * Fixes for a panel, each really planned; with `press` those that look best are pressed by finite elements as well, and
+ * their effect is told from there.
+ */
+export function findFixes(plan: Plan, shop: ShopDocument, press?: Press): Fixes<PanelBuild> {
   return rankFixes(
     plan.verdicts,
     () => CANDIDATE_SOURCES.flatMap((source) => source(plan, shop)),
     (build) => planBuild(build, shop).verdicts,
+    press === undefined
+      ? undefined
+      : {
+          verdicts: settlePlan(plan, press).verdicts,
+          of: (build) => settlePlan(planBuild(build, shop), press).verdicts,
+        },
   );
 }

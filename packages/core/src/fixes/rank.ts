@@ -29,6 +29,8 @@ type Verdicts = Readonly<Record<Aspect, Verdict>>;
 
 /** Most fixes shown for one verdict. */
 const MOST_FIXES = 3;
+/** Candidates for one verdict that are worked out for real before three are shown. */
+const MOST_SETTLED = 5;
 /** A verdict whose bar is fuller than this needs no advice. */
 const COMFORTABLE_BAR = 0.8;
 /** Least gain in bar length that is worth a person's attention. */
@@ -37,20 +39,30 @@ const LEAST_GAIN = 0.02;
 /**
  * Plans every candidate for real and keeps for each verdict the three that help most without making another
  * verdict worse. Deterministic. Costs one plan per candidate, and nothing where no verdict wants a fix.
+ * @param settled the verdicts as they come out when worked through in full, and how to do so for a candidate; without it
+ *   the plan is all there is.
  */
 export function rankFixes<B>(
   verdicts: Verdicts,
   candidates: () => readonly Candidate<B>[],
   verdictsOf: (build: B) => Verdicts,
+  settled?: { readonly verdicts: Verdicts; readonly of: (build: B) => Verdicts },
 ): Fixes<B> {
-  const wanting = ASPECTS.filter((aspect) => wantsFix(verdicts[aspect]));
+  const now = settled?.verdicts ?? verdicts;
+  const wanting = ASPECTS.filter((aspect) => wantsFix(now[aspect]));
   const none: Fixes<B> = { inTime: [], tight: [], square: [], flat: [] };
   if (wanting.length === 0) return none;
   const tried = candidates().map((candidate) => ({ candidate, verdicts: verdictsOf(candidate.build) }));
-  return wanting.reduce<Fixes<B>>(
-    (fixes, aspect) => ({ ...fixes, [aspect]: bestFor(aspect, verdicts, tried) }),
-    none,
-  );
+  return wanting.reduce<Fixes<B>>((fixes, aspect) => {
+    if (settled === undefined)
+      return { ...fixes, [aspect]: fixesOf(aspect, verdicts, bestFor(aspect, verdicts, tried, MOST_FIXES)) };
+    // What looks best in the estimate is worked out for real, and only that is shown.
+    const real = bestFor(aspect, verdicts, tried, MOST_SETTLED).map(({ candidate }) => ({
+      candidate,
+      verdicts: settled.of(candidate.build),
+    }));
+    return { ...fixes, [aspect]: fixesOf(aspect, now, bestFor(aspect, now, real, MOST_FIXES)) };
+  }, none);
 }
 
 function wantsFix({ state, barShare }: Verdict): boolean {
@@ -62,15 +74,19 @@ interface Tried<B> {
   readonly verdicts: Verdicts;
 }
 
-function bestFor<B>(aspect: Aspect, before: Verdicts, tried: readonly Tried<B>[]): Fix<B>[] {
+function bestFor<B>(aspect: Aspect, before: Verdicts, tried: readonly Tried<B>[], most: number): Tried<B>[] {
   const helping = tried
     .filter((attempt) => helps(aspect, before, attempt.verdicts))
     .sort((a, b) => score(aspect, b) - score(aspect, a));
   const chosen: Tried<B>[] = [];
   for (const attempt of helping) {
     const sameKind = chosen.some(({ candidate }) => candidate.change.code === attempt.candidate.change.code);
-    if (!sameKind && chosen.length < MOST_FIXES) chosen.push(attempt);
+    if (!sameKind && chosen.length < most) chosen.push(attempt);
   }
+  return chosen;
+}
+
+function fixesOf<B>(aspect: Aspect, before: Verdicts, chosen: readonly Tried<B>[]): Fix<B>[] {
   return chosen.map(({ candidate, verdicts: after }) => ({
     aspect,
     change: candidate.change,

@@ -21,6 +21,14 @@ export {
   type RunPromise,
   type RunRecord,
 } from './run-document';
-export { type Bottle, type RackLot, type ShopDocument, ShopDocumentSchema } from './shop-document';
+export {
+  type BlockLot,
+  type Bottle,
+  type CaulLot,
+  caulPairsIn,
+  type RackLot,
+  type ShopDocument,
+  ShopDocumentSchema,
+} from './shop-document';
 export { type Finish, FINISHES, NO_WISHES, type Wishes } from './wishes';
 export { bounded, oneOf, orNull, strictObject, wholeBounded } from './schema';

@@ -25,6 +25,12 @@ export const PlacedClampSchema = strictObject({
   rackId: Id,
   xMm: bounded(LIMITS.clampPositionMm),
   side: oneOf(['above', 'below']),
+  /** Clamped edge at which its handle stands; left out: the last one. */
+  handle: Type.Optional(oneOf(['first', 'last'])),
+  /** Stays where it is when clamps are placed anew. */
+  pinned: Type.Optional(Type.Boolean()),
+  /** Pulled no harder than this; left out: as hard as it goes. */
+  mostN: Type.Optional(bounded(LIMITS.clampForceN)),
 });
 
 /** An opening read with feelers at the dry fit: + hollow (open in the middle), − proud (open at the ends). */
@@ -80,6 +86,8 @@ export const PanelBuildSchema = strictObject({
   clamps: Type.Array(PlacedClampSchema, { maxItems: MOST_CLAMPS }),
   /** How hard the clamps are pulled, as a share of what they can give. */
   pullPct: Type.Number({ minimum: 1, maximum: 100 }),
+  /** How hard lines are meant to be pressed; left out: as their wood wants it. */
+  school: Type.Optional(oneOf(['matched', 'light'])),
   /** Line of pull from mid-thickness, toward the side on which the bar lies. */
   pullOffsetMm: bounded({ min: 0, max: LIMITS.lineOfPullOffsetMm.max, unit: 'mm' }),
   edge: strictObject({
@@ -92,6 +100,8 @@ export const PanelBuildSchema = strictObject({
     barsTouch: Type.Boolean(),
     barClearanceMm: bounded({ min: 0, max: 10, unit: 'mm' }),
     caulPairs: wholeBounded(LIMITS.cauls),
+    /** Lot of cauls that is taken; left out: the first of the shop that is long enough. */
+    caulLot: Type.Optional(Id),
     endStops: Type.Boolean(),
     /** Clamps opened to size and laid out before the first bead. */
     preSet: Type.Boolean(),

@@ -1,7 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { LIMITS } from '../limits';
 import { ClimateSchema } from './panel-build';
-import { bounded, Id, orNull, ShortText, strictObject, wholeBounded } from './schema';
+import { bounded, Id, oneOf, orNull, ShortText, strictObject, wholeBounded } from './schema';
 
 /** A lot of equal clamps on the rack. */
 export const RackLotSchema = strictObject({
@@ -13,6 +13,31 @@ export const RackLotSchema = strictObject({
   forceN: orNull(bounded(LIMITS.clampForceN)),
   padWidthMm: bounded(LIMITS.padSideMm),
   padHeightMm: bounded(LIMITS.padSideMm),
+});
+
+/** A lot of equal cauls. */
+const CaulLotSchema = strictObject({
+  id: Id,
+  count: wholeBounded(LIMITS.clampCount),
+  species: ShortText,
+  lengthMm: bounded(LIMITS.caulLengthMm),
+  /** Across the span, flat on the work, and in the direction of the pull. */
+  widthMm: bounded(LIMITS.caulSectionMm),
+  depthMm: bounded(LIMITS.caulSectionMm),
+  /** Middle above the ends of its crowned edge; 0 for a straight one. */
+  crownMm: bounded(LIMITS.crownMm),
+});
+
+/** A lot of equal blocks or battens that go under jaws. */
+const BlockLotSchema = strictObject({
+  id: Id,
+  kind: oneOf(['block', 'batten']),
+  count: wholeBounded(LIMITS.clampCount),
+  lengthMm: bounded(LIMITS.caulLengthMm),
+  thicknessMm: bounded(LIMITS.padThicknessMm),
+  face: oneOf(['bare', 'abrasive', 'cork']),
+  /** Pull at which it slid over what pressed it down, as measured; null: as its face usually does. */
+  friction: orNull(bounded(LIMITS.friction)),
 });
 
 const span = (end: ReturnType<typeof bounded>) => strictObject({ low: orNull(end), high: orNull(end) });
@@ -78,12 +103,23 @@ export const ShopDocumentSchema = strictObject({
   ),
   crew: Type.Array(ShortText, { minItems: 1, maxItems: LIMITS.crew.max }),
   rack: Type.Array(RackLotSchema, { maxItems: 60 }),
+  /** Pairs that are at hand where cauls are not listed one by one. */
   caulPairs: wholeBounded(LIMITS.cauls),
+  cauls: Type.Optional(Type.Array(CaulLotSchema, { maxItems: 30 })),
+  blocks: Type.Optional(Type.Array(BlockLotSchema, { maxItems: 30 })),
+  /** Height above the sea, for what a vacuum can give; left out: at the sea. */
+  altitudeM: Type.Optional(bounded(LIMITS.altitudeM)),
   bottles: Type.Array(BottleSchema, { maxItems: 60 }),
   /** This person's minutes over the built-in ones: 1.2 is a fifth slower. */
   paceFactor: Type.Number({ minimum: 0.3, maximum: 4 }),
 });
 
 export type RackLot = Static<typeof RackLotSchema>;
+export type CaulLot = Static<typeof CaulLotSchema>;
+export type BlockLot = Static<typeof BlockLotSchema>;
 export type Bottle = Static<typeof BottleSchema>;
 export type ShopDocument = Static<typeof ShopDocumentSchema>;
+
+/** Pairs of cauls in a shop, listed or only counted. */
+export const caulPairsIn = ({ cauls, caulPairs }: ShopDocument): number =>
+  cauls === undefined ? caulPairs : cauls.reduce((sum, { count }) => sum + Math.floor(count / 2), 0);

@@ -2,6 +2,7 @@ import { findAdhesive, type Service } from '../adhesives';
 import { within } from '../checks';
 import { clampNeed, evenPositions, findClampKind, openingNeededMm } from '../clamps';
 import {
+  caulPairsIn,
   type PanelBuild,
   MOST_BOARDS,
   MOST_CLAMPS,
@@ -93,7 +94,7 @@ export function edgePanelBuild(
     holding: {
       barsTouch: true,
       barClearanceMm: 0.3,
-      caulPairs: Math.min(shop.caulPairs, Math.max(1, Math.round(lengthMm / CAUL_SPACING_MM))),
+      caulPairs: Math.min(caulPairsIn(shop), Math.max(1, Math.round(lengthMm / CAUL_SPACING_MM))),
       endStops: true,
       preSet: true,
       heldFlatLater: false,

@@ -38,7 +38,9 @@ export function judgeFlat(parts: PlanParts): Verdict {
   const largest = found.reduce((a, b) => (b.mm > a.mm ? b : a));
   const margin = figure === null ? -1 : 1 - figure / limit;
   const nearStrut = heldBy.length === 0 && strut.loadShare >= STRUT_SHARE.warn;
-  const state: VerdictState = margin < 0 ? 'fails' : margin < CLOSE_SHARE || nearStrut ? 'close' : 'holds';
+  const caulTrouble = parts.cauls?.findings[0];
+  const tightened = margin < CLOSE_SHARE || nearStrut || caulTrouble !== undefined;
+  const state: VerdictState = margin < 0 ? 'fails' : tightened ? 'close' : 'holds';
   return {
     aspect: 'flat',
     state,
@@ -46,8 +48,8 @@ export function judgeFlat(parts: PlanParts): Verdict {
     figure,
     against: limit,
     sense: 'at-most',
-    barShare: barShareOf(nearStrut ? Math.min(margin, CLOSE_SHARE / 2) : margin),
-    cause: causeOf(parts, { pops, nearStrut, largest, margin }),
+    barShare: barShareOf(nearStrut || caulTrouble !== undefined ? Math.min(margin, CLOSE_SHARE / 2) : margin),
+    cause: causeOf(parts, { pops, nearStrut, largest, margin, caulTrouble }),
     workings: [
       finding('how-strut', 'informs', {
         lineLoadNPerMm: parts.clampSet.totalForceN / parts.panel.lengthMm,
@@ -57,6 +59,23 @@ export function judgeFlat(parts: PlanParts): Verdict {
         widthMm: parts.panel.widthMm,
         heldBy: heldBy.length === 0 ? 'nothing' : heldBy.join('+'),
       }),
+      ...(parts.cauls === null
+        ? []
+        : [
+            finding('how-cauls', 'informs', {
+              pairs: parts.cauls.pairs,
+              loadNPerMm: parts.cauls.load.totalNPerMm,
+              pullNPerMm: parts.cauls.load.fromPullNPerMm,
+              strutNPerMm: parts.cauls.load.fromStrutNPerMm,
+              boardsNPerMm:
+                parts.cauls.load.fromCupNPerMm +
+                parts.cauls.load.fromBowNPerMm +
+                parts.cauls.load.fromWindNPerMm,
+              crownMm: parts.cauls.crown.crownMm,
+              haveMm: parts.cauls.caul.crownMm,
+              endForceN: parts.cauls.crown.endForceN,
+            }),
+          ]),
       finding('how-flat', 'informs', Object.fromEntries(found.map(({ code, mm }) => [code, mm]))),
     ],
   };
@@ -69,12 +88,20 @@ function causeOf(
     nearStrut,
     largest,
     margin,
-  }: { readonly pops: boolean; readonly nearStrut: boolean; readonly largest: Part; readonly margin: number },
+    caulTrouble,
+  }: {
+    readonly pops: boolean;
+    readonly nearStrut: boolean;
+    readonly largest: Part;
+    readonly margin: number;
+    readonly caulTrouble: Finding | undefined;
+  },
 ): Finding {
   const values = { loadShare: strut.loadShare, bucklingNPerMm: strut.bucklingNPerMm, mm: largest.mm };
   if (pops) return finding('panel-pops', 'refuses', values);
   if (nearStrut) return finding('panel-near-popping', 'warns', values);
   if (margin < CLOSE_SHARE) return finding(largest.code, margin < 0 ? 'refuses' : 'warns', values);
+  if (caulTrouble !== undefined) return caulTrouble;
   // A plan that only holds because something restrains it must say so, whatever the largest part is.
   if (strut.loadShare >= STRUT_SHARE.warn) {
     return finding('held-from-popping', 'informs', { ...values, heldBy: heldBy.join('+') });
@@ -95,6 +122,9 @@ function flatParts(parts: PlanParts): readonly [Part, ...Part[]] {
     // A panel that pops has no bow to add: the verdict fails before the sum.
     ...(Number.isFinite(bowMm) ? [{ code: 'bow-from-pull', mm: bowMm }] : []),
     { code: 'moisture-cup', mm: moistureCupMm(parts) },
+    ...(underCauls && (parts.cauls?.leavesMm ?? 0) > 0
+      ? [{ code: 'cauls-bend', mm: parts.cauls?.leavesMm ?? 0 }]
+      : []),
     { code: 'boards-bowed', mm: Math.abs(build.dryFit.bowMm ?? 0) * stays },
     { code: 'boards-twisted', mm: Math.abs(build.dryFit.twistMm ?? 0) * stays },
   ];
@@ -104,7 +134,7 @@ function flatParts(parts: PlanParts): readonly [Part, ...Part[]] {
  * Bow at the middle, in mm, from pulls that miss mid-thickness. Free panels bow as a strut; where bars lie on
  * both faces, no further than their clearance; cauls press out what they can reach.
  */
-function clampBowMm({ strut, heldBy, build, clampSet, panel }: PlanParts): number {
+export function clampBowMm({ strut, heldBy, build, clampSet, panel }: PlanParts): number {
   const sides = new Set(clampSet.clamps.map(({ placed }) => placed.side));
   const spacing = clampSet.clamps.length === 0 ? 0 : panel.lengthMm / clampSet.clamps.length;
   const oneSided = strut.bowMm ?? Number.POSITIVE_INFINITY;

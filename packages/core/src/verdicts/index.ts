@@ -33,6 +33,10 @@ export {
 export { COMFORTABLE_MARGIN, type WindowUse } from './in-time';
 export { type RingChoice, ringChoices, type RingOrder } from './moisture-cup';
 export { type Plan, planBuild } from './plan';
-export { type PressedPlan, pressPlan } from './pressed-plan';
+export { clampBowMm } from './flat';
+export type { CaulPlan } from './cauls';
+export { type PressedPlan, pressPlan, unpressed } from './pressed-plan';
+export { type Opening, openings, tightening } from './tightening';
+export { type Press, settlePlan } from './settle';
 export type { PlannedLine } from './plan-parts';
 export { type Aspect, ASPECTS, type FigureKind, stateRank, type Verdict, type VerdictState } from './verdict';

@@ -14,6 +14,7 @@ import {
 } from '../mechanics';
 import { panelSession } from '../sequence';
 import { findSpreadMethod, spread } from '../spread';
+import { planCauls } from './cauls';
 import { closingAdvice } from './closing';
 import { judgeFlat } from './flat';
 import { judgeInTime, type WindowUse, windowUses } from './in-time';
@@ -50,8 +51,17 @@ export function planBuild(build: PanelBuild, shop: ShopDocument): Plan {
   const clampSet = clampsOnPanel(build, shop, panel);
   const boardMcPct = panel.boards.map(({ board }) => moistureOf(board.mcPct, climate));
   const lines = panel.lines.map((line) =>
-    planLine(line, { build, climate, panel, clampSet, adhesive, boardMcPct }),
+    planLine(line, {
+      build,
+      climate,
+      panel,
+      clampSet,
+      adhesive,
+      boardMcPct,
+      closingOrder: worstFirst(build, panel),
+    }),
   );
+  const strut = strutOf(build, panel, clampSet);
   const timeline = panelSession({
     build,
     panel,
@@ -69,7 +79,9 @@ export function planBuild(build: PanelBuild, shop: ShopDocument): Plan {
     lines,
     clampSet,
     timeline,
-    strut: strutOf(build, panel, clampSet),
+    strut,
+    cauls: planCauls({ build, shop, panel, clampSet, offsetMm: meanOffset(build, clampSet) }),
+    pressed: null,
     heldBy: heldBy(build, panel, clampSet),
   };
   return {
@@ -105,6 +117,7 @@ interface LineContext {
   readonly clampSet: PlanParts['clampSet'];
   readonly adhesive: PlanParts['adhesive'];
   readonly boardMcPct: readonly number[];
+  readonly closingOrder: readonly number[];
 }
 
 function planLine(line: PanelLine, context: LineContext): PlannedLine {
@@ -115,6 +128,7 @@ function planLine(line: PanelLine, context: LineContext): PlannedLine {
   const target = targetPressure(
     adhesive,
     woods.map(({ wood }) => wood.sg),
+    build.school,
   );
   const crushMPa = Math.min(...woods.map(({ wood }) => wood.compPerpMPa));
   const pulls = clampSet.clamps.map(({ placed, forceN }) => ({ xMm: placed.xMm, forceN }));
@@ -131,17 +145,19 @@ function planLine(line: PanelLine, context: LineContext): PlannedLine {
   const { faces } = own;
   const method = findSpreadMethod(own.method);
   const gapMm = build.dryFit.gaps.find((gap) => gap.line === line.index)?.gapMm ?? null;
-  const closingN =
+  const closes = (order: readonly number[]): number =>
     gapMm === null
       ? 0
       : closingForceN({
           lengthMm: line.lengthMm,
           thicknessMm: line.heightMm,
-          boards: [strutBoard(line.first), strutBoard(line.second)],
+          boards: boardsBehind(panel, line.index, order),
           gapMm,
           remainingMm: Math.min(adhesive.gapMm, 0.1),
           pulls,
         });
+  const closingN = closes(context.closingOrder);
+  const inTurn = panel.lines.map(({ index }) => index);
   return {
     line,
     mcPct,
@@ -169,6 +185,7 @@ function planLine(line: PanelLine, context: LineContext): PlannedLine {
     lowestWord: pressureWord(pressure.minMPa, target, crushMPa),
     gapMm,
     closingForceN: closingN,
+    closingInTurnN: closes(inTurn),
     closing: closingAdvice(closingN, clampSet.totalForceN),
   };
 }
@@ -188,15 +205,44 @@ function strutBoard({ board, wood }: Panel['boards'][number]): StrutBoard {
   return { widthMm: board.widthMm, wood, cut: board.cut };
 }
 
-function strutOf(build: PanelBuild, panel: Panel, clampSet: PlanParts['clampSet']): PlanParts['strut'] {
+/** Lines by what was read on them, the widest gap first. */
+function worstFirst({ dryFit }: PanelBuild, panel: Panel): number[] {
+  const read = (index: number) => Math.abs(dryFit.gaps.find(({ line }) => line === index)?.gapMm ?? 0);
+  return panel.lines.map(({ index }) => index).sort((a, b) => read(b) - read(a) || a - b);
+}
+
+/** The two sides of a line when it is closed: each board with those it is already together with, as one deep beam. */
+function boardsBehind(panel: Panel, line: number, order: readonly number[]): [StrutBoard, StrutBoard] {
+  const together = new Set(order.slice(0, order.indexOf(line)));
+  const reachOf = (from: number, step: 1 | -1): number => {
+    let board = from;
+    // Line i lies between boards i and i + 1.
+    while (together.has(step === 1 ? board : board - 1)) board += step;
+    return board;
+  };
+  const deep = (from: number, to: number): StrutBoard => {
+    const [low, high] = [Math.min(from, to), Math.max(from, to)];
+    const own = panel.boards.slice(low, high + 1);
+    const nearest = strutBoard(panel.boards[from] as Panel['boards'][number]);
+    return { ...nearest, widthMm: sumOf(own, ({ board }) => board.widthMm) };
+  };
+  return [deep(line, reachOf(line, -1)), deep(line + 1, reachOf(line + 1, 1))];
+}
+
+/** Force-weighted mean distance of the pull from mid-thickness, + above. */
+function meanOffset(build: PanelBuild, clampSet: PlanParts['clampSet']): number {
   const moment = sumOf(clampSet.clamps, ({ placed, forceN }) =>
     placed.side === 'above' ? forceN * build.pullOffsetMm : -forceN * build.pullOffsetMm,
   );
+  return clampSet.totalForceN > 0 ? moment / clampSet.totalForceN : 0;
+}
+
+function strutOf(build: PanelBuild, panel: Panel, clampSet: PlanParts['clampSet']): PlanParts['strut'] {
   return panelStrut({
     boards: panel.boards.map(strutBoard),
     thicknessMm: panel.thicknessMm,
     lineLoadNPerMm: clampSet.totalForceN / panel.lengthMm,
-    offsetMm: clampSet.totalForceN > 0 ? moment / clampSet.totalForceN : 0,
+    offsetMm: meanOffset(build, clampSet),
   });
 }
 

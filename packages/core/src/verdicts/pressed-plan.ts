@@ -1,5 +1,7 @@
-import { type PanelPressure, panelPressure, type PressedBoard } from '../mechanics';
-import type { Plan } from './plan';
+import type { Panel } from '../assembly';
+import type { PanelBuild } from '../formats';
+import { type PanelPressure, panelPressure, type PressedBoard, type PressedPanel } from '../mechanics';
+import type { PlanParts } from './plan-parts';
 
 /** A planned panel pressed by finite elements. */
 export interface PressedPlan extends PanelPressure {
@@ -11,15 +13,33 @@ export interface PressedPlan extends PanelPressure {
 const READINGS = 25;
 
 /**
- * Pressure along all lines of a planned panel by finite elements, with its boards, battens, clamps and what was read at
- * the dry fit: one figure for a line is taken for a parabola, + hollow, − proud. Boards are as long as the longest.
+ * A planned panel as the elements see it, with its boards, battens, clamps and what was read at the dry fit: one figure for
+ * a line is taken for a parabola, + hollow, − proud. Boards are as long as the longest.
  */
-export function pressPlan({ build, panel, clampSet }: Plan): PressedPlan {
+export function pressedPanelOf({ build, panel, clampSet }: PlanParts): {
+  readonly panel: PressedPanel;
+  readonly leftOut: readonly number[];
+} {
   const { lengthMm } = panel;
   const pressing = clampSet.clamps.filter(({ forceN, lot, placed }) => {
     const half = lot.padWidthMm / 2;
     return forceN > 0 && placed.xMm - half >= 0 && placed.xMm + half <= lengthMm;
   });
+  return {
+    panel: {
+      ...unpressed(build, panel),
+      clamps: pressing.map(({ placed, forceN, lot }) => ({
+        xMm: placed.xMm,
+        forceN,
+        padMm: lot.padWidthMm,
+      })),
+    },
+    leftOut: clampSet.clamps.filter((clamp) => !pressing.includes(clamp)).map(({ number }) => number),
+  };
+}
+
+/** The same before any clamp is on. */
+export function unpressed(build: PanelBuild, panel: Panel): Omit<PressedPanel, 'clamps'> {
   const boards = panel.boards.map(({ board, wood }): PressedBoard => ({
     widthMm: board.widthMm,
     thicknessMm: board.thicknessMm,
@@ -27,23 +47,26 @@ export function pressPlan({ build, panel, clampSet }: Plan): PressedPlan {
     wood,
   }));
   const [first] = boards;
-  const batten =
-    build.edge.kind === 'battens' && first !== undefined && build.edge.thicknessMm > 0
-      ? { ...first, widthMm: build.edge.thicknessMm, cut: 'flat' as const }
-      : undefined;
-  const pressed = panelPressure({
+  return {
     boards,
-    lengthMm,
-    batten,
-    clamps: pressing.map(({ placed, forceN, lot }) => ({ xMm: placed.xMm, forceN, padMm: lot.padWidthMm })),
+    lengthMm: panel.lengthMm,
+    batten:
+      build.edge.kind === 'battens' && first !== undefined && build.edge.thicknessMm > 0
+        ? { ...first, widthMm: build.edge.thicknessMm, cut: 'flat' as const }
+        : undefined,
     gaps: build.dryFit.gaps
       .filter(({ line }) => line < panel.lines.length)
       .map(({ line, gapMm }) => ({ line, profileMm: parabola(gapMm) })),
-  });
-  return {
-    ...pressed,
-    leftOut: clampSet.clamps.filter((clamp) => !pressing.includes(clamp)).map(({ number }) => number),
   };
+}
+
+/** Pressure along all lines of a planned panel by finite elements. */
+export function pressPlan(
+  plan: PlanParts,
+  press: (panel: PressedPanel) => PanelPressure = panelPressure,
+): PressedPlan {
+  const { panel, leftOut } = pressedPanelOf(plan);
+  return { ...press(panel), leftOut };
 }
 
 function parabola(gapMm: number): number[] {

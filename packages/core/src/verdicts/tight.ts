@@ -1,5 +1,6 @@
 import { standsService } from '../adhesives';
-import { TYPICAL_FORCE_SPREAD } from '../clamps';
+import { canLightSqueeze, LIGHT_SQUEEZE, TYPICAL_FORCE_SPREAD } from '../clamps';
+import type { Clash } from '../clamps';
 import { type Finding, finding } from '../finding';
 import type { PlannedLine, PlanParts } from './plan-parts';
 import { barShareOf, type Verdict, type VerdictState } from './verdict';
@@ -7,10 +8,13 @@ import { barShareOf, type Verdict, type VerdictState } from './verdict';
 /** A clamped block of pressure this many times the high end starves lines of families that only want contact. */
 const OVERPRESSURE_RATIO = 1.15;
 
+/** From so many times the force on, the order in which lines are closed is worth telling. */
+const DEEP_BEAM_RATIO = 1.1;
+
 /** Tight: pressure everywhere along every line between what the glue wants and what the wood bears. */
 export function judgeTight(parts: PlanParts): Verdict {
   const weakest = parts.lines.reduce((a, b) => (shareOfTarget(b) < shareOfTarget(a) ? b : a));
-  const cause = refusal(parts) ?? warning(parts, weakest) ?? pressureCause(weakest);
+  const cause = refusal(parts) ?? warning(parts, weakest) ?? pressureCause(weakest, parts);
   const state: VerdictState =
     cause.severity === 'refuses' ? 'fails' : cause.severity === 'warns' ? 'close' : 'holds';
   const margin = Math.min(marginOf(weakest), state === 'fails' ? -0.02 : 1);
@@ -44,6 +48,12 @@ function refusal(parts: PlanParts): Finding | undefined {
   if (!standsService(adhesive.service, build.service)) {
     return finding('service-too-hard', 'refuses', { rated: adhesive.service, wanted: build.service });
   }
+  if (build.school === 'light' && !canLightSqueeze(adhesive)) {
+    return finding('light-squeeze-needs-filler', 'refuses', {
+      gapMm: adhesive.gapMm,
+      neededMm: LIGHT_SQUEEZE.gapMm,
+    });
+  }
   if (clampSet.clamps.length === 0) return finding('no-clamps', 'refuses');
   const short = clampSet.clamps.find(({ fit }) => fit === 'too-short');
   if (short !== undefined) {
@@ -68,6 +78,8 @@ function refusal(parts: PlanParts): Finding | undefined {
       lengthMm: parts.panel.lengthMm,
     });
   }
+  const fouling = clampSet.clashes.find(({ kind }) => kind === 'jaws');
+  if (fouling !== undefined) return finding('jaws-foul', 'refuses', clashValues(fouling));
   const biting = clampSet.clamps.find(({ padPressureMPa, crushLimitMPa }) => padPressureMPa > crushLimitMPa);
   if (biting !== undefined) {
     return finding('jaw-crushes', 'refuses', {
@@ -92,6 +104,12 @@ function warning({ lines, clampSet }: PlanParts, weakest: PlannedLine): Finding 
   if (weakest.lowestWord === 'under-pressed' || weakest.lowestWord === 'light') return undefined;
   const sprung = lines.find(({ closing }) => closing === 'costly');
   if (sprung !== undefined) return gapFinding('gap-costs-pull', 'warns', sprung, clampSet.totalForceN);
+  const shallow = clampSet.clamps.find(({ reaches }) => !reaches);
+  if (shallow !== undefined) {
+    return finding('jaw-too-shallow', 'warns', { clamp: shallow.number, kind: shallow.lot.kind });
+  }
+  const handles = clampSet.clashes.find(({ kind }) => kind === 'handles');
+  if (handles !== undefined) return finding('handles-foul', 'warns', clashValues(handles));
   const heavy = lines.find(({ pressure, target }) => pressure.meanMPa > OVERPRESSURE_RATIO * target.highMPa);
   if (heavy !== undefined) {
     return finding('more-than-needed', 'warns', {
@@ -103,6 +121,8 @@ function warning({ lines, clampSet }: PlanParts, weakest: PlannedLine): Finding 
   return undefined;
 }
 
+const clashValues = ({ clamp, other, apartMm, neededMm }: Clash) => ({ clamp, other, apartMm, neededMm });
+
 function gapFinding(code: string, severity: Finding['severity'], line: PlannedLine, totalN: number): Finding {
   return finding(code, severity, {
     line: line.line.label,
@@ -112,7 +132,17 @@ function gapFinding(code: string, severity: Finding['severity'], line: PlannedLi
   });
 }
 
-function pressureCause(weakest: PlannedLine): Finding {
+function pressureCause(weakest: PlannedLine, { pressed }: PlanParts): Finding {
+  const opens = pressed?.lines[weakest.line.index];
+  if (opens !== undefined && !opens.closed) {
+    return finding('line-opens', 'refuses', {
+      line: weakest.line.label,
+      atMm: weakest.pressure.minAtMm,
+      lengthMm: weakest.line.lengthMm,
+      openMm: Math.max(...opens.openMm),
+      lowMPa: weakest.target.lowMPa,
+    });
+  }
   const severity = { 'under-pressed': 'refuses', light: 'warns' } as const;
   const word = weakest.lowestWord;
   return finding(
@@ -128,7 +158,11 @@ function pressureCause(weakest: PlannedLine): Finding {
   );
 }
 
-function workings({ clampSet, build }: PlanParts, weakest: PlannedLine): Finding[] {
+function workings({ clampSet, build, lines, pressed }: PlanParts, weakest: PlannedLine): Finding[] {
+  const deep = lines.find(
+    ({ closingForceN, closingInTurnN }) =>
+      closingInTurnN > DEEP_BEAM_RATIO * closingForceN && closingForceN > 0,
+  );
   return [
     finding('how-target', 'informs', {
       sg: Math.min(weakest.line.first.wood.sg, weakest.line.second.wood.sg),
@@ -144,12 +178,34 @@ function workings({ clampSet, build }: PlanParts, weakest: PlannedLine): Finding
       typical: clampSet.clamps.filter(({ forceSource }) => forceSource === 'typical').length,
       spreadPct: TYPICAL_FORCE_SPREAD * 100,
     }),
-    finding('how-lowest-pressure', 'informs', {
+    ...(build.school === 'light'
+      ? [
+          finding('how-light-squeeze', 'informs', {
+            lowMPa: weakest.target.lowMPa,
+            strengthLow: LIGHT_SQUEEZE.strengthShare.low,
+            strengthHigh: LIGHT_SQUEEZE.strengthShare.high,
+            fromMin: LIGHT_SQUEEZE.secondAfterMin.low,
+            toMin: LIGHT_SQUEEZE.secondAfterMin.high,
+          }),
+        ]
+      : []),
+    ...(deep === undefined
+      ? []
+      : [
+          finding('how-closing-order', 'informs', {
+            line: deep.line.label,
+            worstFirstN: deep.closingForceN,
+            inTurnN: Number.isFinite(deep.closingInTurnN) ? deep.closingInTurnN : -1,
+          }),
+        ]),
+    finding(pressed === null ? 'how-lowest-pressure' : 'how-pressed', 'informs', {
       line: weakest.line.label,
       depthMm: weakest.line.depthMm,
       minMPa: weakest.pressure.minMPa,
       maxMPa: weakest.pressure.maxMPa,
       meanMPa: weakest.pressure.meanMPa,
+      unknowns: pressed?.unknowns ?? 0,
+      iterations: pressed?.iterations ?? 0,
     }),
   ];
 }
