@@ -15,7 +15,9 @@ import {
   planAssembly,
   type PanelBuild,
   planBuild,
-  pressPlan,
+  panelPlacings,
+  type PlacingStep,
+  settlePlan,
   type ShopDocument,
 } from '@lean-clasp/core';
 
@@ -42,7 +44,16 @@ const answers = {
     if (!(await asItIs(likelihoodOf(plan)))) return;
     for (const change of likelyChanges(plan, shop)) if (!(await goOn(change))) return;
   },
-  press: (build: PanelBuild, shop: ShopDocument) => Promise.resolve(pressPlan(planBuild(build, shop))),
+  place: async (
+    build: PanelBuild,
+    shop: ShopDocument,
+    idsFrom: string,
+    goOn: (step: PlacingStep) => Promise<boolean>,
+  ) => {
+    let made = 0;
+    const makeId = () => `${idsFrom}-${(made += 1)}`;
+    for (const step of panelPlacings(planBuild(build, shop), makeId)) if (!(await goOn(step))) return;
+  },
   toDate: (id: string, build: BuildDocument, shop: ShopDocument) =>
     Promise.resolve(buildToDate(id, isPanel(build) ? planBuild(build, shop) : planAssembly(build, shop))),
   arrange: async (build: AssemblyBuild, shop: ShopDocument, goOn: (best: Arranged) => Promise<boolean>) => {
@@ -54,3 +65,5 @@ export const planner = () => answers;
 export const adviser = () => answers;
 export const arranger = () => answers;
 export const askPlan = answers.plan;
+export const askSettled = (build: BuildDocument, shop: ShopDocument) =>
+  Promise.resolve(isPanel(build) ? settlePlan(planBuild(build, shop)) : planAssembly(build, shop));

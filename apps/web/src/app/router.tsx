@@ -55,6 +55,10 @@ export const makeRouter = (store: AppStore) =>
           shouldRevalidate: ({ currentParams, nextParams }) => currentParams.buildId !== nextParams.buildId,
           lazy: screen(() => import('../workspace/WorkspacePage').then((m) => m.WorkspacePage)),
         },
+        {
+          path: 'builds/:buildId/print/:what',
+          lazy: screen(() => import('../squeeze/PrintPage').then((m) => m.PrintPage)),
+        },
         { path: 'shop', lazy: screen(() => import('../shop/ShopPage').then((m) => m.ShopPage)) },
         { path: 'logbook', lazy: screen(() => import('../logbook/LogbookPage').then((m) => m.LogbookPage)) },
         { path: 'logbook/:runId', lazy: screen(() => import('../logbook/RunPage').then((m) => m.RunPage)) },

@@ -1,6 +1,7 @@
 import type { BoardMark, PanelMarks } from '@lean-clasp/core';
 import { useTheme } from '@mui/material/styles';
 import { FIGURE_FACE } from '../app/theme';
+import { useFormat } from '../quantities/use-format';
 
 const ROOM_PX = 48;
 const RINGS = 4;
@@ -44,8 +45,55 @@ export function EndView({
           fill={index % 2 === 0 ? tokens.wood : tokens.woodAlternate}
         />
       ))}
+      {showBars && marks.bowMm > 0 && (
+        <Bow marks={marks} y={top + thickness / 2} scale={scale} width={width} />
+      )}
       {sides.has('below') && <Bar y={top + thickness + 7} width={marks.widthMm * scale} dashed />}
     </svg>
+  );
+}
+
+/** A bow of any size is drawn so high, px, and told in figures. */
+const BOW_PX = 12;
+
+/** The panel's middle line as it bows, enlarged, with its figure. */
+function Bow({
+  marks,
+  y,
+  scale,
+  width,
+}: {
+  readonly marks: PanelMarks;
+  readonly y: number;
+  readonly scale: number;
+  readonly width: number;
+}) {
+  const { tokens } = useTheme().palette;
+  const f = useFormat();
+  const end = ROOM_PX + marks.widthMm * scale;
+  const pops = !Number.isFinite(marks.bowMm);
+  return (
+    <g>
+      <path
+        d={`M${ROOM_PX} ${y}Q${(ROOM_PX + end) / 2} ${y - 2 * BOW_PX} ${end} ${y}`}
+        fill="none"
+        stroke={pops ? tokens.fails : tokens.glueText}
+        strokeWidth={2}
+        strokeDasharray="3 3"
+      />
+      {end + 6 < width && (
+        <text
+          x={width - 4}
+          y={y - 10}
+          textAnchor="end"
+          fontSize={14}
+          fontFamily={FIGURE_FACE}
+          fill={tokens.ink}
+        >
+          {pops ? 'pops' : f.fine(marks.bowMm)}
+        </text>
+      )}
+    </g>
   );
 }
 

@@ -11,7 +11,7 @@ import type {
 } from '@lean-clasp/core';
 import { copyWithStructuralSharing } from '@reduxjs/toolkit/query';
 import { createContext, type ReactNode, use, useEffect, useMemo, useState } from 'react';
-import { adviser, type AnyPlan, askPlan } from './workers';
+import { adviser, type AnyPlan, askPlan, askSettled } from './workers';
 
 /** The newest plan that the worker has delivered for the build on show. */
 export interface PlanState<P> {
@@ -33,6 +33,8 @@ export interface FixesState {
 const PlanContext = createContext<PlanState<AnyPlan>>({ plan: null, failure: null });
 const FixesContext = createContext<FixesState>({ fixes: null, fresh: false });
 
+/** Pause before the elements are asked, so that a clamp can be dragged without a queue. */
+const SETTLE_AFTER_MS = 40;
 /** Fixes are worked out once typing rests for this long; verdicts never wait. */
 const FIXES_AFTER_MS = 200;
 
@@ -56,12 +58,17 @@ export function PlanProvider({
     const fail = (error: unknown) => {
       if (!overtaken) setFailure(error instanceof Error ? error.message : String(error));
     };
-    askPlan(build, shop).then((answer) => {
+    const show = (answer: AnyPlan) => {
       if (overtaken) return;
       // What has not changed keeps its identity, so that only what has is drawn again.
       setPlan((before) => copyWithStructuralSharing(before, answer));
       setFailure(null);
-    }, fail);
+    };
+    askPlan(build, shop).then(show, fail);
+    const settling = setTimeout(() => {
+      // The estimate stays where the elements have nothing to say.
+      askSettled(build, shop).then(show, () => undefined);
+    }, SETTLE_AFTER_MS);
     const timer = setTimeout(() => {
       adviser()
         .fixes(build, shop)
@@ -71,6 +78,7 @@ export function PlanProvider({
     }, FIXES_AFTER_MS);
     return () => {
       overtaken = true;
+      clearTimeout(settling);
       clearTimeout(timer);
     };
   }, [build, shop]);
@@ -104,4 +112,10 @@ export function useVerdicts(): Readonly<Record<Aspect, Verdict>> | null {
 /** The newest fixes for the build on show. */
 export function useFixes(): FixesState {
   return use(FixesContext);
+}
+
+/** Whether the pressures on show are estimates still, the elements not being there yet. */
+export function useEstimated(): boolean {
+  const { plan } = use(PlanContext);
+  return plan !== null && 'clampSet' in plan && plan.pressed === null && plan.clampSet.clamps.length > 0;
 }

@@ -17,14 +17,21 @@ import {
   type LikelyChange,
   likelyChanges,
   type PanelBuild,
-  type PressedPlan,
-  pressPlan,
+  panelPlacings,
+  panelPressure,
+  type PlacingStep,
   type Plan,
   planAssembly,
   planBuild,
+  remembered,
+  settlePlan,
   type ShopDocument,
 } from '@lean-clasp/core';
 import { expose } from 'comlink';
+
+/** Panels pressed lately by this worker: undo, and edits that do not change what presses, cost nothing. */
+const MOST_REMEMBERED = 80;
+const press = remembered(panelPressure, MOST_REMEMBERED);
 
 /** What the planning worker does for the page. */
 const planner = {
@@ -32,7 +39,7 @@ const planner = {
     isPanel(build) ? planBuild(build, shop) : planAssembly(build, shop),
   fixes: (build: BuildDocument, shop: ShopDocument): Fixes<PanelBuild> | Fixes<AssemblyBuild> =>
     isPanel(build)
-      ? findFixes(planBuild(build, shop), shop)
+      ? findFixes(planBuild(build, shop), shop, press)
       : findAssemblyFixes(planAssembly(build, shop), shop),
   compareGlues: (build: BuildDocument, shop: ShopDocument, today: string): GlueComparison =>
     compareGlues(build, shop, today),
@@ -47,8 +54,20 @@ const planner = {
     if (!(await asItIs(likelihoodOf(plan)))) return;
     for (const change of likelyChanges(plan, shop)) if (!(await goOn(change))) return;
   },
-  /** Pressure along the lines of a panel by finite elements. */
-  press: (build: PanelBuild, shop: ShopDocument): PressedPlan => pressPlan(planBuild(build, shop)),
+  /** The plan with pressures by finite elements in place of estimates. */
+  settle: (build: BuildDocument, shop: ShopDocument): Plan | AssemblyPlan =>
+    isPanel(build) ? settlePlan(planBuild(build, shop), press) : planAssembly(build, shop),
+  /** Places clamps on a panel, telling how far it is, until told that it is enough. */
+  place: async (
+    build: PanelBuild,
+    shop: ShopDocument,
+    idsFrom: string,
+    goOn: (step: PlacingStep) => Promise<boolean>,
+  ): Promise<void> => {
+    let made = 0;
+    const makeId = () => `${idsFrom}-${(made += 1)}`;
+    for (const step of panelPlacings(planBuild(build, shop), makeId, press)) if (!(await goOn(step))) return;
+  },
   /** A build as the calendar of the shop sees it. */
   toDate: (id: string, build: BuildDocument, shop: ShopDocument): BuildToDate =>
     buildToDate(id, isPanel(build) ? planBuild(build, shop) : planAssembly(build, shop)),

@@ -1,6 +1,6 @@
 import type { Aspect, BuildDocument, ShopDocument, Verdict } from '@lean-clasp/core';
 import { useEffect, useState } from 'react';
-import { askPlan } from './workers';
+import { askSettled } from './workers';
 
 /** The verdicts on a build that is not open, worked out off the page; null until they are there. */
 export function useVerdictsOf(
@@ -10,7 +10,7 @@ export function useVerdictsOf(
   const [verdicts, setVerdicts] = useState<Readonly<Record<Aspect, Verdict>> | null>(null);
   useEffect(() => {
     let overtaken = false;
-    askPlan(build, shop).then(
+    askSettled(build, shop).then(
       (plan) => {
         if (!overtaken) setVerdicts(plan.verdicts);
       },

@@ -16,23 +16,42 @@ export const planner = lazyWorker();
 /** Tries many builds at once: fixes and comparisons, which may take a tenth of a second. */
 export const adviser = lazyWorker();
 
-/** Works sessions out, which may take seconds; nothing else waits for it. */
+/** Presses panels by finite elements, a tenth of a second each; only the newest edit is worth waiting for. */
+const presser = lazyWorker();
+
+/** Works sessions and places of clamps out, which may take seconds; nothing else waits for it. */
 export const arranger = lazyWorker();
 
 /** A plan of either sort of build. */
 export type AnyPlan = Plan | AssemblyPlan;
 
 /** Answers asked for, by the shop and build they are for; gone as soon as nobody holds those any more. */
-const asked = new WeakMap<ShopDocument, WeakMap<BuildDocument, Promise<AnyPlan>>>();
+type Asked = WeakMap<ShopDocument, WeakMap<BuildDocument, Promise<AnyPlan>>>;
+const asked: Asked = new WeakMap();
+const askedToSettle: Asked = new WeakMap();
 
 /**
  * The plan of a build, asked for once: whoever edits asks at once, and whoever shows the build then finds the answer
  * under way.
  */
 export function askPlan(build: BuildDocument, shop: ShopDocument): Promise<AnyPlan> {
-  const ofShop = asked.get(shop) ?? new WeakMap<BuildDocument, Promise<AnyPlan>>();
-  asked.set(shop, ofShop);
-  const answer = ofShop.get(build) ?? planner().plan(build, shop);
+  return once(asked, build, shop, () => planner().plan(build, shop));
+}
+
+/** The same with pressures by finite elements, which comes a moment later. */
+export function askSettled(build: BuildDocument, shop: ShopDocument): Promise<AnyPlan> {
+  return once(askedToSettle, build, shop, () => presser().settle(build, shop));
+}
+
+function once(
+  before: Asked,
+  build: BuildDocument,
+  shop: ShopDocument,
+  ask: () => Promise<AnyPlan>,
+): Promise<AnyPlan> {
+  const ofShop = before.get(shop) ?? new WeakMap<BuildDocument, Promise<AnyPlan>>();
+  before.set(shop, ofShop);
+  const answer = ofShop.get(build) ?? ask();
   ofShop.set(build, answer);
   return answer;
 }

@@ -1,6 +1,5 @@
-import type { Plan, PressedLine } from '@lean-clasp/core';
+import type { Plan, PlannedLine } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
-import LinearProgress from '@mui/material/LinearProgress';
 import { useTheme } from '@mui/material/styles';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -21,45 +20,36 @@ import {
 import { isSelected, useSelection } from '../drawing/selection';
 import { Section } from '../frame/Page';
 import { useFormat } from '../quantities/use-format';
-import { useOpenBuild } from '../workspace/open-build';
-import { usePressed } from './use-pressed';
 
-/** Pressure along every line by finite elements: the chosen line, or else the weakest, drawn over the others. */
+/** Pressure along every line: the chosen line, or else the weakest, drawn over the others. */
 export function PressureAlong({ plan }: { readonly plan: Plan }) {
-  const { build, shop } = useOpenBuild();
-  const { pressed, fresh } = usePressed(build, shop);
   const { selected, select } = useSelection();
   const f = useFormat();
-  if (plan.clampSet.clamps.length === 0) return null;
-  if (pressed === null || pressed.lines.length !== plan.lines.length) {
-    return (
-      <Section title="Pressure along the lines">
-        <LinearProgress aria-label="Pressing the panel" />
-      </Section>
-    );
-  }
-  const { lines, status, leftOut } = pressed;
+  const { lines, pressed, clampSet } = plan;
+  if (clampSet.clamps.length === 0) return null;
+  const shareOf = ({ pressure, target }: PlannedLine) => pressure.minMPa / target.lowMPa;
   const weakest = lines.reduce(
-    (least, line, i) => (line.minMPa < (lines[least]?.minMPa ?? 0) ? i : least),
+    (least, line, i) => (shareOf(line) < shareOf(lines[least] ?? line) ? i : least),
     0,
   );
   const chosen = selected?.kind === 'line' ? Number(selected.id) : weakest;
-  const target = plan.lines[chosen]?.target;
+  const target = lines[chosen]?.target;
   return (
     <Section title="Pressure along the lines">
-      <Box sx={{ opacity: fresh ? 1 : 0.5 }}>
-        <Curves plan={plan} lines={lines} chosen={chosen} />
-        <Table size="small" aria-label="Pressure along the lines">
-          <TableHead>
-            <TableRow>
-              <TableCell>line</TableCell>
-              <TableCell align="right">lowest</TableCell>
-              <TableCell align="right">at</TableCell>
-              <TableCell align="right">highest</TableCell>
-            </TableRow>
-          </TableHead>
-          <TableBody>
-            {lines.map((line, i) => (
+      <Curves plan={plan} chosen={chosen} />
+      <Table size="small" aria-label="Pressure along the lines">
+        <TableHead>
+          <TableRow>
+            <TableCell>line</TableCell>
+            <TableCell align="right">lowest</TableCell>
+            <TableCell align="right">at</TableCell>
+            <TableCell align="right">highest</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {lines.map(({ line, pressure }, i) => {
+            const openMm = Math.max(0, ...(pressed?.lines[i]?.openMm ?? []));
+            return (
               <TableRow
                 key={i}
                 hover
@@ -67,52 +57,45 @@ export function PressureAlong({ plan }: { readonly plan: Plan }) {
                 onClick={() => select({ kind: 'line', id: String(i) })}
               >
                 <TableCell component="th" scope="row">
-                  {plan.lines[i]?.line.label}
-                  {line.closed ? '' : `, open ${f.fine(Math.max(...line.openMm))}`}
+                  {line.label}
+                  {openMm > 0 && `, open ${f.fine(openMm)}`}
                 </TableCell>
-                <TableCell align="right">{f.pressure(line.minMPa)}</TableCell>
-                <TableCell align="right">{f.length(line.minAtMm)}</TableCell>
-                <TableCell align="right">{f.pressure(line.maxMPa)}</TableCell>
+                <TableCell align="right">{f.pressure(pressure.minMPa)}</TableCell>
+                <TableCell align="right">{f.length(pressure.minAtMm)}</TableCell>
+                <TableCell align="right">{f.pressure(pressure.maxMPa)}</TableCell>
               </TableRow>
-            ))}
-          </TableBody>
-        </Table>
-      </Box>
+            );
+          })}
+        </TableBody>
+      </Table>
       <Typography variant="body2" color="text.secondary" role="status" sx={{ mt: 1 }}>
-        {fresh ? 'Finite elements with contact' : 'Working it out anew …'}
-        {fresh && ` (${pressed.unknowns.toLocaleString('en-GB')} unknowns)`}
+        {pressed === null
+          ? 'Quick estimate; the elements follow'
+          : `Finite elements with contact (${pressed.unknowns.toLocaleString('en-GB')} unknowns)`}
         {target !== undefined && `; wanted ${f.pressure(target.lowMPa)} to ${f.pressure(target.highMPa)}`}.
-        {status !== 'converged' &&
-          ' It did not settle: a board is held by too little. Go by the verdict, and by eye.'}
-        {leftOut.length > 0 && ` Clamp ${leftOut.join(', ')} presses nothing here.`} The verdict below is the
-        quick estimate of the same.
+        {pressed !== null &&
+          pressed.leftOut.length > 0 &&
+          ` Clamp ${pressed.leftOut.join(', ')} presses nothing here.`}
       </Typography>
     </Section>
   );
 }
 
 /** One curve to a line over the length, the band that the glue wants behind them, clamps as dashes. */
-function Curves({
-  plan,
-  lines,
-  chosen,
-}: {
-  readonly plan: Plan;
-  readonly lines: readonly PressedLine[];
-  readonly chosen: number;
-}) {
+function Curves({ plan, chosen }: { readonly plan: Plan; readonly chosen: number }) {
   const { tokens } = useTheme().palette;
   const f = useFormat();
   const { lengthMm } = plan.panel;
-  const target = plan.lines[chosen]?.target;
-  const count = lines[0]?.pressureMPa.length ?? 0;
+  const { lines } = plan;
+  const target = lines[chosen]?.target;
+  const count = lines[0]?.pressure.pressureMPa.length ?? 0;
   const points = Array.from({ length: count }, (_, s) => ({
     xMm: (lengthMm * s) / (count - 1),
-    ...Object.fromEntries(lines.map((line, i) => [`l${i}`, line.pressureMPa[s] ?? 0])),
+    ...Object.fromEntries(lines.map((line, i) => [`l${i}`, line.pressure.pressureMPa[s] ?? 0])),
   }));
-  const own = lines[chosen];
-  const label = plan.lines[chosen]?.line.label ?? '';
-  const most = Math.max(target?.lowMPa ?? 0, ...lines.map(({ maxMPa }) => maxMPa)) * 1.1;
+  const own = lines[chosen]?.pressure;
+  const label = lines[chosen]?.line.label ?? '';
+  const most = Math.max(target?.lowMPa ?? 0, ...lines.map(({ pressure }) => pressure.maxMPa)) * 1.1;
   return (
     <Box
       role="img"

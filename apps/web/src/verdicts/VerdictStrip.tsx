@@ -3,7 +3,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useTheme } from '@mui/material/styles';
 import { memo, useCallback, useState } from 'react';
-import { useVerdicts } from '../planner/plan-context';
+import { useEstimated, useVerdicts } from '../planner/plan-context';
 import { useFormat } from '../quantities/use-format';
 import { causeWords } from '../words/causes';
 import { againstWords, ASPECT_NAMES, figureWords } from './figures';
@@ -13,6 +13,7 @@ import { VerdictDetail } from './VerdictDetail';
 /** The four verdicts along the bottom edge; each opens to its fixes and to how its figure was got. */
 export function VerdictStrip({ onApplied }: { readonly onApplied?: () => void }) {
   const verdicts = useVerdicts();
+  const estimated = useEstimated();
   const [open, setOpen] = useState<Aspect | null>(null);
   const toggle = useCallback((aspect: Aspect) => setOpen((was) => (was === aspect ? null : aspect)), []);
   if (verdicts === null) return <Box sx={{ minHeight: 104, borderTop: 2, borderColor: 'text.primary' }} />;
@@ -36,7 +37,13 @@ export function VerdictStrip({ onApplied }: { readonly onApplied?: () => void })
         }}
       >
         {ASPECTS.map((aspect) => (
-          <VerdictCell key={aspect} verdict={verdicts[aspect]} open={open === aspect} onToggle={toggle} />
+          <VerdictCell
+            key={aspect}
+            verdict={verdicts[aspect]}
+            estimated={estimated && aspect === 'tight'}
+            open={open === aspect}
+            onToggle={toggle}
+          />
         ))}
       </Box>
     </Box>
@@ -45,10 +52,13 @@ export function VerdictStrip({ onApplied }: { readonly onApplied?: () => void })
 
 const VerdictCell = memo(function VerdictCell({
   verdict,
+  estimated,
   open,
   onToggle,
 }: {
   readonly verdict: Verdict;
+  /** By the quick form still; the elements follow. */
+  readonly estimated: boolean;
   readonly open: boolean;
   readonly onToggle: (aspect: Aspect) => void;
 }) {
@@ -92,6 +102,7 @@ const VerdictCell = memo(function VerdictCell({
         </Box>
         <Box component="span" sx={{ fontSize: '0.9375rem', color: 'text.secondary' }}>
           {against}
+          {estimated && ', about'}
         </Box>
       </Box>
       <Box sx={{ fontSize: '0.9375rem', color: 'text.secondary', lineHeight: 1.3 }}>{cause}</Box>

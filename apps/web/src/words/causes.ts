@@ -7,6 +7,7 @@ import {
   formatWait,
 } from '@lean-clasp/core';
 import type { Format } from '../quantities/use-format';
+import { PLACING_WORDS, SQUEEZE_CAUSES, SQUEEZE_CHANGES, TIGHTENING_WORDS } from './squeeze';
 import { type Say, sayFrom } from './values';
 
 const WINDOW_WORDS: Readonly<Record<string, string>> = {
@@ -140,6 +141,7 @@ const CAUSES: Readonly<Record<string, Say>> = {
   'order-too-few-clamps': ({ n, s }) =>
     `session ${n('session')}: ${alsoOthers(s('line'), n('others'))} close together and want more clamps than there are`,
   'nothing-glued': () => 'every joint is left dry',
+  ...SQUEEZE_CAUSES,
 };
 
 /** A joint, and how many more. */
@@ -187,7 +189,14 @@ const CHANGES: Readonly<Record<string, Say>> = {
   'alternate-hearts': () => 'Turn the boards heart up and down in turn',
   'spread-with': ({ s }) => `Spread with a ${findSpreadMethod(s('method')).name}`,
   'hold-in-use': () => 'Hold it flat in use: breadboard ends or battens',
+  ...SQUEEZE_CHANGES,
 };
+
+/** What placing clamps came to, in plain words. */
+export const placingWords = (finding: Finding, f: Format) => sayFrom(PLACING_WORDS, finding, f);
+
+/** How clamps are brought on. */
+export const tighteningWords = (finding: Finding, f: Format) => sayFrom(TIGHTENING_WORDS, finding, f);
 
 /** What to do at the bench. */
 const INSTRUCTIONS: Readonly<Record<string, Say>> = {

@@ -18,6 +18,7 @@ const PART_NAMES: Readonly<Record<string, string>> = {
   'bow-from-pull': 'bow from a pull off mid-thickness',
   'faces-not-flush': 'steps between faces',
   'moisture-cup': 'cup through the year',
+  'cauls-bend': 'what cauls bend away by, for want of crown',
   'boards-bowed': 'bow read at the dry fit, after curing',
   'boards-twisted': 'twist read at the dry fit, after curing',
   'ends-stopped': 'creep against a stop',
@@ -138,6 +139,50 @@ const EXPLANATIONS: Readonly<Record<string, Explain>> = {
     ],
     source:
       'Closed form fitted to fine-mesh finite elements; ± 8 % of the mean for three boards or more. See docs/models.md.',
+  }),
+  'how-pressed': ({ n, s }, f) => ({
+    title: `Lowest on ${s('line')}: ${f.pressure(n('minMPa'))}`,
+    rule: 'Every board is cut into small rectangles, stiff along the grain and soft across it; wet lines pass on push, never pull; where a line would have to pull, it opens. The forces that then hold the lines apart are the pressure.',
+    inputs: [
+      ['mean', f.pressure(n('meanMPa'))],
+      ['highest', f.pressure(n('maxMPa'))],
+      ['unknowns', n('unknowns').toLocaleString('en-GB')],
+      ['rounds until contact settled', String(n('iterations'))],
+    ],
+    source:
+      'Finite elements in orthotropic plane stress with contact; within 2 % of the mean of finer ones. See docs/models.md.',
+  }),
+  'how-closing-order': ({ n, s }, f) => ({
+    title: `Order of closing: ${s('line')} first saves pull`,
+    rule: 'Boards that are already together bend as one deep beam. A sprung line closed while both its neighbours are still loose takes least; closed last, it may never close.',
+    inputs: [
+      ['worst gap first', f.force(n('worstFirstN'))],
+      ['in turn from the first edge', n('inTurnN') < 0 ? 'does not close' : f.force(n('inTurnN'))],
+    ],
+    source: 'Beam with shear on a bed that cannot pull; see docs/models.md.',
+  }),
+  'how-light-squeeze': ({ n }, f) => ({
+    title: `Light squeeze: ${f.pressure(n('lowMPa'))} and more, then once again`,
+    rule: `A thick line of glue that fills, pressed lightly, and squeezed a second time after ${n('fromMin')} to ${n('toMin')} minutes. It is weaker than a thin line.`,
+    inputs: [
+      [
+        'strength of a thin line that may be expected',
+        `${Math.round(100 * n('strengthLow'))}–${Math.round(100 * n('strengthHigh'))} %`,
+      ],
+    ],
+    source: 'Judgement: a school for rough outdoor work. A proof coupon from the same glue tells more.',
+  }),
+  'how-cauls': ({ n }, f) => ({
+    title: `Cauls: crown ${f.fine(n('crownMm'))}, ${f.force(n('endForceN'))} at each end`,
+    rule: 'A caul presses with what works against flat: the moment of a pull off mid-thickness (9.6 × moment ÷ width²), a share of the pull against popping (3 %), and what flattens the boards’ own bow and twist. Its crown is what it bends by under that.',
+    inputs: [
+      ['along each caul', `${two(n('loadNPerMm'))} N/mm`],
+      ['from the line of pull', `${two(n('pullNPerMm'))} N/mm`],
+      ['against popping', `${two(n('strutNPerMm'))} N/mm`],
+      ['from the boards', `${two(n('boardsNPerMm'))} N/mm`],
+      ['crown they have', f.fine(n('haveMm'))],
+    ],
+    source: 'Beam and plate theory; the 3 % is the usual rule for bracing struts. See docs/models.md.',
   }),
   'how-square': ({ n, s }, f, finding) => ({
     title: `Ends out of square: ${f.fine(n('figureMm'))} over the width`,

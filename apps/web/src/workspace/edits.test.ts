@@ -2,7 +2,7 @@ import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
 import {
   addBoard,
   addClamp,
-  arrangeClamps,
+  easeClamp,
   changeBoard,
   likeThisBoard,
   moveClamp,
@@ -70,10 +70,12 @@ describe('edits of clamps', () => {
     expect(addClamp('pipe')(sparse).clamps.at(-1)).toMatchObject({ rackId: 'pipe', xMm: 650, side: 'above' });
   });
 
-  it('move, take off and arrange', () => {
+  it('move, ease and take off', () => {
     const first = base.clamps[0]?.id ?? '';
     expect(moveClamp(first, 85)(base).clamps[0]?.xMm).toBe(85);
     expect(removeClamp(first)(base).clamps).toHaveLength(base.clamps.length - 1);
-    expect(arrangeClamps(DEMO_SHOP)({ ...base, clamps: [] }).clamps).toHaveLength(6);
+    const eased = easeClamp(first, 3200)(base);
+    expect(eased.clamps[0]?.mostN).toBe(3200);
+    expect(easeClamp(first, null)(eased).clamps[0]).not.toHaveProperty('mostN');
   });
 });

@@ -1,7 +1,6 @@
 import {
   type Board,
   type PanelBuild,
-  clampsFromRack,
   MOST_BOARDS,
   MOST_CLAMPS,
   type PlacedClamp,
@@ -109,6 +108,26 @@ export const changeClamp =
     clamps: build.clamps.map((clamp) => (clamp.id === id ? { ...clamp, ...change } : clamp)),
   });
 
+/** Pulls a clamp no harder than so much; null lets it go as hard as it can. */
+export const easeClamp =
+  (id: string, mostN: number | null): Edit =>
+  (build) => ({
+    ...build,
+    clamps: build.clamps.map((clamp) => {
+      if (clamp.id !== id) return clamp;
+      const { id: own, rackId, xMm, side, handle, pinned } = clamp;
+      return {
+        id: own,
+        rackId,
+        xMm,
+        side,
+        ...(handle === undefined ? {} : { handle }),
+        ...(pinned === undefined ? {} : { pinned }),
+        ...(mostN === null ? {} : { mostN }),
+      };
+    }),
+  });
+
 /** Slides a clamp along the panel. */
 export const moveClamp = (id: string, xMm: number): Edit => changeClamp(id, { xMm });
 
@@ -141,10 +160,14 @@ export const addClamp =
     return { ...build, clamps: build.clamps.toSpliced(at, 0, clamp) };
   };
 
-/** Clamps for the panel from what the rack holds, evenly and alternately. */
-export const arrangeClamps =
-  (shop: ShopDocument): Edit =>
-  (build) => ({ ...build, clamps: clampsFromRack(build, shop, makeId) });
+/** Takes a lot of cauls by name; an empty name takes whichever fits. */
+export const withCaulLot =
+  (caulLot: string): Edit =>
+  (build) => {
+    const { barsTouch, barClearanceMm, caulPairs, endStops, preSet, heldFlatLater } = build.holding;
+    const holding = { barsTouch, barClearanceMm, caulPairs, endStops, preSet, heldFlatLater };
+    return { ...build, holding: caulLot === '' ? holding : { ...holding, caulLot } };
+  };
 
 /** The first rack lot that spans a panel, for a clamp added by hand. */
 export function firstLot(build: PanelBuild, shop: ShopDocument): string | undefined {

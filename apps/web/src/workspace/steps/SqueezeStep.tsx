@@ -7,6 +7,8 @@ import { Caution } from '../../parts/Caution';
 import { useFixes, usePlan } from '../../planner/plan-context';
 import { FixList } from '../../verdicts/FixList';
 import { CLAMP_CAUTION } from '../../words/catalogue';
+import { Cauls } from '../../squeeze/Cauls';
+import { Openings, Tightening } from '../../squeeze/Tightening';
 import { ClampTable } from './squeeze/ClampTable';
 import { HowHeld } from './squeeze/HowHeld';
 
@@ -20,17 +22,9 @@ export function SqueezeStep() {
   const { fixes } = useFixes();
   if (plan === null) return <Loading />;
   const helping = [...(fixes?.tight ?? []), ...(fixes?.flat ?? [])];
-  const order = [...plan.clampSet.clamps]
-    .sort((a, b) => a.tightenAs - b.tightenAs)
-    .map(({ number }) => number);
   return (
     <>
       <ClampTable plan={plan} />
-      {order.length > 0 && (
-        <Typography sx={{ mb: 2 }}>
-          Tighten from the centre outward: <strong>{order.join(' · ')}</strong>, light first, then full.
-        </Typography>
-      )}
       <Suspense fallback={<Loading what="Drawing" />}>
         <PressureAlong plan={plan} />
       </Suspense>
@@ -39,6 +33,9 @@ export function SqueezeStep() {
           <FixList fixes={helping} />
         </Section>
       )}
+      <Cauls plan={plan} />
+      <Openings plan={plan} />
+      <Tightening plan={plan} />
       <HowHeld />
       <Typography variant="body2">{strutWords(plan)}</Typography>
       <Caution>{CLAMP_CAUTION}</Caution>

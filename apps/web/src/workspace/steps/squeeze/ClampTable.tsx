@@ -10,14 +10,21 @@ import { isSelected, useSelection } from '../../../drawing/selection';
 import { Section } from '../../../frame/Page';
 import { Choice } from '../../../parts/Choice';
 import { FieldRow } from '../../../parts/FieldRow';
-import { LengthField } from '../../../quantities/fields';
+import { LengthField, ScaledField } from '../../../quantities/fields';
+import { PlaceClamps } from '../../../squeeze/PlaceClamps';
+import { Tick } from '../../../parts/Tick';
 import { type Format, useFormat } from '../../../quantities/use-format';
-import { addClamp, arrangeClamps, changeClamp, firstLot, removeClamp } from '../../edits';
+import { addClamp, changeClamp, easeClamp, firstLot, removeClamp } from '../../edits';
 import { useOpenBuild } from '../../open-build';
 
 const SIDES = [
   { value: 'above', name: 'above' },
   { value: 'below', name: 'below' },
+] as const;
+
+const HANDLES = [
+  { value: 'last', name: 'last edge' },
+  { value: 'first', name: 'first edge' },
 ] as const;
 
 /** A lot on the rack in a few words. */
@@ -38,22 +45,20 @@ export function ClampTable({ plan }: { readonly plan: Plan }) {
     <Section
       title="Clamps"
       aside={
-        <>
-          <Button onClick={() => edit('Clamps arranged', arrangeClamps(shop))}>Arrange</Button>
-          <Button
-            startIcon={<AddIcon />}
-            disabled={lot === undefined}
-            onClick={() => lot !== undefined && edit('Clamp added', addClamp(lot))}
-          >
-            Add
-          </Button>
-        </>
+        <Button
+          startIcon={<AddIcon />}
+          disabled={lot === undefined}
+          onClick={() => lot !== undefined && edit('Clamp added', addClamp(lot))}
+        >
+          Add
+        </Button>
       }
     >
+      <PlaceClamps />
       {clamps.length === 0 ? (
         <Typography color="text.secondary">
-          No clamp on the panel yet. <em>Arrange</em> takes what the rack holds; <em>Add</em> puts one in the
-          widest gap.
+          No clamp on the panel yet. <em>Place clamps</em> takes what the rack holds; <em>Add</em> puts one in
+          the widest gap.
         </Typography>
       ) : (
         <Box
@@ -134,6 +139,7 @@ const ClampRow = memo(function ClampRow({
         </Box>
         <span>
           {kindName.replace(' clamp', '')}, {placed.side}
+          {placed.pinned === true && ', pinned'}
         </span>
         <Figure>{f.length(placed.xMm)}</Figure>
         <Figure bad={short}>{f.length(openingNeededMm)}</Figure>
@@ -208,6 +214,32 @@ function ClampFields({
           options={SIDES}
           onChange={(side) => edit(`Side of clamp ${number}`, changeClamp(placed.id, { side }))}
           width={110}
+        />
+        <Choice
+          label="Handle at"
+          value={placed.handle ?? 'last'}
+          options={HANDLES}
+          onChange={(handle) => edit(`Handle of clamp ${number}`, changeClamp(placed.id, { handle }))}
+          width={140}
+        />
+        <ScaledField
+          label="Pull no more than"
+          quantity="force"
+          optional
+          value={placed.mostN ?? null}
+          bounds={LIMITS.clampForceN}
+          onChange={(mostN) => edit(`Pull of clamp ${number}`, easeClamp(placed.id, mostN))}
+          width={150}
+        />
+        <Tick
+          label="Pinned: stays when clamps are placed"
+          checked={placed.pinned === true}
+          onChange={(pinned) =>
+            edit(
+              pinned ? `Clamp ${number} pinned` : `Clamp ${number} free`,
+              changeClamp(placed.id, { pinned }),
+            )
+          }
         />
         <Button color="error" onClick={() => edit('Clamp off', removeClamp(placed.id))}>
           Take off

@@ -1,10 +1,12 @@
-import { type PanelBuild, LIMITS } from '@lean-clasp/core';
+import { caulPairsIn, findSpecies, type PanelBuild, LIMITS } from '@lean-clasp/core';
 import { memo } from 'react';
 import { Section } from '../../../frame/Page';
 import { Choice } from '../../../parts/Choice';
 import { FieldRow } from '../../../parts/FieldRow';
 import { Tick } from '../../../parts/Tick';
 import { LengthField, NumberField } from '../../../quantities/fields';
+import { useFormat } from '../../../quantities/use-format';
+import { withCaulLot } from '../../edits';
 import { useOpenBuild } from '../../open-build';
 
 const PACKING = [
@@ -13,16 +15,29 @@ const PACKING = [
   { value: 'battens', name: 'battens' },
 ] as const;
 
+const SCHOOLS = [
+  { value: 'matched', name: 'as the wood wants' },
+  { value: 'light', name: 'light, then again' },
+] as const;
+
 type Holding = PanelBuild['holding'];
 
 /** How hard, through what, and what keeps the panel flat and its ends in line. */
 export const HowHeld = memo(function HowHeld() {
   const { build, shop, edit } = useOpenBuild();
+  const f = useFormat();
   const hold = (label: string, change: Partial<Holding>) =>
     edit(label, (before) => ({ ...before, holding: { ...before.holding, ...change } }));
   return (
     <Section title="Pull and hold">
       <FieldRow>
+        <Choice
+          label="Pressure"
+          value={build.school ?? 'matched'}
+          options={SCHOOLS}
+          onChange={(school) => edit('Pressure', (before) => ({ ...before, school }))}
+          width={190}
+        />
         <NumberField
           label="Pulled to"
           unit="%"
@@ -69,10 +84,25 @@ export const HowHeld = memo(function HowHeld() {
           whole
           value={build.holding.caulPairs}
           bounds={LIMITS.cauls}
-          hint={`the shop has ${shop.caulPairs}`}
+          hint={`the shop has ${caulPairsIn(shop)}`}
           onChange={(caulPairs) => caulPairs !== null && hold('Pairs of cauls', { caulPairs })}
           width={140}
         />
+        {build.holding.caulPairs > 0 && (shop.cauls ?? []).length > 1 && (
+          <Choice
+            label="Which cauls"
+            value={build.holding.caulLot ?? ''}
+            options={[
+              { value: '', name: 'whichever fits' },
+              ...(shop.cauls ?? []).map((lot) => ({
+                value: lot.id,
+                name: `${findSpecies(lot.species)?.name ?? lot.species}, ${f.length(lot.lengthMm)}, crown ${f.fine(lot.crownMm)}`,
+              })),
+            ]}
+            onChange={(caulLot) => edit('Which cauls', withCaulLot(caulLot))}
+            width="100%"
+          />
+        )}
         {build.holding.barsTouch && (
           <LengthField
             label="Bar to face"

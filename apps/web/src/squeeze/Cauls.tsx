@@ -1,0 +1,50 @@
+import { findSpecies, type Plan } from '@lean-clasp/core';
+import Alert from '@mui/material/Alert';
+import Link from '@mui/material/Link';
+import Typography from '@mui/material/Typography';
+import { Link as RouterLink } from 'react-router';
+import { Section } from '../frame/Page';
+import { useFormat } from '../quantities/use-format';
+import { causeWords } from '../words/causes';
+import { useOpenBuild } from '../workspace/open-build';
+
+/** Pairs of cauls across: where they lie, what they press with, their crown and its template. */
+export function Cauls({ plan }: { readonly plan: Plan }) {
+  const { id } = useOpenBuild();
+  const f = useFormat();
+  const { cauls } = plan;
+  if (cauls === null) return null;
+  const { caul, crown, load, placesMm, listed, findings } = cauls;
+  const places = placesMm.map((x) => f.length(x)).join(', ');
+  const wood = (findSpecies(caul.species)?.name ?? caul.species).toLowerCase();
+  return (
+    <Section title="Cauls">
+      <Typography>
+        {placesMm.length === 1 ? 'A pair' : `${placesMm.length} pairs`} at {places}, {wood},{' '}
+        {f.sizes([caul.widthMm, caul.depthMm])}, {f.length(caul.lengthMm)} long
+        {listed ? '' : ' (to make; the shop lists none that does)'}. Crown {f.fine(crown.crownMm)}
+        {listed && `, they have ${f.fine(caul.crownMm)}`}; {f.force(crown.endForceN)} at each end.
+      </Typography>
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 0.5 }}>
+        They hold the panel flat with {load.totalNPerMm.toFixed(2)} N/mm: {load.fromStrutNPerMm.toFixed(2)}{' '}
+        against popping, {load.fromPullNPerMm.toFixed(2)} for the line of pull,{' '}
+        {(load.fromCupNPerMm + load.fromBowNPerMm + load.fromWindNPerMm).toFixed(2)} for bow and twist of the
+        boards. Crown both of a pair, crowns facing; a little too little is safer than too much.
+      </Typography>
+      {findings.map((finding) => (
+        <Alert key={finding.code} severity="warning" variant="outlined" sx={{ mt: 1 }}>
+          {causeWords(finding, f)}
+        </Alert>
+      ))}
+      <Typography sx={{ mt: 1 }}>
+        <Link component={RouterLink} to={`/builds/${id}/print/caul`}>
+          Template of the crown, full size
+        </Link>
+        {' · '}
+        <Link component={RouterLink} to={`/builds/${id}/print/strip`}>
+          Clamp strip, full size
+        </Link>
+      </Typography>
+    </Section>
+  );
+}

@@ -1,0 +1,69 @@
+import { findClampKind, openings, type Plan, tightening } from '@lean-clasp/core';
+import Box from '@mui/material/Box';
+import Table from '@mui/material/Table';
+import TableBody from '@mui/material/TableBody';
+import TableCell from '@mui/material/TableCell';
+import TableHead from '@mui/material/TableHead';
+import TableRow from '@mui/material/TableRow';
+import Typography from '@mui/material/Typography';
+import { Section } from '../frame/Page';
+import { useFormat } from '../quantities/use-format';
+import { tighteningWords } from '../words/causes';
+
+const USES = { cauls: 'ends of the cauls', across: 'across', spare: 'spare, open' } as const;
+
+/** What to open beforehand, in order of use. */
+export function Openings({ plan }: { readonly plan: Plan }) {
+  const f = useFormat();
+  const rows = openings(plan);
+  if (rows.length === 0) return null;
+  const packed = plan.build.edge.kind;
+  return (
+    <Section title="Open before the first bead">
+      <Table size="small" aria-label="Openings in order of use" sx={{ '& td, & th': { px: 0.75 } }}>
+        <TableHead>
+          <TableRow>
+            <TableCell>clamps</TableCell>
+            <TableCell>for</TableCell>
+            <TableCell align="right">opened to</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {rows.map(({ use, kind, count, openingMm, numbers }) => (
+            <TableRow key={`${use} ${kind ?? ''}`}>
+              <TableCell>
+                {count} × {kind === null ? 'not on the rack' : findClampKind(kind).name}
+              </TableCell>
+              <TableCell>
+                {USES[use]}
+                {numbers.length > 0 && `: ${numbers.join(', ')}`}
+              </TableCell>
+              <TableCell align="right">{f.length(openingMm)}</TableCell>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+        {packed === 'bare' && 'A pad under every jaw, or it prints. '}
+        Release film or waxed paper between glue and everything that presses, bars too: iron and wet glue
+        leave black marks in oak, walnut and cherry.
+      </Typography>
+    </Section>
+  );
+}
+
+/** How the clamps are brought on, as it is said at the bench. */
+export function Tightening({ plan }: { readonly plan: Plan }) {
+  const f = useFormat();
+  const steps = tightening(plan);
+  if (steps.length === 0) return null;
+  return (
+    <Section title="Tightening">
+      <Box component="ol" sx={{ m: 0, pl: 3, '& li': { mb: 0.75 } }}>
+        {steps.map((step) => (
+          <li key={step.code}>{tighteningWords(step, f)}</li>
+        ))}
+      </Box>
+    </Section>
+  );
+}
