@@ -17,6 +17,7 @@ import {
   planBuild,
   panelPlacings,
   type PlacingStep,
+  settleAssembly,
   settlePlan,
   type ShopDocument,
 } from '@lean-clasp/core';
@@ -66,4 +67,6 @@ export const adviser = () => answers;
 export const arranger = () => answers;
 export const askPlan = answers.plan;
 export const askSettled = (build: BuildDocument, shop: ShopDocument) =>
-  Promise.resolve(isPanel(build) ? settlePlan(planBuild(build, shop)) : planAssembly(build, shop));
+  Promise.resolve(
+    isPanel(build) ? settlePlan(planBuild(build, shop)) : settleAssembly(planAssembly(build, shop)),
+  );

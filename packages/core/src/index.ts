@@ -79,11 +79,13 @@ export {
   findClampKind,
   LIGHT_SQUEEZE,
   listClampKinds,
-  type PressureSchool,
+  type PressureWord,
 } from './clamps';
 export {
   type AssemblyMarks,
   assemblyMarks,
+  clampMarks,
+  type PlacedMark,
   type AssemblyView,
   type FacetedPart,
   facetedParts,
@@ -236,8 +238,15 @@ export {
   type Opening,
   openings,
   tightening,
-  type Press,
   settlePlan,
+  settleAssembly,
+  type AssemblyOpening,
+  assemblyOpenings,
+  type AssemblySqueeze,
+  assemblyTightening,
+  type ClampInSpace,
+  packingOf,
+  type SqueezedPull,
   planBuild,
   type PlannedJoint,
   type PlannedLine,
@@ -249,6 +258,6 @@ export {
   type VerdictState,
   type WindowUse,
 } from './verdicts';
-export { panelPressure } from './mechanics';
+export { panelPressure, type Press } from './mechanics';
 export { type Instead, type PanelPlacing, panelPlacings, placeOnPanel, type PlacingStep } from './placing';
 export { remembered } from './remembered';

@@ -14,7 +14,12 @@ export function AssemblyArea({ step }: { readonly step: StepId }) {
       {plan === null ? (
         <Loading what="Drawing" />
       ) : (
-        <AssemblySheet plan={plan} title={build.name} ordered={step === 'order'} />
+        <AssemblySheet
+          plan={plan}
+          title={build.name}
+          ordered={step === 'order'}
+          squeezed={step === 'squeeze'}
+        />
       )}
     </Box>
   );

@@ -1,4 +1,4 @@
-import type { AssemblyMarks, AssemblyPlan } from '@lean-clasp/core';
+import type { AssemblyMarks, AssemblyPlan, PlacedMark } from '@lean-clasp/core';
 import { useTheme } from '@mui/material/styles';
 import { memo, useId } from 'react';
 import { moveByArrows } from '../drawing/arrow-keys';
@@ -10,6 +10,7 @@ import type { Playback } from '../order/use-playback';
 import { type Format, useFormat } from '../quantities/use-format';
 import { Glyph, JointSpot, NameTag, numberBox, Overall, TAG_HEIGHT, tagWidth } from './drawing-tags';
 import { JOINT_WORDS } from '../words/kinds';
+import { areNumbered, PlacedBars, PlacedNumbers } from './PlacedShapes';
 
 /** Room for dimensions around the drawing, px. */
 const MARGIN = { left: 64, right: 24, top: 24, bottom: 44 };
@@ -29,6 +30,7 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
   size,
   dimensioned,
   marked,
+  clamps,
 }: {
   readonly marks: AssemblyMarks;
   /** What the sheet is scaled to hold. */
@@ -41,6 +43,8 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
   readonly dimensioned: boolean;
   /** Whether face and edge marks are drawn. */
   readonly marked: boolean;
+  /** Clamps in their places; empty where the step does not show them. */
+  readonly clamps: readonly PlacedMark[];
 }) {
   const { tokens } = useTheme().palette;
   const { selected, select } = useSelection();
@@ -76,7 +80,10 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
       return { x, y, width: tagWidth(label), height: TAG_HEIGHT };
     }),
     size,
-    order === null || !numbered ? [] : marks.joints.map(({ at: spot }) => numberBox(at(spot))),
+    [
+      ...(order === null || !numbered ? [] : marks.joints.map(({ at: spot }) => numberBox(at(spot)))),
+      ...(areNumbered(clamps) ? clamps.map(({ at: spot }) => numberBox(at(spot))) : []),
+    ],
   );
   const places = new Map(tagged.map(({ id }, i) => [id, placed[i]]));
   return (
@@ -112,6 +119,7 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
           );
         })}
       </g>
+      {clamps.length > 0 && <PlacedBars marks={clamps} at={at} />}
       <g role="group" aria-label="Joints" onKeyDown={moveByArrows}>
         {marks.joints.map(({ id, at: spot, loops }, i) => {
           const [x, y] = at(spot);
@@ -151,6 +159,7 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
           );
         })}
       </g>
+      {clamps.length > 0 && <PlacedNumbers marks={clamps} at={at} />}
       {dimensioned && <Overall marks={marks} at={at} />}
     </svg>
   );

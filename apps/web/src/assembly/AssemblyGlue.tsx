@@ -3,12 +3,10 @@ import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
 import { GlueChoice } from '../glue/GlueChoice';
 import { Loading } from '../frame/Loading';
-import { Caution } from '../parts/Caution';
 import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';
 import { useAssemblyPlan } from '../planner/plan-context';
 import { useFormat } from '../quantities/use-format';
-import { CLAMP_CAUTION } from '../words/catalogue';
 import { SpreadingTable } from './SpreadingTable';
 import { useOpenAssembly } from '../workspace/open-build';
 
@@ -18,7 +16,7 @@ const FACES = [
   { value: '2', name: 'both faces' },
 ] as const;
 
-/** Glue of an assembly: which, how it goes on, how much, and what each pull wants from the rack. */
+/** Glue of an assembly: which, how it goes on and how much. */
 export function AssemblyGlue() {
   const { build, edit } = useOpenAssembly();
   const { plan } = useAssemblyPlan();
@@ -53,19 +51,6 @@ export function AssemblyGlue() {
           {totals.onShelfMl > 0 ? `${f.volume(totals.onShelfMl)} on the shelf` : 'none on the shelf'}.
         </Typography>
         <SpreadingTable plan={plan} />
-      </Section>
-      <Section title="What has to be pulled">
-        {plan.pulls.map(({ pull, joint, neededN, reachN, taken }) => (
-          <Typography key={pull.id} sx={{ mb: 1 }}>
-            {joint}
-            {pull.joints.length > 1 ? ` and ${pull.joints.length - 1} more` : ''}: {f.force(neededN)}, opening{' '}
-            {f.length(pull.openingMm)}.{' '}
-            {taken.length === 0
-              ? 'Nothing on the rack does that.'
-              : `${taken.map(({ lot, count }) => `${count} ${lot.kind.replace('-', ' ')}`).join(', ')}${reachN > 0 ? ` give ${f.force(reachN)}` : ''}.`}
-          </Typography>
-        ))}
-        <Caution>{CLAMP_CAUTION}</Caution>
       </Section>
     </>
   );

@@ -1,4 +1,11 @@
-import { type AssemblyPlan, assemblyMarks, type AssemblyView, pulledApart, TOGETHER } from '@lean-clasp/core';
+import {
+  type AssemblyPlan,
+  assemblyMarks,
+  type AssemblyView,
+  clampMarks,
+  pulledApart,
+  TOGETHER,
+} from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import Slider from '@mui/material/Slider';
 import ToggleButton from '@mui/material/ToggleButton';
@@ -27,11 +34,14 @@ export function AssemblySheet({
   plan,
   title,
   ordered,
+  squeezed,
 }: {
   readonly plan: AssemblyPlan;
   readonly title: string;
   /** Whether the order of closing is shown and played. */
   readonly ordered: boolean;
+  /** Whether clamps are shown in their places. */
+  readonly squeezed: boolean;
 }) {
   const { facts } = plan;
   const [view, setView] = useState<AssemblyView | 'solid'>('slant');
@@ -45,6 +55,13 @@ export function AssemblySheet({
   const shifts = playback?.shifts ?? exploded;
   const marks = useMemo(() => assemblyMarks(facts, flat, { shifts, aids }), [facts, flat, shifts, aids]);
   const widest = playback?.widest ?? TOGETHER;
+  const clamps = useMemo(
+    () =>
+      squeezed && shifts.size === 0
+        ? clampMarks(plan.squeeze?.pulls.flatMap((pull) => pull.clamps) ?? [], flat)
+        : [],
+    [squeezed, shifts, plan.squeeze, flat],
+  );
   // While closings are played the sheet keeps its scale.
   const frame = useMemo(
     () => (widest.size === 0 ? marks : assemblyMarks(facts, flat, { shifts: widest, aids })),
@@ -70,6 +87,7 @@ export function AssemblySheet({
             size={size}
             dimensioned={view !== 'slant' && shifts.size === 0 && widest.size === 0}
             marked={marked}
+            clamps={clamps}
           />
         )}
       </Box>

@@ -18,7 +18,7 @@ function Step() {
   const { plan } = useAssemblyPlan();
   return (
     <>
-      {plan !== null && <AssemblySheet plan={plan} title="Flats" ordered />}
+      {plan !== null && <AssemblySheet plan={plan} title="Flats" ordered squeezed={false} />}
       <AssemblyOrder />
     </>
   );

@@ -24,6 +24,7 @@ import {
   planAssembly,
   planBuild,
   remembered,
+  settleAssembly,
   settlePlan,
   type ShopDocument,
 } from '@lean-clasp/core';
@@ -40,7 +41,7 @@ const planner = {
   fixes: (build: BuildDocument, shop: ShopDocument): Fixes<PanelBuild> | Fixes<AssemblyBuild> =>
     isPanel(build)
       ? findFixes(planBuild(build, shop), shop, press)
-      : findAssemblyFixes(planAssembly(build, shop), shop),
+      : findAssemblyFixes(planAssembly(build, shop), shop, press),
   compareGlues: (build: BuildDocument, shop: ShopDocument, today: string): GlueComparison =>
     compareGlues(build, shop, today),
   /** How likely it is, then what would change that, told one by one until told that it is enough. */
@@ -56,7 +57,9 @@ const planner = {
   },
   /** The plan with pressures by finite elements in place of estimates. */
   settle: (build: BuildDocument, shop: ShopDocument): Plan | AssemblyPlan =>
-    isPanel(build) ? settlePlan(planBuild(build, shop), press) : planAssembly(build, shop),
+    isPanel(build)
+      ? settlePlan(planBuild(build, shop), press)
+      : settleAssembly(planAssembly(build, shop), press),
   /** Places clamps on a panel, telling how far it is, until told that it is enough. */
   place: async (
     build: PanelBuild,

@@ -100,7 +100,7 @@ const VerdictCell = memo(function VerdictCell({
         <Box component="span" sx={{ fontSize: '1.5rem', fontWeight: 700, lineHeight: 1.3 }}>
           {figure}
         </Box>
-        <Box component="span" sx={{ fontSize: '0.9375rem', color: 'text.secondary' }}>
+        <Box component="span" sx={{ fontSize: '0.875rem', color: 'text.secondary' }}>
           {against}
           {estimated && ', about'}
         </Box>

@@ -7,6 +7,7 @@ import {
   formatWait,
 } from '@lean-clasp/core';
 import type { Format } from '../quantities/use-format';
+import { ASSEMBLY_SQUEEZE_CAUSES, ASSEMBLY_SQUEEZE_CHANGES, ASSEMBLY_TIGHTENING } from './assembly-squeeze';
 import { PLACING_WORDS, SQUEEZE_CAUSES, SQUEEZE_CHANGES, TIGHTENING_WORDS } from './squeeze';
 import { type Say, sayFrom } from './values';
 
@@ -142,6 +143,7 @@ const CAUSES: Readonly<Record<string, Say>> = {
     `session ${n('session')}: ${alsoOthers(s('line'), n('others'))} close together and want more clamps than there are`,
   'nothing-glued': () => 'every joint is left dry',
   ...SQUEEZE_CAUSES,
+  ...ASSEMBLY_SQUEEZE_CAUSES,
 };
 
 /** A joint, and how many more. */
@@ -190,13 +192,15 @@ const CHANGES: Readonly<Record<string, Say>> = {
   'spread-with': ({ s }) => `Spread with a ${findSpreadMethod(s('method')).name}`,
   'hold-in-use': () => 'Hold it flat in use: breadboard ends or battens',
   ...SQUEEZE_CHANGES,
+  ...ASSEMBLY_SQUEEZE_CHANGES,
 };
 
 /** What placing clamps came to, in plain words. */
 export const placingWords = (finding: Finding, f: Format) => sayFrom(PLACING_WORDS, finding, f);
 
 /** How clamps are brought on. */
-export const tighteningWords = (finding: Finding, f: Format) => sayFrom(TIGHTENING_WORDS, finding, f);
+export const tighteningWords = (finding: Finding, f: Format) =>
+  sayFrom({ ...TIGHTENING_WORDS, ...ASSEMBLY_TIGHTENING }, finding, f);
 
 /** What to do at the bench. */
 const INSTRUCTIONS: Readonly<Record<string, Say>> = {

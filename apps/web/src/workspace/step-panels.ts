@@ -29,6 +29,9 @@ export const ASSEMBLY_PANELS: Readonly<
   fit: lazy(() => import('../assembly/AssemblyFit').then((m) => ({ default: m.AssemblyFit }))),
   glue: lazy(() => import('../assembly/AssemblyGlue').then((m) => ({ default: m.AssemblyGlue }))),
   order: lazy(() => import('../order/AssemblyOrder').then((m) => ({ default: m.AssemblyOrder }))),
+  squeeze: lazy(() =>
+    import('../squeeze/AssemblySqueezeStep').then((m) => ({ default: m.AssemblySqueezeStep })),
+  ),
 };
 
 /** Fetches a step's panel ahead of its turn. */

@@ -15,7 +15,7 @@ export const STEPS = [
 export type StepId = (typeof STEPS)[number]['id'];
 
 /** Steps that already do something for an assembly; the others follow. */
-const ASSEMBLY_STEPS = STEPS.filter(({ id }) => id === 'fit' || id === 'glue' || id === 'order');
+const ASSEMBLY_STEPS = STEPS.slice(0, STEPS.findIndex(({ id }) => id === 'squeeze') + 1);
 
 /** The steps of a build. */
 export function stepsOf(build: BuildDocument): readonly (typeof STEPS)[number][] {

@@ -19,6 +19,7 @@ import {
   type Vec2,
   type Vec3,
 } from '../solids';
+import type { ClampInSpace } from '../verdicts';
 import { type Shifts, TOGETHER } from './apart';
 import { fromBehind, type Layer } from './painters-order';
 
@@ -68,6 +69,18 @@ export interface JointMark {
   readonly loops: readonly (readonly Vec2[])[];
 }
 
+/** A clamp as it lies on the sheet. */
+export interface PlacedMark {
+  readonly number: number;
+  /** Where its number stands. */
+  readonly at: Vec2;
+  /** Bar, band or strip as a line; closed for a band. */
+  readonly line: readonly Vec2[];
+  readonly closed: boolean;
+  /** Jaws as short lines across both ends of the bar; none for bands and strips. */
+  readonly jaws: readonly (readonly [Vec2, Vec2])[];
+}
+
 /** All marks of one view, what lies behind first. */
 export interface AssemblyMarks {
   readonly sides: readonly SideMark[];
@@ -91,6 +104,39 @@ function eyeAt(direction: Vec3): Eye {
   const towards = unit(direction);
   const right = unit(cross([0, 0, 1], towards));
   return { towards, right, up: cross(towards, right) };
+}
+
+/** Flattens clamps to the sheet of a view. Bars seen end on are a spot. */
+export function clampMarks(clamps: readonly ClampInSpace[], view: AssemblyView): PlacedMark[] {
+  const eye = EYES[view];
+  const flatten = (point: Vec3): Vec2 => [dot(point, eye.right), -dot(point, eye.up)];
+  return clamps.map(({ number, shape, lot }): PlacedMark => {
+    if (shape.kind === 'spot') {
+      const at = flatten(shape.at);
+      return { number, at, line: [at], closed: false, jaws: [] };
+    }
+    if (shape.kind === 'band') {
+      const line = shape.loop.map(flatten);
+      const top = line.reduce((a, b) => (b[1] < a[1] ? b : a));
+      return { number, at: top, line, closed: true, jaws: [] };
+    }
+    const [from, to] = [flatten(shape.from), flatten(shape.to)];
+    const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
+    const half = lot.padWidthMm / 2;
+    const side: Vec2 =
+      length < 1 ? [0, 0] : [(-(to[1] - from[1]) / length) * half, ((to[0] - from[0]) / length) * half];
+    const jaw = ([x, y]: Vec2): readonly [Vec2, Vec2] => [
+      [x - side[0], y - side[1]],
+      [x + side[0], y + side[1]],
+    ];
+    return {
+      number,
+      at: to[1] < from[1] || (to[1] === from[1] && to[0] < from[0]) ? to : from,
+      line: [from, to],
+      closed: false,
+      jaws: length < 1 ? [] : [jaw(from), jaw(to)],
+    };
+  });
 }
 
 /** A surface covered to this share is out of sight. */

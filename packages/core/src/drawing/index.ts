@@ -1,4 +1,11 @@
-export { type AssemblyMarks, assemblyMarks, type AssemblyView, type SideGlyph } from './assembly-marks';
+export {
+  type AssemblyMarks,
+  assemblyMarks,
+  type AssemblyView,
+  clampMarks,
+  type PlacedMark,
+  type SideGlyph,
+} from './assembly-marks';
 export { type PlayedClosing, playedClosings, pulledApart, type Shifts, shiftsAt, TOGETHER } from './apart';
 export { type FacetedPart, facetedParts } from './faceted-parts';
 export {

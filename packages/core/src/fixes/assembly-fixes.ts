@@ -2,21 +2,36 @@ import { finding } from '../finding';
 import type { AssemblyBuild, ShopDocument } from '../formats';
 import { listSpreadMethods } from '../spread';
 import type { SequenceEffort } from '../sequence';
-import { arrangements, type AssemblyPlan, jobOfAssembly, planAssembly, withSessions } from '../verdicts';
+import type { Press } from '../mechanics';
+import {
+  arrangements,
+  type AssemblyPlan,
+  jobOfAssembly,
+  planAssembly,
+  settleAssembly,
+  withSessions,
+} from '../verdicts';
 import { atHour, clampsLaidOut, oneMorePair } from './common-changes';
 import { glueCandidates } from './other-glues';
 import { type Candidate, type Fixes, rankFixes } from './rank';
+import { squeezeChanges } from './squeeze-changes';
 import { warmWood } from './warm-wood';
 
 /** Ways of spreading that suit most joints, whatever their shape. */
 const COMMON_METHODS: readonly string[] = ['bead', 'card', 'brush', 'roller'];
 
-/** Fixes for an assembly: other hands, glue, spreading or hour, each really planned. */
-export function findAssemblyFixes(plan: AssemblyPlan, shop: ShopDocument): Fixes<AssemblyBuild> {
+/** Fixes for an assembly: other hands, glue, clamps, packing or hour, each really planned; with `press` pressed too. */
+export function findAssemblyFixes(
+  plan: AssemblyPlan,
+  shop: ShopDocument,
+  press?: Press,
+): Fixes<AssemblyBuild> {
+  const verdictsOf = (planned: AssemblyPlan) =>
+    press === undefined ? planned.verdicts : settleAssembly(planned, press).verdicts;
   return rankFixes(
-    plan.verdicts,
+    verdictsOf(plan),
     () => candidatesFor(plan, shop),
-    (build) => planAssembly(build, shop).verdicts,
+    (build) => verdictsOf(planAssembly(build, shop)),
   );
 }
 
@@ -26,6 +41,7 @@ function candidatesFor(plan: AssemblyPlan, shop: ShopDocument): Candidate<Assemb
   return [
     ...oneMorePair(build, shop),
     ...clampsLaidOut(build),
+    ...squeezeChanges(plan, shop),
     ...arrangedAnew(plan),
     ...glueCandidates(build, jobOfAssembly(plan, null), shop, { onShelf: 2, toGet: 6 }),
     ...warmWood(build),

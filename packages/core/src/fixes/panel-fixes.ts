@@ -1,5 +1,6 @@
 import type { PanelBuild, ShopDocument } from '../formats';
-import { type Plan, planBuild, type Press, settlePlan } from '../verdicts';
+import type { Press } from '../mechanics';
+import { type Plan, planBuild, settlePlan } from '../verdicts';
 import { CANDIDATE_SOURCES } from './candidates';
 import { type Fixes, rankFixes } from './rank';
 

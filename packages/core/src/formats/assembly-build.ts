@@ -101,6 +101,33 @@ export const AssemblyBuildSchema = strictObject({
       dryJig: Type.Optional(Type.Boolean()),
     }),
   ),
+  /** How it is squeezed, where not in the usual way. */
+  squeeze: Type.Optional(
+    strictObject({
+      /** What lies under the jaws; left out: blocks. Cauls run the whole length, on both sides. */
+      packing: Type.Optional(
+        strictObject({
+          kind: oneOf(['bare', 'blocks', 'cauls']),
+          thicknessMm: bounded(LIMITS.padThicknessMm),
+        }),
+      ),
+      /** How sheets are pressed; left out: in the bag. */
+      press: Type.Optional(oneOf(['bag', 'cauls'])),
+      /** Waxed paper, corner pieces or rollers under bands, so that they slip round corners. */
+      slip: Type.Optional(Type.Boolean()),
+      /** Clamped down to a flat base, opposite corners in turn. */
+      clampedDown: Type.Optional(Type.Boolean()),
+      /** How true mitres are cut, as set up and tried, degrees. */
+      cutErrorDeg: Type.Optional(Type.Number({ minimum: 0, maximum: 2 })),
+      /** Pulls that take another number of clamps than is worked out. */
+      counts: Type.Optional(
+        Type.Array(
+          strictObject({ pull: ShortText, count: wholeBounded({ min: 1, max: 99, unit: 'clamps' }) }),
+          { maxItems: 60 },
+        ),
+      ),
+    }),
+  ),
   /** Whether clamps are opened to size and laid out before the first bead; left out means yes. */
   preSet: Type.Optional(Type.Boolean()),
   mcInUse: strictObject({ lowPct: bounded(LIMITS.moisturePct), highPct: bounded(LIMITS.moisturePct) }),

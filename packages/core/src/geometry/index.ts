@@ -1,5 +1,5 @@
 export { degrees, radians } from './angles';
 export { edgeLine, type EdgeLineAnswer, flatness } from './flatness';
 export { compoundMitre, mitrePolygon, stave } from './mitre';
-export { angledPull, band } from './pull';
+export { angledPull, band, opposedPulls, rackingN } from './pull';
 export { quad } from './quad';

@@ -78,3 +78,44 @@ export function band({ interiorAnglesDeg, tensionN, faceAreaMm2, friction = 0 }:
     return { angleDeg, tensionN: tension, normalN, pressureMPa: normalN / faceAreaMm2 };
   });
 }
+
+/** Two pairs of clamps at right angles on a mitred post of four staves. */
+export interface OpposedPulls {
+  readonly acrossN: number;
+  readonly downN: number;
+  /** Between wet faces. */
+  readonly friction: number;
+}
+
+/** What they do to each mitre. */
+export interface OpposedAnswer {
+  readonly normalN: number;
+  readonly slideN: number;
+  readonly slides: boolean;
+  /** The stronger pull may be at most so many times the weaker one before the mitres slide. */
+  readonly mostRatio: number;
+}
+
+/**
+ * Opposed clamps on a square mitred post: each mitre gets N = (F_h + F_v)·cos 45°/2 and slides with
+ * |F_h − F_v|·cos 45°/2; it holds while slide ≤ μ·N, that is up to a ratio of (1 + μ)/(1 − μ).
+ * Range: four staves, 45° mitres, pulls through the middle. Source: statics.
+ */
+export function opposedPulls({ acrossN, downN, friction }: OpposedPulls): OpposedAnswer {
+  const half = Math.cos(Math.PI / 4) / 2;
+  const normalN = (acrossN + downN) * half;
+  const slideN = Math.abs(acrossN - downN) * half;
+  return {
+    normalN,
+    slideN,
+    slides: slideN > friction * normalN,
+    mostRatio: (1 + friction) / (1 - friction),
+  };
+}
+
+/**
+ * Force that racks a frame when a clamp stands askew: F·δ/ℓ, with δ how far one jaw is off the line through the other
+ * and ℓ the distance between them. Range: small skew. Source: statics.
+ */
+export const rackingN = (forceN: number, skewMm: number, spanMm: number): number =>
+  (forceN * skewMm) / spanMm;

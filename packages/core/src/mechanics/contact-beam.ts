@@ -26,6 +26,8 @@ export interface BeamAtRest {
   /** Distance still open at each station; 0 where it touches. */
   readonly openMm: readonly number[];
   readonly touching: readonly boolean[];
+  /** Force with which the bed presses back at each station, N for each mm; 0 where it does not touch. */
+  readonly bedNPerMm: readonly number[];
   readonly converged: boolean;
 }
 
@@ -58,6 +60,9 @@ export function beamAtRest(job: BeamOnBed): BeamAtRest {
       return {
         openMm: moved.map((w, i) => Math.max(0, (job.gapsMm[i] ?? 0) - w)),
         touching: next,
+        bedNPerMm: moved.map((w, i) =>
+          next[i] === true ? job.bedNPerMm2 * Math.max(0, w - (job.gapsMm[i] ?? 0)) : 0,
+        ),
         converged: settled,
       };
     }

@@ -6,6 +6,7 @@ export {
   type LineGap,
   type PanelPressure,
   panelPressure,
+  type Press,
   type PressedBoard,
   type PressedLine,
   type PressedPanel,
@@ -14,4 +15,5 @@ export {
   type UnitPressures,
   unitPressures,
 } from './panel';
+export { type LayerPressure, layerPressure, type PressedLayer } from './pressed-layer';
 export { panelStrut, STRUT_SHARE, type StrutAnswer, type StrutBoard, strutModulusMPa } from './panel-strut';

@@ -3,8 +3,8 @@ import { bearingMm2 } from '../assembly';
 import { canLightSqueeze, findClampKind, openingNeededMm, targetPressure } from '../clamps';
 import { type Finding, finding } from '../finding';
 import { MOST_CLAMPS, type PanelBuild, type PlacedClamp, type RackLot, type ShopDocument } from '../formats';
-import { panelPressure } from '../mechanics';
-import { type Plan, planBuild, type Press, settlePlan, unpressed } from '../verdicts';
+import { panelPressure, type Press } from '../mechanics';
+import { type Plan, planBuild, settlePlan, unpressed } from '../verdicts';
 import type { Placing, PlacingJob, PlacingLot } from './job';
 import { placings } from './search';
 

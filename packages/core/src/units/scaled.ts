@@ -106,7 +106,13 @@ export function scaledUnit(quantity: ScaledQuantity, system: UnitSystem): string
   return SCALES[quantity][system].names[0];
 }
 
-/** Number and unit, such as `1.20 MPa`, `174 psi`, `64 °F`. */
+/** Below this a force is told in newtons: 0.1 kN says too little. */
+const SMALL_FORCE_N = 950;
+
+/** Number and unit, such as `1.20 MPa`, `174 psi`, `64 °F`; small forces in newtons. */
 export function formatScaled(value: number, quantity: ScaledQuantity, system: UnitSystem): string {
+  if (quantity === 'force' && system === 'metric' && value > 0 && value < SMALL_FORCE_N) {
+    return `${Math.round(value)} N`;
+  }
   return `${scaledNumber(value, quantity, system)} ${scaledUnit(quantity, system)}`;
 }

@@ -1,5 +1,13 @@
 export {
   type Arranged,
+  type AssemblyOpening,
+  assemblyOpenings,
+  type AssemblySqueeze,
+  assemblyTightening,
+  type ClampInSpace,
+  packingOf,
+  settleAssembly,
+  type SqueezedPull,
   arrangements,
   type AssemblyPlan,
   batchJobOf,
@@ -37,6 +45,6 @@ export { clampBowMm } from './flat';
 export type { CaulPlan } from './cauls';
 export { type PressedPlan, pressPlan, unpressed } from './pressed-plan';
 export { type Opening, openings, tightening } from './tightening';
-export { type Press, settlePlan } from './settle';
+export { settlePlan } from './settle';
 export type { PlannedLine } from './plan-parts';
 export { type Aspect, ASPECTS, type FigureKind, stateRank, type Verdict, type VerdictState } from './verdict';

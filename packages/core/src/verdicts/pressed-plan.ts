@@ -1,6 +1,12 @@
 import type { Panel } from '../assembly';
 import type { PanelBuild } from '../formats';
-import { type PanelPressure, panelPressure, type PressedBoard, type PressedPanel } from '../mechanics';
+import {
+  type PanelPressure,
+  panelPressure,
+  type Press,
+  type PressedBoard,
+  type PressedPanel,
+} from '../mechanics';
 import type { PlanParts } from './plan-parts';
 
 /** A planned panel pressed by finite elements. */
@@ -61,10 +67,7 @@ export function unpressed(build: PanelBuild, panel: Panel): Omit<PressedPanel, '
 }
 
 /** Pressure along all lines of a planned panel by finite elements. */
-export function pressPlan(
-  plan: PlanParts,
-  press: (panel: PressedPanel) => PanelPressure = panelPressure,
-): PressedPlan {
+export function pressPlan(plan: PlanParts, press: Press = panelPressure): PressedPlan {
   const { panel, leftOut } = pressedPanelOf(plan);
   return { ...press(panel), leftOut };
 }

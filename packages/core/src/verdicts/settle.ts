@@ -1,12 +1,9 @@
 import { pressureWord } from '../clamps';
-import { type PanelPressure, panelPressure, type PressedPanel } from '../mechanics';
+import { panelPressure, type Press } from '../mechanics';
 import type { Plan } from './plan';
 import type { PlannedLine } from './plan-parts';
 import { type PressedPlan, pressPlan } from './pressed-plan';
 import { judgeTight } from './tight';
-
-/** Presses a panel; given from outside so that answers may be remembered. */
-export type Press = (panel: PressedPanel) => PanelPressure;
 
 /**
  * The same plan with its pressures by finite elements in place of the closed form, and *Tight* judged by them. What does

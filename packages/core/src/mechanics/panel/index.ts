@@ -1,4 +1,10 @@
 export type { PressedLine } from './along';
 export type { LineGap, PressedBoard } from './panel-chain';
-export { type PanelPressure, panelPressure, type PressedPanel, type PressingClamp } from './panel-pressure';
+export {
+  type PanelPressure,
+  panelPressure,
+  type Press,
+  type PressedPanel,
+  type PressingClamp,
+} from './panel-pressure';
 export { type PressPlace, type UnitPressures, unitPressures } from './unit-pressures';

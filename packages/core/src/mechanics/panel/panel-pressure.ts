@@ -38,6 +38,9 @@ export interface PanelPressure {
   readonly strayShare: number;
 }
 
+/** Presses a panel; handed about so that answers may be remembered. */
+export type Press = (panel: PressedPanel) => PanelPressure;
+
 /** More than this share of the pull in what should carry nothing means that a board is not held. */
 const MOST_STRAY = 0.01;
 

@@ -7,6 +7,7 @@ import type { Spread, SpreadMethod } from '../../spread';
 import type { ClosingAdvice } from '../closing';
 import type { Order } from './ordered-sessions';
 import type { JointTimes } from './joint-times';
+import type { AssemblySqueeze } from './squeeze';
 
 /** Everything worked out for one joint. */
 export interface PlannedJoint {
@@ -55,6 +56,8 @@ export interface AssemblyPlanParts {
   readonly partMcPct: readonly number[];
   readonly joints: readonly PlannedJoint[];
   readonly pulls: readonly PlannedPull[];
+  /** Clamps in their places and what they do; null while pulls are only weighed as a whole. */
+  readonly squeeze: AssemblySqueeze | null;
   /** Sessions as the build orders them; null while everything is glued in one go. */
   readonly order: Order | null;
   /** In the order of the joints, from the first bead of each joint's session. */

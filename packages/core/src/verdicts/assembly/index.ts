@@ -1,5 +1,14 @@
 export type { AssemblyPlanParts, PlannedJoint, PlannedPull } from './assembly-parts';
-export { type AssemblyPlan, planAssembly } from './plan-assembly';
+export { type AssemblyPlan, planAssembly, settleAssembly } from './plan-assembly';
+export {
+  type AssemblyOpening,
+  assemblyOpenings,
+  type AssemblySqueeze,
+  assemblyTightening,
+  type ClampInSpace,
+  packingOf,
+  type SqueezedPull,
+} from './squeeze';
 export { type Arranged, arrangements, withSessions } from './arrange-order';
 export { batchJobOf, type DatedSessionOfBuild, weekOf } from './dates';
 export { type Likelihood, likelihoodOf } from './likelihood';

@@ -5,9 +5,12 @@ import { mitrePolygon } from '../../geometry';
 import { COMFORTABLE_MARGIN } from '../in-time';
 import { type Aspect, barShareOf, type FigureKind, type Verdict, type VerdictState } from '../verdict';
 import type { AssemblyPlanParts, PlannedJoint, PlannedPull } from './assembly-parts';
+import type { AssemblySqueeze } from './squeeze';
 
 /** How far a careful saw set-up may be off at each mitre, degrees [judgement]. */
 const CUT_ERROR_DEG = 0.05;
+/** Share of a measured twist or bow that stays in the work after curing on a flat base [judgement]. */
+const STAYS_CLAMPED_DOWN = 0.3;
 /** A verdict with less than this share of the allowance left is close. */
 const CLOSE_SHARE = 0.3;
 /** Moisture of parts in one wide joint that differs by this much or more is worth a warning, %. */
@@ -104,10 +107,22 @@ function inTime({ joints, times, build, shop, handsOnMin, order }: AssemblyPlanP
   };
 }
 
+/** A pull with the least that any of its joints gets: from the clamps in their places, else on the whole. */
+function leastOf(planned: PlannedPull, squeeze: AssemblySqueeze | null): PlannedPull {
+  const own = squeeze?.pulls.find(({ planned: { pull } }) => pull.id === planned.pull.id);
+  if (own === undefined || own.joints.length === 0) return planned;
+  const least = own.joints.reduce((a, b) => (b.minMPa < a.minMPa ? b : a));
+  return { ...planned, joint: least.label, reachMPa: least.minMPa, word: least.word };
+}
+
 function tight(parts: AssemblyPlanParts): Judged {
-  const { pulls, joints, adhesive, build } = parts;
+  const { joints, adhesive, build, squeeze } = parts;
+  const pulls = parts.pulls.map((pull) => leastOf(pull, squeeze));
   const share = ({ reachMPa, wanted }: PlannedPull) => reachMPa / wanted.lowMPa;
   const weakest = pulls.reduce((a, b) => (share(b) < share(a) ? b : a));
+  const trouble = squeeze?.pulls
+    .flatMap(({ findings }) => findings)
+    .find(({ severity }) => severity === 'warns');
   const wet = joints.flatMap(({ window }) => window.findings).find(({ code }) => code === 'wood-too-wet');
   const open = joints.find(({ closing }) => closing === 'back-to-plane');
   const costly = joints.find(({ closing }) => closing === 'costly');
@@ -125,7 +140,7 @@ function tight(parts: AssemblyPlanParts): Judged {
         })
       : undefined) ??
     (costly === undefined ? undefined : gap('joint-gap-costs', 'warns', costly, adhesive.gapMm)) ??
-    pullCause(weakest);
+    pullCause(weakest, trouble);
   const state = cause.severity === 'refuses' ? 'fails' : cause.severity === 'warns' ? 'close' : 'holds';
   const margin = share(weakest) < 1 ? share(weakest) - 1 : Math.min(1, share(weakest) - 1 + 0.2);
   return {
@@ -162,11 +177,15 @@ function gap(
   });
 }
 
-function pullCause({ word, joint, pull, reachMPa, wanted, neededN, reachN }: PlannedPull): Finding {
+function pullCause(
+  { word, joint, pull, reachMPa, wanted, neededN, reachN }: PlannedPull,
+  trouble: Finding | undefined,
+): Finding {
   const values = { line: joint, need: pull.need, minMPa: reachMPa, lowMPa: wanted.lowMPa, neededN, reachN };
   if (word === 'crushes') return finding('pull-crushes', 'refuses', values);
   if (word === 'under-pressed') return finding('pull-short', 'refuses', values);
   if (word === 'light') return finding('pull-light', 'warns', values);
+  if (trouble !== undefined) return trouble;
   return finding('pull-meets', 'informs', values);
 }
 
@@ -194,13 +213,14 @@ function square({ facts, build }: AssemblyPlanParts): Judged {
       [finding('how-diagonals', 'informs', sizesOf(check))],
     );
   }
+  const cutErrorDeg = build.squeeze?.cutErrorDeg ?? CUT_ERROR_DEG;
   const { gapMm } = mitrePolygon({
     sidesMm: Array.from({ length: check.corners }, () => 100),
     anglesDeg: Array.from({ length: check.corners }, () => check.lastAngleDeg),
     memberWidthMm: check.faceMm,
-    cutErrorDeg: CUT_ERROR_DEG,
+    cutErrorDeg,
   });
-  const values = { mm: gapMm, errorDeg: CUT_ERROR_DEG, corners: check.corners, faceMm: check.faceMm };
+  const values = { mm: gapMm, errorDeg: cutErrorDeg, corners: check.corners, faceMm: check.faceMm };
   return against(gapMm, limit, (over) => finding('last-mitre-opens', over ? 'warns' : 'informs', values), [
     finding('how-mitres', 'informs', values),
   ]);
@@ -253,7 +273,8 @@ function flat({ facts, build, joints }: AssemblyPlanParts): Judged {
   if (twistMm === null && bowMm === null) {
     return { ...atRest(limit, finding('flatness-unread', 'warns')), state: 'close', margin: 0 };
   }
-  const figure = Math.max(Math.abs(twistMm ?? 0), Math.abs(bowMm ?? 0));
+  const stays = build.squeeze?.clampedDown === true ? STAYS_CLAMPED_DOWN : 1;
+  const figure = stays * Math.max(Math.abs(twistMm ?? 0), Math.abs(bowMm ?? 0));
   const code = Math.abs(twistMm ?? 0) >= Math.abs(bowMm ?? 0) ? 'boards-twisted' : 'boards-bowed';
   return against(figure, limit, (over) => finding(code, over ? 'refuses' : 'informs', { mm: figure }), []);
 }

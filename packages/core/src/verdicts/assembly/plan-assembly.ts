@@ -11,7 +11,7 @@ import type { AssemblyBuild, ShopDocument } from '../../formats';
 import { layAssembly } from '../../kinds';
 import { LIMITS } from '../../limits';
 import { sharedTraits, equilibriumMoisturePct } from '../../materials';
-import { closingForceN } from '../../mechanics';
+import { closingForceN, panelPressure, type Press } from '../../mechanics';
 import { reach, solidPoints } from '../../solids';
 import { findSpreadMethod, spread } from '../../spread';
 import { type ClosingAdvice, closingAdvice } from '../closing';
@@ -23,6 +23,7 @@ import { orderOf } from './order';
 import { type OrderJob, workforceOf } from './order-problem';
 import { planPull } from './pulls';
 import { adhesiveOf } from '../shelf';
+import { squeezeAssembly } from './squeeze';
 
 /** An assembly thought through: its solids, its clock, its pulls and the four verdicts. */
 export interface AssemblyPlan extends AssemblyPlanParts {
@@ -48,7 +49,7 @@ export function planAssembly(build: AssemblyBuild, shop: ShopDocument): Assembly
   const facts = deriveAssembly(layAssembly(build, airMcPct));
   const adhesive = adhesiveOf(build.glue.adhesive, shop, 'glue.adhesive');
   const partMcPct = facts.parts.map(({ part }) => part.mcPct ?? airMcPct);
-  const pulls = facts.assembly.pulls.map((pull) => planPull(pull, facts, adhesive, shop));
+  const pulls = facts.assembly.pulls.map((pull) => planPull(pull, facts, adhesive, shop, build.squeeze));
   const joints = facts.joints.map((joint, i) =>
     planJoint(joint, i === 0, { build, climate, facts, adhesive, partMcPct, pulls }),
   );
@@ -62,6 +63,7 @@ export function planAssembly(build: AssemblyBuild, shop: ShopDocument): Assembly
     partMcPct,
     joints,
     pulls,
+    squeeze: null,
     order: null,
     times: whole.times,
     handsOnMin: whole.handsOnMin,
@@ -83,6 +85,16 @@ export function planAssembly(build: AssemblyBuild, shop: ShopDocument): Assembly
         .reduce((total, bottle) => total + bottle.remainingMl, 0),
     },
   };
+}
+
+/**
+ * The same plan with its clamps in their places and *Tight* judged by what each joint gets there: by elements where parts
+ * lie in a row, by a beam on a layer under cauls, corner by corner under bands.
+ */
+export function settleAssembly(plan: AssemblyPlan, press: Press = panelPressure): AssemblyPlan {
+  if (plan.joints.length === 0) return plan;
+  const settled = { ...plan, squeeze: squeezeAssembly(plan, press) };
+  return { ...settled, verdicts: { ...plan.verdicts, tight: judgeAssembly(settled).tight } };
 }
 
 /** The clock of the sessions that the build names, in place of one go. */

@@ -1,8 +1,9 @@
 import type { Adhesive } from '../../adhesives';
-import type { AssemblyFacts, JointKind, Pull } from '../../assembly';
+import type { AssemblyFacts, JointFacts, JointKind, Pull } from '../../assembly';
 import { findClampKind, pressureWord, type TargetPressure, targetPressure } from '../../clamps';
-import type { RackLot, ShopDocument } from '../../formats';
+import type { AssemblyBuild, RackLot, ShopDocument } from '../../formats';
 import { radians } from '../../geometry';
+import { dot, MAIN_AXES, middleOf, reach, scale, solidPoints, subtract, type Vec3 } from '../../solids';
 import type { PlannedPull } from './assembly-parts';
 
 /** Force that brings one joint home, N [judgement]. */
@@ -31,11 +32,13 @@ export const ON_A_ROLL: readonly string[] = ['tape', 'elastic-wrap'];
  * tension T presses a corner of interior angle θ with T·sin(θ/2), without friction.
  */
 export function planPull(
-  pull: Pull,
+  asked: Pull,
   facts: AssemblyFacts,
   adhesive: Adhesive,
   shop: ShopDocument,
+  squeeze: AssemblyBuild['squeeze'] = {},
 ): PlannedPull {
+  const pull = squeeze.press === 'cauls' && asked.need === 'vacuum' ? betweenPlatens(asked, squeeze) : asked;
   const all = facts.joints.filter(({ joint }) => pull.joints.includes(joint.id));
   const glued = all.filter(({ gluedMm2 }) => gluedMm2 > 0);
   // Joints left dry want to be seated, no more.
@@ -64,6 +67,11 @@ export function planPull(
     shop,
     Math.max(...own.map(({ lengthMm }) => lengthMm)),
     own.length,
+    {
+      wanted: squeeze.counts?.find((each) => each.pull === pull.id)?.count,
+      least: need === 'seat' ? linesOfPull(pull, own) : 1,
+      roomMm: need === 'line' && pull.stacked ? roomAlong(pull, own, facts) : Infinity,
+    },
   );
   const vacuum = taken.find(({ lot }) => findClampKind(lot.kind).pressureMPa !== null);
   const reachN = taken.reduce((sum, { count, forceN }) => sum + count * forceN, 0);
@@ -74,7 +82,7 @@ export function planPull(
         : need === 'band'
           ? (reachN * Math.sin(radians(sharpest) / 2)) / largest.gluedMm2
           : reachN / areaMm2
-      : (findClampKind(vacuum.lot.kind).pressureMPa ?? 0);
+      : vacuumMPa(shop);
   return {
     pull,
     joint: largest.label,
@@ -89,11 +97,87 @@ export function planPull(
   };
 }
 
+/** Platens over and under a sheet, and cauls across them, unless the person says otherwise, mm. */
+export const PLATEN_MM = 18;
+const CAUL_DEPTH_MM = 60;
+/** Kinds for the ends of cauls, strongest first. */
+const CAUL_ENDS: readonly string[] = [
+  'f-heavy',
+  'parallel-jaw',
+  'c-clamp',
+  'hand-screw',
+  'f-light',
+  'trigger',
+];
+
+/** A sheet between platens, pressed by clamps at the ends of crowned cauls in place of a bag. */
+function betweenPlatens(pull: Pull, squeeze: NonNullable<AssemblyBuild['squeeze']>): Pull {
+  const platenMm = squeeze.packing?.thicknessMm ?? PLATEN_MM;
+  return {
+    ...pull,
+    kinds: CAUL_ENDS,
+    openingMm: pull.openingMm + 2 * (platenMm + CAUL_DEPTH_MM),
+  };
+}
+
+/** What a bag presses with: less the higher one is above the sea, about 0.01 MPa for each kilometre. */
+export function vacuumMPa({ altitudeM = 0 }: Pick<ShopDocument, 'altitudeM'>): number {
+  return Math.max(
+    0,
+    (findClampKind('vacuum').pressureMPa ?? 0) - (VACUUM_LOSS_MPA_PER_KM * altitudeM) / 1000,
+  );
+}
+
+const VACUUM_LOSS_MPA_PER_KM = 0.01;
+
 function wantedBy(pull: Pull, adhesive: Adhesive, sgs: readonly number[]): TargetPressure {
   if (pull.need === 'vacuum') return VENEER_WANTED;
   if (pull.need === 'tape') return TAPE_WANTED;
   const target = targetPressure(adhesive, sgs);
   return pull.need === 'band' ? { lowMPa: target.lowMPa * MITRE_SHARE, highMPa: target.highMPa } : target;
+}
+
+/** Joints on more lines than this are seated through cauls, or by the parts beside them. */
+const MOST_SEATED_ONE_BY_ONE = 6;
+/** Joints whose middles lie this near to one line of pull share a clamp, mm. */
+export const ONE_LINE_MM = 20;
+
+/** Lines of pull that a seat wants a clamp on each. */
+function linesOfPull({ axis }: Pull, joints: readonly JointFacts[]): number {
+  const feet: Vec3[] = [];
+  for (const { contacts } of joints) {
+    const middle = middleOf(contacts.flatMap(({ loops }) => loops.flat()));
+    const foot = subtract(middle, scale(axis, dot(middle, axis)));
+    const apart = (other: Vec3) => Math.sqrt(dot(subtract(other, foot), subtract(other, foot)));
+    if (feet.every((other) => apart(other) >= ONE_LINE_MM)) feet.push(foot);
+  }
+  return feet.length > MOST_SEATED_ONE_BY_ONE ? 1 : feet.length;
+}
+
+/** Room between jaws side by side, mm. */
+export const BETWEEN_JAWS_MM = 5;
+
+/** Edge along which jaws of a stack stand side by side; twice that where they come on from both sides of its width. */
+function roomAlong(pull: Pull, joints: readonly JointFacts[], facts: AssemblyFacts): number {
+  const lengthMm = Math.max(...joints.map((joint) => joint.lengthMm));
+  return twoRows(pull, joints, facts) ? 2 * lengthMm : lengthMm;
+}
+
+/** Widest jaw of the kinds that press stacks, twice, with room between. */
+const TWO_ROWS_FROM_MM = 90;
+
+/** Whether a stack of layers is wide enough for jaws from both sides. */
+export function twoRows(pull: Pull, joints: readonly JointFacts[], facts: AssemblyFacts): boolean {
+  if (!joints.every(({ joint }) => joint.kind === 'face')) return false;
+  const ids = new Set(joints.flatMap(({ joint }) => [joint.a, joint.b]));
+  const points = facts.parts
+    .filter(({ part }) => ids.has(part.id))
+    .flatMap(({ part }) => solidPoints(part.solid));
+  const widths = MAIN_AXES.filter((axis) => Math.abs(dot(axis, pull.axis)) < 0.5).map((axis) => {
+    const [low, high] = reach(points, axis);
+    return high - low;
+  });
+  return Math.min(...widths) >= TWO_ROWS_FROM_MM;
 }
 
 /** Lots long enough and of a kind that suits, the kind's order first, until the need is met. */
@@ -103,6 +187,11 @@ function takeFromRack(
   shop: ShopDocument,
   lengthMm: number,
   joints: number,
+  {
+    wanted,
+    least,
+    roomMm,
+  }: { readonly wanted: number | undefined; readonly least: number; readonly roomMm: number },
 ): PlannedPull['taken'] {
   const rolls = ON_A_ROLL.filter((kind) => pull.kinds.includes(kind)).map((kind): RackLot => ({
     id: kind,
@@ -119,10 +208,18 @@ function takeFromRack(
     .sort((a, b) => pull.kinds.indexOf(a.lot.kind) - pull.kinds.indexOf(b.lot.kind) || b.forceN - a.forceN);
   const taken: { lot: RackLot; count: number; forceN: number }[] = [];
   let reachN = 0;
+  let leftMm = roomMm;
   for (const { lot, forceN } of lots) {
-    if (reachN >= neededN && taken.length > 0) break;
-    const count =
-      forceN === 0 ? 1 : Math.min(lot.count, Math.max(1, Math.ceil((1.15 * neededN - reachN) / forceN)));
+    const placed = taken.reduce((sum, { count }) => sum + count, 0);
+    if (wanted === undefined ? reachN >= neededN && placed >= least : placed >= wanted) break;
+    const enough =
+      wanted === undefined
+        ? Math.max(least - placed, Math.ceil((1.15 * neededN - reachN) / forceN))
+        : wanted - placed;
+    const fitting = Math.floor((leftMm + BETWEEN_JAWS_MM) / (lot.padWidthMm + BETWEEN_JAWS_MM));
+    if (forceN > 0 && fitting < 1) continue;
+    const count = forceN === 0 ? 1 : Math.min(lot.count, fitting, Math.max(1, enough));
+    leftMm -= count * (lot.padWidthMm + BETWEEN_JAWS_MM);
     taken.push({ lot, count, forceN });
     reachN += count * forceN;
     if (forceN === 0) break;
