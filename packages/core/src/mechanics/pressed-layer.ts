@@ -40,7 +40,7 @@ const STATIONS = 121;
  *
  * The layer presses back by how far the strip goes into it. A crowned strip touches in the middle first.
  * Range: strip stiffer than the layer is thick, small slopes, layer much softer through its thickness than along.
- * Source: beam on elastic foundation, Hetényi's closed form in the tests.
+ * Source: beam on elastic foundation; against its Fourier integral in the tests.
  * @throws InputError for sizes and stiffnesses that are not above zero.
  */
 export function layerPressure(job: PressedLayer): LayerPressure {
