@@ -53,6 +53,17 @@ export function AirSection({ shop }: { readonly shop: ShopDocument }) {
           }
           width={140}
         />
+        <NumberField
+          label="Above the sea"
+          unit="m"
+          value={shop.altitudeM ?? 0}
+          bounds={LIMITS.altitudeM}
+          hint="for what a bag gives"
+          onChange={(altitudeM) =>
+            altitudeM !== null && edit('Height', (before) => ({ ...before, altitudeM }))
+          }
+          width={160}
+        />
       </FieldRow>
       <SensorFields shop={shop} />
       {shop.hours.length > 0 && (

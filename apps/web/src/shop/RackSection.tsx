@@ -1,4 +1,4 @@
-import { findClampKind, LIMITS, listClampKinds, type RackLot, type ShopDocument } from '@lean-clasp/core';
+import { findClampKind, LIMITS, type RackLot, type ShopDocument } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -7,12 +7,15 @@ import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';
 import { LengthField, NumberField, ScaledField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
+import { useRunsQuery } from '../api/api';
+import { instantWords } from '../bench/release';
+import { useNow } from '../parts/use-now';
+import { CLAMP_OPTIONS } from '../words/catalogue';
 import { makeId } from '../workspace/edits';
+import { type InUse, inUse } from './in-use';
 import { changed, useEditShop } from './use-edit-shop';
 
-const PANEL_KINDS = listClampKinds()
-  .filter(({ spansPanels }) => spansPanels)
-  .map(({ id, name }) => ({ value: id, name }));
+const A_MINUTE_MS = 60_000;
 
 const NEW_LOT: Omit<RackLot, 'id'> = {
   kind: 'parallel-jaw',
@@ -23,12 +26,15 @@ const NEW_LOT: Omit<RackLot, 'id'> = {
   padHeightMm: 95,
 };
 
-/** Clamps by lots of equals, and pairs of cauls. */
+/** Clamps by lots of equals, and what of them is tied up now. */
 export function RackSection({ shop }: { readonly shop: ShopDocument }) {
   const edit = useEditShop();
+  const { data: runs } = useRunsQuery();
+  const now = useNow(true, A_MINUTE_MS);
+  const tied = inUse(runs ?? [], now);
   return (
     <Section
-      title="Clamps and cauls"
+      title="Clamps"
       aside={
         <Button
           onClick={() =>
@@ -48,16 +54,8 @@ export function RackSection({ shop }: { readonly shop: ShopDocument }) {
         </Typography>
       )}
       {shop.rack.map((lot) => (
-        <LotFields key={lot.id} lot={lot} />
+        <LotFields key={lot.id} lot={lot} tied={tied.get(lot.id)} nowMs={now} />
       ))}
-      <NumberField
-        label="Pairs of cauls"
-        whole
-        value={shop.caulPairs}
-        bounds={LIMITS.cauls}
-        onChange={(caulPairs) => caulPairs !== null && edit('Cauls', (before) => ({ ...before, caulPairs }))}
-        width={140}
-      />
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5, maxWidth: 760 }}>
         Your own pull: press a bathroom scale between the jaws with a lever of known ratio, pull as hard as
         you do at the bench, and type the reading in. Without it a figure typical of the kind is used, ± 30 %
@@ -67,7 +65,15 @@ export function RackSection({ shop }: { readonly shop: ShopDocument }) {
   );
 }
 
-function LotFields({ lot }: { readonly lot: RackLot }) {
+function LotFields({
+  lot,
+  tied,
+  nowMs,
+}: {
+  readonly lot: RackLot;
+  readonly tied: InUse | undefined;
+  readonly nowMs: number;
+}) {
   const edit = useEditShop();
   const f = useFormat();
   const kind = findClampKind(lot.kind);
@@ -83,7 +89,7 @@ function LotFields({ lot }: { readonly lot: RackLot }) {
         <Choice
           label="Kind"
           value={lot.kind}
-          options={PANEL_KINDS}
+          options={CLAMP_OPTIONS}
           onChange={(id) => {
             const { padWidthMm, padHeightMm } = findClampKind(id);
             set('Kind', { kind: id, padWidthMm, padHeightMm });
@@ -142,6 +148,12 @@ function LotFields({ lot }: { readonly lot: RackLot }) {
           Remove
         </Button>
       </FieldRow>
+      {tied !== undefined && (
+        <Typography sx={{ pb: 1.5 }}>
+          {tied.count} of {lot.count} on {[...new Set(tied.builds)].join(', ')},{' '}
+          {tied.untilMs === null ? 'being put on now' : `until ${instantWords(tied.untilMs, nowMs)}`}.
+        </Typography>
+      )}
     </Box>
   );
 }

@@ -5,6 +5,7 @@ import { useDocument } from '../documents/use-document';
 import { Loading } from '../frame/Loading';
 import { Page } from '../frame/Page';
 import { AirSection } from './AirSection';
+import { CaulsSection } from './CaulsSection';
 import { HoursSection } from './HoursSection';
 import { PeopleSection } from './PeopleSection';
 import { RackSection } from './RackSection';
@@ -27,6 +28,7 @@ export function ShopPage() {
     <Page title={shop.name} intro="Clamps, glue, air and hands. Every plan reads this; every edit is kept.">
       <SyncNotice id={SHOP_ID} />
       <RackSection shop={shop} />
+      <CaulsSection shop={shop} />
       <ShelfSection shop={shop} />
       <AirSection shop={shop} />
       <HoursSection shop={shop} />

@@ -17,7 +17,11 @@ export function Openings({ plan }: { readonly plan: Plan }) {
   const f = useFormat();
   const rows = openings(plan);
   if (rows.length === 0) return null;
-  const packed = plan.build.edge.kind;
+  const { edge } = plan.build;
+  const asked = edge.kind === 'battens' ? 2 : edge.kind === 'blocks' ? 2 * plan.clampSet.clamps.length : 0;
+  const have = (plan.shop.blocks ?? [])
+    .filter(({ kind }) => `${kind}s` === edge.kind)
+    .reduce((sum, { count }) => sum + count, 0);
   return (
     <Section title="Open before the first bead">
       <Table size="small" aria-label="Openings in order of use" sx={{ '& td, & th': { px: 0.75 } }}>
@@ -44,7 +48,9 @@ export function Openings({ plan }: { readonly plan: Plan }) {
         </TableBody>
       </Table>
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
-        {packed === 'bare' && 'A pad under every jaw, or it prints. '}
+        {edge.kind === 'bare'
+          ? 'A pad under every jaw, or it prints. '
+          : `${asked} ${edge.kind}, ${f.length(edge.thicknessMm)}${plan.shop.blocks === undefined ? '' : `; the shop has ${have}`}. `}
         Release film or waxed paper between glue and everything that presses, bars too: iron and wet glue
         leave black marks in oak, walnut and cherry.
       </Typography>

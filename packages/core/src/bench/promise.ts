@@ -9,6 +9,7 @@ export function promiseOf(plan: Plan): RunPromise {
     climate: { ...plan.climate },
     crew: plan.build.crew,
     clamps: plan.clampSet.clamps.length,
+    lots: lotsOf(plan),
     handsOnMin: plan.timeline.handsOnMin,
     windowMin: line?.window.totalMin?.low ?? null,
     lowestMPa: Math.min(...plan.lines.map(({ pressure }) => pressure.minMPa)),
@@ -16,4 +17,13 @@ export function promiseOf(plan: Plan): RunPromise {
     clampMin: line?.window.clampMin?.high ?? null,
     machineMin: line?.window.machineMin ?? null,
   };
+}
+
+/** Clamps that the run ties up, by their lot: those across, and those at the ends of cauls. */
+function lotsOf({ clampSet, cauls }: Plan): { rackId: string; count: number }[] {
+  const counts = new Map<string, number>();
+  const add = (rackId: string, count: number) => counts.set(rackId, (counts.get(rackId) ?? 0) + count);
+  for (const { lot } of clampSet.clamps) add(lot.id, 1);
+  if (cauls?.endClamps.lot) add(cauls.endClamps.lot.id, cauls.endClamps.count);
+  return [...counts].map(([rackId, count]) => ({ rackId, count }));
 }

@@ -15,7 +15,8 @@ import {
 import { adhesiveRank, strength } from './choosing';
 import { adhesiveWindow, spread } from './glue';
 import { batch, calendar, sequence } from './planning';
-import { caul, panelBow, panelPressure } from './pressing';
+import { placeClamps } from './placing';
+import { caul, panelBow, panelPressure, platen } from './pressing';
 import { cup, emc, movement } from './wood';
 
 /** Every calculation, in the order in which they are listed. */
@@ -30,8 +31,10 @@ export const CALCULATIONS: readonly AnyCalculation[] = [
   spread,
   clampNeed,
   panelPressure,
+  placeClamps,
   panelBow,
   caul,
+  platen,
   quad,
   flatness,
   edgeLine,

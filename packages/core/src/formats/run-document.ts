@@ -31,6 +31,12 @@ export const RunPromiseSchema = strictObject({
   climate: ClimateSchema,
   crew: Type.Integer({ minimum: 1, maximum: LIMITS.crew.max }),
   clamps: Type.Integer({ minimum: 0, maximum: 60 }),
+  /** How many of which lot of the rack; left out by runs from before. */
+  lots: Type.Optional(
+    Type.Array(strictObject({ rackId: Id, count: Type.Integer({ minimum: 1, maximum: 99 }) }), {
+      maxItems: 60,
+    }),
+  ),
   handsOnMin: Type.Number({ minimum: 0 }),
   windowMin: orNull(Type.Number({ minimum: 0 })),
   lowestMPa: Type.Number({ minimum: 0 }),

@@ -46,7 +46,7 @@ export interface Placing {
 }
 
 /** Shares this near to each other are alike; then fewer clamps are better. */
-export const ALIKE = 1e-9;
+const ALIKE = 1e-9;
 
 /** Whether one answer is better: it meets what is wanted, with fewer clamps, and then more evenly. */
 export function better(

@@ -43,7 +43,7 @@ export { type RingChoice, ringChoices, type RingOrder } from './moisture-cup';
 export { type Plan, planBuild } from './plan';
 export { clampBowMm } from './flat';
 export type { CaulPlan } from './cauls';
-export { type PressedPlan, pressPlan, unpressed } from './pressed-plan';
+export { type PressedPlan, unpressed } from './pressed-plan';
 export { type Opening, openings, tightening } from './tightening';
 export { settlePlan } from './settle';
 export type { PlannedLine } from './plan-parts';

@@ -22,7 +22,7 @@ const READINGS = 25;
  * A planned panel as the elements see it, with its boards, battens, clamps and what was read at the dry fit: one figure for
  * a line is taken for a parabola, + hollow, − proud. Boards are as long as the longest.
  */
-export function pressedPanelOf({ build, panel, clampSet }: PlanParts): {
+function pressedPanelOf({ build, panel, clampSet }: PlanParts): {
   readonly panel: PressedPanel;
   readonly leftOut: readonly number[];
 } {

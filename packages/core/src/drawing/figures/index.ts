@@ -9,7 +9,7 @@ import {
   strengthFigure,
 } from './glue';
 import { batchFigure, calendarFigure, sequenceFigure } from './planning';
-import { caulFigure, panelBowFigure, panelPressureFigure } from './pressing';
+import { caulFigure, panelBowFigure, panelPressureFigure, placeClampsFigure, platenFigure } from './pressing';
 import { angledClampFigure, bandFigure } from './pulls';
 import { edgeLineFigure, flatnessFigure, trySquareFigure } from './readings';
 import { cupFigure, emcFigure, movementFigure } from './wood';
@@ -42,6 +42,8 @@ const FIGURES: ReadonlyMap<string, AnyDraw> = new Map([
   panelPressureFigure,
   panelBowFigure,
   caulFigure,
+  placeClampsFigure,
+  platenFigure,
 ]);
 
 /**

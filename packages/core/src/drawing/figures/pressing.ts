@@ -1,4 +1,5 @@
-import { caul, panelBow, panelPressure } from '../../calculations/pressing';
+import { placeClamps } from '../../calculations/placing';
+import { caul, panelBow, panelPressure, platen } from '../../calculations/pressing';
 import type { Vec2 } from '../../solids';
 import { arrow, box, drawn, enlarge, type FigurePath, line, number, outline } from './figure';
 
@@ -94,5 +95,56 @@ export const caulFigure = drawn(caul, ({ lengthMm, depthMm }, { profile, crownMm
       number([lengthMm / 2, 0], 'below', 'crownMm', crownMm, 'crown'),
       number([lengthMm, top], 'right', 'endForceN', endForceN),
     ],
+  };
+});
+
+/** The panel from above with the clamps that were found, and where its lowest pressure is. */
+export const placeClampsFigure = drawn(
+  placeClamps,
+  ({ boards, lengthMm, pinned = [] }, { clamps, lowestLine, lowestAtMm, lowestMPa }) => {
+    const edges = boards.reduce<number[]>((all, { widthMm }) => [...all, (all.at(-1) ?? 0) + widthMm], [0]);
+    const total = edges.at(-1) ?? 0;
+    const reach = 0.08 * Math.max(lengthMm, total);
+    const isPinned = (xMm: number) => pinned.some((pin) => pin.xMm === xMm);
+    return {
+      paths: [
+        ...boards.map(({ widthMm }, i) => box(0, edges[i] ?? 0, lengthMm, widthMm)),
+        ...clamps.flatMap(({ xMm }) => [
+          line(
+            [
+              [xMm, -reach / 2],
+              [xMm, total + reach / 2],
+            ],
+            isPinned(xMm) ? 'edge' : 'ghost',
+          ),
+          arrow([xMm, -reach], [xMm, 0]),
+          arrow([xMm, total + reach], [xMm, total]),
+        ]),
+      ],
+      labels: [
+        number([lowestAtMm, edges[lowestLine + 1] ?? total], 'above', 'lowestMPa', lowestMPa, 'lowest'),
+      ],
+    };
+  },
+);
+
+/** The platen on its layer, with the pressure under it as a curve. */
+export const platenFigure = drawn(platen, ({ lengthMm, stripMm, layerMm, pushes }, answer) => {
+  const { pressureMPa, maxMPa, minMPa } = answer;
+  const high = Math.max(stripMm, lengthMm / 18);
+  const deep = Math.max(layerMm, lengthMm / 30);
+  const steps = Math.max(1, pressureMPa.length - 1);
+  const fall = lengthMm / 6 / Math.max(1e-9, maxMPa);
+  return {
+    paths: [
+      box(0, 0, lengthMm, high),
+      box(0, -deep, lengthMm, deep),
+      line(
+        pressureMPa.map((value, i): Vec2 => [(lengthMm * i) / steps, -deep - value * fall]),
+        'glue',
+      ),
+      ...pushes.map(({ xMm }) => arrow([xMm, high + lengthMm / 10], [xMm, high])),
+    ],
+    labels: [number([lengthMm / 2, -deep - maxMPa * fall], 'below', 'minMPa', minMPa, 'lowest')],
   };
 });

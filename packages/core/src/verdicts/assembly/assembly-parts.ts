@@ -1,13 +1,13 @@
 import type { Adhesive, AdhesiveWindow } from '../../adhesives';
-import type { AssemblyFacts, GapReading, JointFacts, Pull } from '../../assembly';
-import type { PressureWord, TargetPressure } from '../../clamps';
+import type { AssemblyFacts, GapReading, JointFacts } from '../../assembly';
 import type { Finding } from '../../finding';
-import type { AssemblyBuild, Climate, RackLot, ShopDocument } from '../../formats';
+import type { AssemblyBuild, Climate, ShopDocument } from '../../formats';
 import type { Spread, SpreadMethod } from '../../spread';
 import type { ClosingAdvice } from '../closing';
 import type { Order } from './ordered-sessions';
 import type { JointTimes } from './joint-times';
-import type { AssemblySqueeze } from './squeeze';
+import type { PlannedPull } from './planned-pull';
+import type { AssemblySqueeze } from './squeeze/squeezed';
 
 /** Everything worked out for one joint. */
 export interface PlannedJoint {
@@ -27,22 +27,6 @@ export interface PlannedJoint {
   /** Whether what was read may be closed by clamps. */
   readonly closing: ClosingAdvice;
   readonly closingForceN: number;
-}
-
-/** What a pull needs and what the rack can give it. */
-export interface PlannedPull {
-  readonly pull: Pull;
-  /** Joint that asks most of it. */
-  readonly joint: string;
-  readonly areaMm2: number;
-  readonly wanted: TargetPressure;
-  readonly crushMPa: number;
-  readonly neededN: number;
-  /** Lots it would use, strongest first, and how many of each. */
-  readonly taken: readonly { readonly lot: RackLot; readonly count: number; readonly forceN: number }[];
-  readonly reachN: number;
-  readonly reachMPa: number;
-  readonly word: PressureWord;
 }
 
 /** Everything worked out for an assembly before it is judged. */

@@ -1,6 +1,7 @@
 import type { JointKind, JointFacts, PartFacts } from '../../assembly';
 import { PACE, type SessionOperation } from '../../sequence';
-import type { PlannedJoint, PlannedPull } from './assembly-parts';
+import type { PlannedJoint } from './assembly-parts';
+import type { PlannedPull } from './planned-pull';
 import type { JointTimes } from './joint-times';
 import { ON_A_ROLL } from './pulls';
 

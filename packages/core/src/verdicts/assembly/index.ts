@@ -1,4 +1,5 @@
-export type { AssemblyPlanParts, PlannedJoint, PlannedPull } from './assembly-parts';
+export type { AssemblyPlanParts, PlannedJoint } from './assembly-parts';
+export type { PlannedPull } from './planned-pull';
 export { type AssemblyPlan, planAssembly, settleAssembly } from './plan-assembly';
 export {
   type AssemblyOpening,

@@ -4,8 +4,9 @@ import { type Finding, finding } from '../../finding';
 import { mitrePolygon } from '../../geometry';
 import { COMFORTABLE_MARGIN } from '../in-time';
 import { type Aspect, barShareOf, type FigureKind, type Verdict, type VerdictState } from '../verdict';
-import type { AssemblyPlanParts, PlannedJoint, PlannedPull } from './assembly-parts';
-import type { AssemblySqueeze } from './squeeze';
+import type { AssemblyPlanParts, PlannedJoint } from './assembly-parts';
+import type { PlannedPull } from './planned-pull';
+import type { AssemblySqueeze } from './squeeze/squeezed';
 
 /** How far a careful saw set-up may be off at each mitre, degrees [judgement]. */
 const CUT_ERROR_DEG = 0.05;

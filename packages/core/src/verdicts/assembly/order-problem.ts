@@ -9,7 +9,8 @@ import {
   waysOut,
 } from '../../sequence';
 import { DIRECTIONS, reach, solidPoints, type Vec3 } from '../../solids';
-import type { AssemblyPlanParts, PlannedJoint, PlannedPull } from './assembly-parts';
+import type { AssemblyPlanParts, PlannedJoint } from './assembly-parts';
+import type { PlannedPull } from './planned-pull';
 import { settingMinutes, type Workforce } from './clock';
 import { ON_A_ROLL } from './pulls';
 

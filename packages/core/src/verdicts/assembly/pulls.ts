@@ -4,7 +4,7 @@ import { findClampKind, pressureWord, type TargetPressure, targetPressure } from
 import type { AssemblyBuild, RackLot, ShopDocument } from '../../formats';
 import { radians } from '../../geometry';
 import { dot, MAIN_AXES, middleOf, reach, scale, solidPoints, subtract, type Vec3 } from '../../solids';
-import type { PlannedPull } from './assembly-parts';
+import type { PlannedPull } from './planned-pull';
 
 /** Force that brings one joint home, N [judgement]. */
 const SEAT_N: Readonly<Partial<Record<JointKind, number>>> = {

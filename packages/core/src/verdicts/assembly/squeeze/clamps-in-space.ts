@@ -13,27 +13,9 @@ import {
   unit,
   type Vec3,
 } from '../../../solids';
-import type { PlannedPull } from '../assembly-parts';
+import type { PlannedPull } from '../planned-pull';
 import { BETWEEN_JAWS_MM, ONE_LINE_MM, twoRows } from '../pulls';
-
-/** A clamp, a band, a strip or a bag in its place on an assembly. */
-export interface ClampInSpace {
-  /** Counts over all pulls of the assembly from 1. */
-  readonly number: number;
-  readonly pull: string;
-  readonly lot: RackLot;
-  readonly forceN: number;
-  readonly openingMm: number;
-  readonly shape:
-    /** Jaws at both ends. */
-    | { readonly kind: 'jaws'; readonly from: Vec3; readonly to: Vec3 }
-    /** Right round, as corners of a closed line. */
-    | { readonly kind: 'band'; readonly loop: readonly Vec3[] }
-    /** At one spot, such as a strip of tape or a spring across a corner. */
-    | { readonly kind: 'spot'; readonly at: Vec3 };
-  /** Joints that it closes. */
-  readonly joints: readonly string[];
-}
+import type { ClampInSpace } from './squeezed';
 
 /** A line along which one clamp closes one or more joints. */
 interface Station {

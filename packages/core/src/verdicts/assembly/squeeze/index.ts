@@ -1,9 +1,3 @@
-export type { ClampInSpace } from './clamps-in-space';
-export {
-  packingOf,
-  squeezeAssembly,
-  type AssemblySqueeze,
-  type SqueezedJoint,
-  type SqueezedPull,
-} from './squeeze-assembly';
+export { packingOf, squeezeAssembly } from './squeeze-assembly';
+export type { AssemblySqueeze, ClampInSpace, SqueezedPull } from './squeezed';
 export { type AssemblyOpening, assemblyOpenings, assemblyTightening } from './tightening';

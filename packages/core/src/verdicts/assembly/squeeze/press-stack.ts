@@ -2,8 +2,8 @@ import type { AssemblyFacts, PartFacts } from '../../../assembly';
 import type { Press, PressedBoard } from '../../../mechanics';
 import type { WoodProperties } from '../../../materials';
 import { dot, MAIN_AXES, reach, solidPoints, type Vec3 } from '../../../solids';
-import type { PlannedPull } from '../assembly-parts';
-import type { ClampInSpace } from './clamps-in-space';
+import type { PlannedPull } from '../planned-pull';
+import type { ClampInSpace } from './squeezed';
 
 /** What lies under the jaws of an assembly. */
 export interface Packing {

@@ -1,41 +1,17 @@
 import type { AssemblyFacts } from '../../../assembly';
-import { findClampKind, pressureWord, type PressureWord } from '../../../clamps';
+import { findClampKind, pressureWord } from '../../../clamps';
 import { type Finding, finding } from '../../../finding';
 import type { AssemblyBuild } from '../../../formats';
 import { band, opposedPulls, rackingN } from '../../../geometry';
 import { resolveSpecies } from '../../../materials';
 import { layerPressure, type Press } from '../../../mechanics';
 import { dot, reach, solidPoints } from '../../../solids';
-import type { AssemblyPlanParts, PlannedPull } from '../assembly-parts';
+import type { AssemblyPlanParts } from '../assembly-parts';
+import type { PlannedPull } from '../planned-pull';
 import { PLATEN_MM, vacuumMPa } from '../pulls';
-import { type ClampInSpace, clampsInSpace } from './clamps-in-space';
+import { clampsInSpace } from './clamps-in-space';
 import { type Packing, type PressedStack, pressStack } from './press-stack';
-
-/** Pressure on one joint, as far as it is known place by place. */
-export interface SqueezedJoint {
-  readonly joint: string;
-  readonly label: string;
-  readonly minMPa: number;
-  readonly meanMPa: number;
-  /** Inside angle of a mitre under a band; null elsewhere. */
-  readonly angleDeg: number | null;
-  readonly word: PressureWord;
-}
-
-/** One pull with its clamps in place and what they do. */
-export interface SqueezedPull {
-  readonly planned: PlannedPull;
-  readonly clamps: readonly ClampInSpace[];
-  /** How the pressure was got; by the mean where nothing finer is known, and seats only want seating. */
-  readonly by: 'elements' | 'layer' | 'band' | 'bag' | 'mean' | 'seat';
-  readonly joints: readonly SqueezedJoint[];
-  readonly findings: readonly Finding[];
-}
-
-/** All pulls of an assembly with their clamps, numbered through. */
-export interface AssemblySqueeze {
-  readonly pulls: readonly SqueezedPull[];
-}
+import type { AssemblySqueeze, ClampInSpace, SqueezedJoint, SqueezedPull } from './squeezed';
 
 /** Blocks as thick as this lie under jaws unless the person says otherwise, mm. */
 const USUAL_BLOCK_MM = 20;

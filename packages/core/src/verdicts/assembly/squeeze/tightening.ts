@@ -1,6 +1,6 @@
 import { type Finding, finding } from '../../../finding';
 import type { AssemblyPlanParts } from '../assembly-parts';
-import type { AssemblySqueeze, SqueezedPull } from './squeeze-assembly';
+import type { AssemblySqueeze, SqueezedPull } from './squeezed';
 
 /** Clamps to open beforehand for one pull. */
 export interface AssemblyOpening {

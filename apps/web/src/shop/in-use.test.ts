@@ -1,0 +1,39 @@
+import type { RunDocument } from '@lean-clasp/core';
+import { DEMO_SHOP, pastRuns, stageFloor } from '@lean-clasp/core/demo';
+import { inUse } from './in-use';
+
+const NOW = 1_780_000_000_000;
+const [past] = pastRuns(stageFloor(DEMO_SHOP), 'stage-floor', DEMO_SHOP, NOW);
+if (past === undefined) throw new Error('the demo has runs');
+const clampedAt = (minutesAgo: number, change: Partial<RunDocument> = {}): RunDocument => ({
+  ...past,
+  clampedAtMs: NOW - minutesAgo * 60_000,
+  promise: { ...past.promise, clampMin: 60, lots: [{ rackId: 'pipe', count: 3 }] },
+  ...change,
+});
+
+describe('what is tied up now', () => {
+  it('counts clamps until they may come off, and says until when', () => {
+    const tied = inUse([clampedAt(20), clampedAt(50), clampedAt(61)], NOW);
+    expect(tied.get('pipe')).toEqual({
+      count: 6,
+      untilMs: NOW + 40 * 60_000,
+      builds: ['Stage floor', 'Stage floor'],
+    });
+  });
+
+  it('does not know when a glue-up under way lets go, and forgets those given up', () => {
+    expect(inUse([clampedAt(0, { state: 'running' })], NOW).get('pipe')?.untilMs).toBeNull();
+    expect(inUse([clampedAt(5, { state: 'abandoned' })], NOW).size).toBe(0);
+    const old = clampedAt(5);
+    // Runs from before lots were noted hold nothing that is known.
+    const before = Object.fromEntries(Object.entries(old.promise).filter(([key]) => key !== 'lots'));
+    expect(inUse([{ ...old, promise: before as RunDocument['promise'] }], NOW).size).toBe(0);
+  });
+
+  it('freezes the lots of a plan with its promise, ends of cauls too', () => {
+    const lots = past.promise.lots ?? [];
+    expect(lots.find(({ rackId }) => rackId === 'trigger')?.count).toBe(4);
+    expect(lots.reduce((sum, { count }) => sum + count, 0)).toBe(4 + past.promise.clamps);
+  });
+});
