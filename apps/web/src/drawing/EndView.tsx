@@ -4,6 +4,8 @@ import { FIGURE_FACE } from '../app/theme';
 import { useFormat } from '../quantities/use-format';
 
 const ROOM_PX = 48;
+/** Room for the figure of the bow at the right. */
+const RIGHT_PX = 84;
 const RINGS = 4;
 
 /** The panel seen on its end grain: rings with the heart up or down, bars above and below. */
@@ -17,7 +19,7 @@ export function EndView({
   readonly showBars: boolean;
 }) {
   const { tokens } = useTheme().palette;
-  const scale = Math.max(0.05, (width - 2 * ROOM_PX) / marks.widthMm);
+  const scale = Math.max(0.05, (width - ROOM_PX - RIGHT_PX) / marks.widthMm);
   const thickness = Math.max(...marks.boards.map((board) => board.thicknessMm)) * scale;
   const top = 14;
   const height = top + Math.max(12, thickness) + 16;
@@ -46,7 +48,7 @@ export function EndView({
         />
       ))}
       {showBars && marks.bowMm > 0 && (
-        <Bow marks={marks} y={top + thickness / 2} scale={scale} width={width} />
+        <Bow marks={marks} y={top + thickness / 2} scale={scale} />
       )}
       {sides.has('below') && <Bar y={top + thickness + 7} width={marks.widthMm * scale} dashed />}
     </svg>
@@ -61,12 +63,10 @@ function Bow({
   marks,
   y,
   scale,
-  width,
 }: {
   readonly marks: PanelMarks;
   readonly y: number;
   readonly scale: number;
-  readonly width: number;
 }) {
   const { tokens } = useTheme().palette;
   const f = useFormat();
@@ -81,18 +81,9 @@ function Bow({
         strokeWidth={2}
         strokeDasharray="3 3"
       />
-      {end + 6 < width && (
-        <text
-          x={width - 4}
-          y={y - 10}
-          textAnchor="end"
-          fontSize={14}
-          fontFamily={FIGURE_FACE}
-          fill={tokens.ink}
-        >
-          {pops ? 'pops' : f.fine(marks.bowMm)}
-        </text>
-      )}
+      <text x={end + 8} y={y + 5} fontSize={14} fontFamily={FIGURE_FACE} fill={tokens.ink}>
+        {pops ? 'pops' : f.fine(marks.bowMm)}
+      </text>
     </g>
   );
 }

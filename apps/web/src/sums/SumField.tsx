@@ -17,6 +17,8 @@ import TextField from '@mui/material/TextField';
 
 const CHOICES: Readonly<Record<string, readonly { readonly value: string; readonly name: string }[]>> = {
   species: SPECIES_OPTIONS,
+  stripSpecies: SPECIES_OPTIONS,
+  layerSpecies: SPECIES_OPTIONS,
   adhesive: ADHESIVE_OPTIONS,
   clampKind: CLAMP_OPTIONS,
   method: METHOD_OPTIONS,
@@ -107,6 +109,7 @@ export function SumField({
   if (unitOf(field) === 'mm') return <LengthField {...common} />;
   if (/[tT]empC$|^warmC$/.test(field)) return <ScaledField {...common} quantity="temperature" />;
   if (/N$/.test(field)) return <ScaledField {...common} quantity="force" />;
+  if (/MPa$/.test(field)) return <ScaledField {...common} quantity="pressure" />;
   if (/Mm2$/.test(field)) return <ScaledField {...common} quantity="area" />;
   return <NumberField {...common} unit={unitOf(field)} whole={isWhole(schema)} />;
 }

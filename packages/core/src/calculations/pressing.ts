@@ -266,13 +266,13 @@ export const platen = calculation({
     findings: FindingsSchema,
   }),
   example: {
-    lengthMm: 900,
-    widthMm: 400,
-    stripMm: 25,
-    stripSpecies: 'mdf',
-    layerMm: 6,
-    layerSpecies: 'mdf',
-    pushes: [150, 450, 750].map((xMm) => ({ xMm, forceN: 12_000 })),
+    lengthMm: 600,
+    widthMm: 320,
+    stripMm: 60,
+    stripSpecies: 'birch-plywood',
+    layerMm: 12,
+    layerSpecies: 'eastern-white-pine',
+    pushes: [50, 150, 250, 350, 450, 550].map((xMm) => ({ xMm, forceN: 6000 })),
   },
   compute: ({ stripSpecies, layerSpecies, pushes, lengthMm, ...size }) => {
     pushes.forEach(({ xMm }, i) => {

@@ -45,7 +45,7 @@ export const SIDE_BY_SIDE = 4;
 /**
  * Solves with a factored band for four right-hand sides at once, row by row in x; the answers replace them. Four, because
  * each entry of the band is then fetched once for all of them.
- * @param from first row that holds anything; rows before it are passed over.
+ * @param from first row that holds anything; rows before it are passed over, on the way back too: nothing is worked out there.
  */
 export function solveFactored({ size, half, values }: Band, x: Float64Array, from = 0): void {
   const width = half + 1;
@@ -67,7 +67,7 @@ export function solveFactored({ size, half, values }: Band, x: Float64Array, fro
     x[at + 2] = c * by;
     x[at + 3] = d * by;
   }
-  for (let row = size - 1; row >= 0; row -= 1) {
+  for (let row = size - 1; row >= from; row -= 1) {
     const own = row * width + row;
     const at = 4 * row;
     const by = 1 / (values[own - row] ?? 1);
@@ -81,7 +81,7 @@ export function solveFactored({ size, half, values }: Band, x: Float64Array, fro
     x[at + 1] = b;
     x[at + 2] = c;
     x[at + 3] = d;
-    for (let k = Math.max(0, row - half); k < row; k += 1) {
+    for (let k = Math.max(from, row - half); k < row; k += 1) {
       const value = values[own - k] ?? 0;
       const other = 4 * k;
       x[other] = (x[other] ?? 0) - value * a;

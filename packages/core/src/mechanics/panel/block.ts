@@ -32,11 +32,17 @@ export function edgeGive(block: Block): EdgeGive {
     const load = new Float64Array(band.size * SIDE_BY_SIDE);
     const count = Math.min(SIDE_BY_SIDE, n - first);
     for (let c = 0; c < count; c += 1) load[SIDE_BY_SIDE * unknown(block, first + c, 0) + c] = 1;
-    solveFactored(band, load, unknown(block, first, 0));
-    for (let i = 0; i < n; i += 1) {
+    solveFactored(band, load, unknown(block, first, 0) - 1);
+    // What a force here does further on, a force further on does here (Maxwell), and blocks are alike both ways up: half
+    // of each solve is enough.
+    for (let i = first; i < n; i += 1) {
       for (let c = 0; c < count; c += 1) {
-        same[i * n + first + c] = load[SIDE_BY_SIDE * unknown(block, i, 0) + c] ?? 0;
-        opposite[i * n + first + c] = load[SIDE_BY_SIDE * unknown(block, i, top) + c] ?? 0;
+        const near = load[SIDE_BY_SIDE * unknown(block, i, 0) + c] ?? 0;
+        const far = load[SIDE_BY_SIDE * unknown(block, i, top) + c] ?? 0;
+        same[i * n + first + c] = near;
+        same[(first + c) * n + i] = near;
+        opposite[i * n + first + c] = far;
+        opposite[(first + c) * n + i] = far;
       }
     }
   }

@@ -1,0 +1,103 @@
+import { choose, expect, prefer, retype, test, verdict } from './fixtures';
+
+test.beforeEach(({ page }) => prefer(page, {}));
+
+test('clamps are placed from the rack, around one that is pinned, and fewer without it', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/builds/stage-floor/squeeze`);
+  const rows = page.getByRole('button', { name: /^Clamp \d: / });
+  await expect(rows).toHaveCount(6);
+  await rows.nth(1).click();
+  const pin = page.getByLabel('Pinned: stays when clamps are placed');
+  const place = page.getByRole('button', { name: 'Place clamps' });
+  await pin.check();
+  await place.click();
+  await expect(page.getByText(/^\d clamps: lowest 1\.\d\d MPa of 1\.20 MPa/)).toBeVisible({
+    timeout: 30_000,
+  });
+  await expect(page.getByRole('button', { name: /^Clamp \d: .* at 241 mm$/ })).toContainText('pinned');
+  await expect(verdict(page, 'tight')).toHaveAttribute('data-state', 'holds');
+  await pin.uncheck();
+  await place.click();
+  await expect(page.getByText(/^5 clamps: lowest 1\.2\d MPa of 1\.20 MPa/)).toBeVisible({ timeout: 30_000 });
+  await expect(rows).toHaveCount(5);
+  await expect(verdict(page, 'tight')).toHaveAttribute('data-state', 'holds');
+  await page.keyboard.press('Control+z');
+  await expect(rows).toHaveCount(6);
+});
+
+test('a rack that falls short is told what to borrow, make or do instead', async ({ page, app }) => {
+  await page.goto(`${app.url}/shop`);
+  const lots = page.getByRole('group', { name: /^Lot of / });
+  await expect(lots.first()).toBeVisible();
+  for (const [lot, count] of [
+    ['Lot of T-bar sash clamps', '2'],
+    ['Lot of pipe clamps', '0'],
+    ['Lot of heavy F clamps', '0'],
+  ] as const) {
+    await retype(page.getByRole('group', { name: lot }).getByLabel('How many'), count);
+  }
+  await page.goto(`${app.url}/builds/stage-floor/squeeze`);
+  await page.getByRole('button', { name: 'Place clamps' }).click();
+  await expect(page.getByText('What would do instead')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText(/^Borrow \d T-bar sash clamps, 5\.4 kN each, that open 615 mm/)).toBeVisible();
+});
+
+test('cauls have a crown and a template that is 100 mm long where it says so', async ({ page, app }) => {
+  await page.goto(`${app.url}/builds/stage-floor/squeeze`);
+  const cauls = page.getByRole('region', { name: 'Cauls' });
+  await expect(cauls.getByText(/2 pairs at .* white ash, 40 × 50 mm, 680 mm long/)).toBeVisible();
+  await cauls.getByRole('link', { name: /Template of the crown/ }).click();
+  const sheet = page.getByRole('group', { name: 'Crown of a caul, sheet 1 of 3' }).locator('svg');
+  const box = await sheet.boundingBox();
+  // A CSS millimetre is 96/25.4 px.
+  expect(box?.width).toBeCloseTo((240 * 96) / 25.4, 0);
+  await expect(page.getByRole('table', { name: 'What to plane away' })).toBeVisible();
+});
+
+test('a light squeeze is refused for glue that fills no gaps, and told for one that does', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/builds/stage-floor/squeeze`);
+  await choose(page, 'Pressure', 'light, then again');
+  await expect(verdict(page, 'tight')).toContainText('a light squeeze leaves a thick line');
+  await page.goto(`${app.url}/builds/stage-floor/glue`);
+  await page
+    .getByRole('button', { name: /polyurethane, foaming|foaming polyurethane/i })
+    .first()
+    .click();
+  await page.goto(`${app.url}/builds/stage-floor/squeeze`);
+  await expect(verdict(page, 'tight')).toContainText('wants 0.20 MPa');
+  await expect(page.getByText(/a second squeeze in the same order/)).toBeVisible();
+});
+
+test('every kind is squeezed: clamps on the drawing, corners under a band, a fix with its effect', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/builds/gable-sign/squeeze`);
+  await expect(page.getByRole('table', { name: 'Pressure on the joints' })).toContainText('35°');
+  await expect(verdict(page, 'tight')).toHaveAttribute('data-state', 'close');
+  await page.getByRole('button', { name: /^Do it: Waxed paper or corner rollers/ }).click();
+  await expect(verdict(page, 'tight')).toHaveAttribute('data-state', 'holds');
+  await page.goto(`${app.url}/builds/awning-pole/squeeze`);
+  await retype(page.getByRole('textbox', { name: 'Clamps' }), '5');
+  await expect(page.getByRole('table', { name: 'Clamps, Down' })).toContainText('5 × C clamp: 1–5');
+  await expect(page.getByText(/does not meet/)).toHaveCount(0);
+});
+
+test('the shop lists cauls and blocks, and every edit is kept', async ({ page, app }) => {
+  await page.goto(`${app.url}/shop`);
+  await page.getByRole('button', { name: 'Add cauls' }).click();
+  const cauls = page.getByRole('group', { name: 'Lot of cauls' });
+  await expect(cauls).toHaveCount(3);
+  await retype(cauls.last().getByLabel('Crown'), '0.6');
+  await expect(page.getByRole('group', { name: /^Lot of (block|batten)s$/ })).toHaveCount(3);
+  await page.reload();
+  await expect(page.getByRole('group', { name: 'Lot of cauls' }).last().getByLabel('Crown')).toHaveValue(
+    '0.60 mm',
+  );
+});
