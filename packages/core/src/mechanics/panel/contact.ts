@@ -32,8 +32,10 @@ const PATIENCE = 8;
 export function contactOf(chain: Chain, q: readonly Float64Array[]): Contact {
   const touching = q.map((line) => Array.from(line, () => true));
   let [fewest, patience] = [Infinity, PATIENCE];
+  let factored: FactoredChain | null = null;
   for (let iterations = 1; ; iterations += 1) {
-    const forceN = forcesWhere(chain, q, touching);
+    factored = factorChain(chain, nodesThatTouch(touching), factored);
+    const forceN = solveChain(factored, q);
     const openMm = openings(chain, q, forceN);
     const wrong = wrongNodes(touching, forceN, openMm);
     if (wrong.length === 0 || iterations === MOST_ROUNDS) {
@@ -95,34 +97,25 @@ export function shutLines(chain: Chain): (q: readonly Float64Array[]) => Float64
   return (q) => solveChain(factored, q);
 }
 
-/** Forces that leave no opening where lines touch, and none elsewhere. */
-function forcesWhere(
-  chain: Chain,
-  q: readonly Float64Array[],
-  touching: readonly (readonly boolean[])[],
-): Float64Array[] {
-  const active = touching.map((line) => line.flatMap((touches, i) => (touches ? [i] : [])));
-  return solveChain(factorChain(chain, active), q);
-}
+const nodesThatTouch = (touching: readonly (readonly boolean[])[]): number[][] =>
+  touching.map((line) => line.flatMap((touches, i) => (touches ? [i] : [])));
 
-/** A Cholesky factor line by line. */
-function factorChain({ nodes, own, next }: Chain, active: readonly (readonly number[])[]): FactoredChain {
-  const factors: Float64Array[] = [];
-  const coupled: Float64Array[] = [];
+/** A Cholesky factor line by line; lines up to the first that touches otherwise than before are kept. */
+function factorChain(
+  { nodes, own, next }: Chain,
+  active: readonly (readonly number[])[],
+  before: FactoredChain | null = null,
+): FactoredChain {
+  const same = active.findIndex((rows, l) => !alike(rows, before?.active[l]));
+  const kept = before === null ? 0 : same === -1 ? active.length : same;
+  const factors = before?.factors.slice(0, kept) ?? [];
+  // What couples the last kept line to the first new one depends on both.
+  const coupled = before?.coupled.slice(0, Math.max(0, kept - 1)) ?? [];
   active.forEach((rows, l) => {
+    if (l < kept - 1) return;
     const m = rows.length;
-    const diagonal = picked(own[l], rows, rows, nodes);
-    const before = coupled[l - 1];
-    if (before !== undefined) {
-      const k = active[l - 1]?.length ?? 0;
-      for (let a = 0; a < m; a += 1) {
-        for (let b = 0; b <= a; b += 1) {
-          diagonal[a * m + b] = (diagonal[a * m + b] ?? 0) - dotOf(before, a * k, before, b * k, k);
-        }
-      }
-    }
-    factorDense(diagonal, m);
-    factors.push(diagonal);
+    const diagonal = factors[l] ?? factorOfLine(own[l], rows, nodes, coupled[l - 1]);
+    factors[l] = diagonal;
     const columns = active[l + 1];
     if (columns === undefined) return;
     const across = new Float64Array(columns.length * m);
@@ -133,10 +126,34 @@ function factorChain({ nodes, own, next }: Chain, active: readonly (readonly num
       });
       forward(diagonal, m, across, c * m);
     });
-    coupled.push(across);
+    coupled[l] = across;
   });
   return { nodes, active, factors, coupled };
 }
+
+/** Factor of one line once the line before it has been taken out. */
+function factorOfLine(
+  own: Float64Array | undefined,
+  rows: readonly number[],
+  nodes: number,
+  before: Float64Array | undefined,
+): Float64Array {
+  const m = rows.length;
+  const diagonal = picked(own, rows, rows, nodes);
+  if (before !== undefined && m > 0) {
+    const k = before.length / m;
+    for (let a = 0; a < m; a += 1) {
+      for (let b = 0; b <= a; b += 1) {
+        diagonal[a * m + b] = (diagonal[a * m + b] ?? 0) - dotOf(before, a * k, before, b * k, k);
+      }
+    }
+  }
+  factorDense(diagonal, m);
+  return diagonal;
+}
+
+const alike = (a: readonly number[], b: readonly number[] | undefined): boolean =>
+  b !== undefined && a.length === b.length && a.every((value, i) => value === b[i]);
 
 function solveChain(
   { nodes, active, factors, coupled }: FactoredChain,
