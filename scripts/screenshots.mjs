@@ -22,9 +22,8 @@ const PICTURES = [
   ['glue', `${FLOOR}/glue`],
   ['order', `${FLOOR}/order`],
   ['assembly-order', '/builds/lantern/order', {}, workOutSessions],
-  ['squeeze', `${FLOOR}/squeeze`],
-  ['squeeze-lamp-inches', `${FLOOR}/squeeze`, { theme: 'lamp', units: 'imperial' }],
-
+  ['squeeze', `${FLOOR}/squeeze`, {}, placeClamps],
+  ['assembly-squeeze', '/builds/costume-trunk/squeeze', { theme: 'lamp', units: 'imperial' }],
   ['verdict-opened', `${FLOOR}/squeeze`, {}, (page) => page.locator('[data-verdict="inTime"]').click()],
   ['rehearse', `${FLOOR}/rehearse`],
   ['glue-up', `${FLOOR}/glue-up`],
@@ -71,6 +70,12 @@ async function runSomeSteps(page) {
     await page.waitForTimeout(900);
     await page.keyboard.press('Space');
   }
+}
+
+/** Clamps of the panel placed by search. */
+async function placeClamps(page) {
+  await page.getByRole('button', { name: 'Place clamps' }).click();
+  await page.getByText(/^\d clamps: lowest/).waitFor({ timeout: 60_000 });
 }
 
 /** Sessions of an assembly, worked out as the person would have them. */

@@ -5,7 +5,7 @@ import { useFormat } from '../quantities/use-format';
 
 const ROOM_PX = 48;
 /** Room for the figure of the bow at the right. */
-const RIGHT_PX = 84;
+const RIGHT_PX = 116;
 const RINGS = 4;
 
 /** The panel seen on its end grain: rings with the heart up or down, bars above and below. */
@@ -82,7 +82,7 @@ function Bow({
         strokeDasharray="3 3"
       />
       <text x={end + 8} y={y + 5} fontSize={14} fontFamily={FIGURE_FACE} fill={tokens.ink}>
-        {pops ? 'pops' : f.fine(marks.bowMm)}
+        {pops ? 'pops' : `bow ${f.fine(marks.bowMm)}`}
       </text>
     </g>
   );
