@@ -12,7 +12,7 @@ const VIEWS: readonly (readonly [path: string, ready: string | RegExp])[] = [
   ['/builds/dressing-mirror/fit', 'What holds the mitres'],
   ['/builds/costume-trunk/glue', 'Spreading'],
   ['/builds/costume-trunk/squeeze', 'Bringing it together'],
-  ['/builds/stage-floor/print/caul', 'What to plane away'],
+  ['/builds/stage-floor/print/caul', 'height of the crown'],
   ['/builds/scenery-flats/order', 'In one go'],
   ['/builds/stage-floor/fit', 'Dry fit'],
   ['/builds/stage-floor/glue', 'Which glue'],
@@ -103,7 +103,9 @@ function layoutFaults(page: Page): Promise<string[]> {
         parent.closest('legend, noscript, script, style')
       )
         continue;
-      const size = Number.parseFloat(getComputedStyle(parent).fontSize);
+      // Text of a drawing in millimetres is as large as its drawing is scaled.
+      const scaled = parent instanceof SVGGraphicsElement ? (parent.getScreenCTM()?.a ?? 1) : 1;
+      const size = Number.parseFloat(getComputedStyle(parent).fontSize) * scaled;
       const shrunk = parent.closest('label.MuiInputLabel-shrink') === null ? 1 : 0.875;
       if (size * shrunk < 13.99 && parent.getClientRects().length > 0) {
         faults.push(`"${node.textContent?.trim().slice(0, 30)}" is ${size * shrunk} px`);

@@ -73,6 +73,7 @@ function ClampShape({
   const jaw = Math.max(10, clamp.padWidthMm * sheet.scale);
   const top = sheet.y(-marks.edgeMm);
   const bottom = sheet.y(marks.widthMm + marks.edgeMm);
+  const barEnd = bottom + (clamp.handle === 'last' ? 20 : 12);
 
   const along = (event: PointerEvent<SVGGElement>): number => {
     const matrix = event.currentTarget.ownerSVGElement?.getScreenCTM();
@@ -124,7 +125,7 @@ function ClampShape({
         <line
           className={CLAMP_HANDLE_CLASS}
           y1={top}
-          y2={bottom + 20}
+          y2={barEnd}
           stroke={tokens.paper}
           strokeWidth={(chosen ? BAR_PX.chosen : BAR_PX.plain) + CASING_PX}
           opacity={0.8}
@@ -132,7 +133,7 @@ function ClampShape({
         <line
           className={CLAMP_HANDLE_CLASS}
           y1={top}
-          y2={bottom + 20}
+          y2={barEnd}
           strokeWidth={chosen ? BAR_PX.chosen : BAR_PX.plain}
           strokeDasharray={above ? undefined : '9 7'}
         />
@@ -143,8 +144,8 @@ function ClampShape({
           className={CLAMP_HANDLE_CLASS}
           x1={-12}
           x2={12}
-          y1={bottom + 22}
-          y2={bottom + 22}
+          y1={clamp.handle === 'last' ? bottom + 22 : top - 16}
+          y2={clamp.handle === 'last' ? bottom + 22 : top - 16}
           strokeWidth={5}
         />
         <circle

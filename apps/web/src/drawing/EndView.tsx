@@ -47,9 +47,7 @@ export function EndView({
           fill={index % 2 === 0 ? tokens.wood : tokens.woodAlternate}
         />
       ))}
-      {showBars && marks.bowMm > 0 && (
-        <Bow marks={marks} y={top + thickness / 2} scale={scale} />
-      )}
+      {showBars && marks.bowMm > 0 && <Bow marks={marks} y={top + thickness / 2} scale={scale} />}
       {sides.has('below') && <Bar y={top + thickness + 7} width={marks.widthMm * scale} dashed />}
     </svg>
   );

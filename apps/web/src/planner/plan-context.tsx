@@ -64,10 +64,20 @@ export function PlanProvider({
       setPlan((before) => copyWithStructuralSharing(before, answer));
       setFailure(null);
     };
-    askPlan(build, shop).then(show, fail);
+    let settled = false;
+    // The two are worked out side by side: an estimate that comes late must not take the place of the answer.
+    askPlan(build, shop).then((estimate) => {
+      if (!settled) show(estimate);
+    }, fail);
     const settling = setTimeout(() => {
-      // The estimate stays where the elements have nothing to say.
-      askSettled(build, shop).then(show, () => undefined);
+      askSettled(build, shop).then(
+        (answer) => {
+          settled = true;
+          show(answer);
+        },
+        // The estimate stays where the elements have nothing to say.
+        () => undefined,
+      );
     }, SETTLE_AFTER_MS);
     const timer = setTimeout(() => {
       adviser()

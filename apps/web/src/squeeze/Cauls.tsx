@@ -1,6 +1,7 @@
 import { findSpecies, type Plan } from '@lean-clasp/core';
 import Alert from '@mui/material/Alert';
-import Link from '@mui/material/Link';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link as RouterLink } from 'react-router';
 import { Section } from '../frame/Page';
@@ -36,15 +37,14 @@ export function Cauls({ plan }: { readonly plan: Plan }) {
           {causeWords(finding, f)}
         </Alert>
       ))}
-      <Typography sx={{ mt: 1 }}>
-        <Link component={RouterLink} to={`/builds/${id}/print/caul`}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
+        <Button component={RouterLink} to={`/builds/${id}/print/caul`}>
           Template of the crown, full size
-        </Link>
-        {' · '}
-        <Link component={RouterLink} to={`/builds/${id}/print/strip`}>
+        </Button>
+        <Button component={RouterLink} to={`/builds/${id}/print/strip`}>
           Clamp strip, full size
-        </Link>
-      </Typography>
+        </Button>
+      </Box>
     </Section>
   );
 }

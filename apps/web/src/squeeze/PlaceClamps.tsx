@@ -23,7 +23,12 @@ export function PlaceClamps() {
   const f = useFormat();
   const take = useCallback(
     ({ build: placed }: PanelPlacing) =>
-      edit('Clamps placed', (before) => ({ ...before, clamps: placed.clamps, pullPct: placed.pullPct })),
+      edit('Clamps placed', (before) => ({
+        ...before,
+        clamps: placed.clamps,
+        pullPct: placed.pullPct,
+        holding: { ...before.holding, caulPairs: placed.holding.caulPairs },
+      })),
     [edit],
   );
   const { step, placing, failure, start, stop } = usePlacing(build, shop, take);

@@ -34,9 +34,11 @@ export const SQUEEZE_CHANGES: Readonly<Record<string, Say>> = {
   'squeeze-as-wanted': () => 'Full pressure, as the wood wants it',
   'squeeze-lightly': () => 'A light squeeze and a second one: weaker, for rough work',
   'plane-line': ({ s }) => `Plane ${s('line')} until it closes dry`,
+  'plane-flat': ({ n }, f) => `Plane the boards flat, or change them: ${f.fine(n('mm'))} read`,
   'dry-boards': ({ n }) => `Let the wet boards dry to ${n('mcPct')} % first`,
   'other-cauls': ({ s, n }, f) =>
     `Take the cauls of ${(findSpecies(s('species'))?.name ?? s('species')).toLowerCase()}, ${f.sizes([n('widthMm'), n('depthMm')])}, crowned ${f.fine(n('crownMm'))}`,
+  'fewer-cauls': ({ n }) => (n('pairs') === 0 ? 'No cauls' : `${n('pairs')} pairs of cauls only`),
   'borrow-clamps': ({ n, s }, f) =>
     `Borrow ${n('count')} ${clamps(s('kind'), n('count'))}, ${f.force(n('forceN'))} each, that open ${f.length(n('openingMm'))}`,
   'make-battens': ({ n }, f) =>
@@ -51,6 +53,8 @@ export const PLACING_WORDS: Readonly<Record<string, Say>> = {
     n('count') === 0
       ? 'No clamp on the rack is long enough for this work.'
       : `${n('count')} clamps: lowest ${f.pressure(n('minMPa'))} of ${f.pressure(n('lowMPa'))}, on ${s('line')} at ${f.length(n('atMm'))}. ${s('proven') === 'yes' ? 'Every set was tried.' : `Best of ${n('tried').toLocaleString('en-GB')} sets tried.`}`,
+  'cauls-added': ({ n }) =>
+    `Nothing held the panel from popping: ${n('pairs')} ${n('pairs') === 1 ? 'pair' : 'pairs'} of cauls put across.`,
   'lot-too-short': ({ n, s }, f) =>
     `${n('count')} ${clamps(s('kind'), n('count'))} left out: they open ${f.length(n('opensMm'))}, the work needs ${f.length(n('neededMm'))}.`,
 };
@@ -64,9 +68,11 @@ export const TIGHTENING_WORDS: Readonly<Record<string, Say>> = {
       ? `Begin at the ends of ${s('line')}, open ${f.fine(n('gapMm'))} there: draw them in turn, opposite ends, before anything else is shut.`
       : `Begin in the middle of ${s('line')}, open ${f.fine(n('gapMm'))}: shut it before its neighbours make it stiff.`,
   'tighten-light': ({ s }) =>
-    s('from') === 'ends'
-      ? `Light pull, the ends first: ${s('order')}. Above and below in turn.`
-      : `Light pull, from the centre outward: ${s('order')}. Above and below in turn.`,
+    s('from') === 'end'
+      ? `Light pull, from one end to the other: ${s('order')}. Above and below in turn.`
+      : s('from') === 'ends'
+        ? `Light pull, the ends first: ${s('order')}. Above and below in turn.`
+        : `Light pull, from the centre outward: ${s('order')}. Above and below in turn.`,
   'tighten-look': () =>
     'Look: faces flush, ends in line, a fine bead everywhere. A soft mallet over a block moves what is proud.',
   'tighten-relieve': ({ s }) =>

@@ -22,4 +22,4 @@ export { type Contact, type GrainPairing, isEndGrain, type JointFacts } from './
 export { type ReferenceMarks } from './reference-marks';
 export { boardLabel, type Panel, type PanelLine, panelOf } from './panel';
 export { type ReinforcementOption, reinforcementOptions } from './reinforcement';
-export { bearingMm2, type ClampOnPanel, type ClampSet, clampsOnPanel } from './placed-clamps';
+export { bearingMm2, type ClampOnPanel, type ClampSet, clampsOnPanel, padOnEdgeMm } from './placed-clamps';

@@ -58,6 +58,7 @@ export function clampsOnPanel(build: PanelBuild, shop: ShopDocument, panel: Pane
     known.map((placed) => placed.xMm),
     panel.lengthMm,
     build.dryFit.gaps.map(({ gapMm }) => gapMm),
+    build.firstClamp,
   );
   const clamps = known.map((placed, index) =>
     measure(placed, lots.get(placed.rackId) as RackLot, index, order.indexOf(index) + 1, build, panel),
@@ -113,6 +114,11 @@ function measure(
     handle: placed.handle ?? 'last',
     reaches: kind.jawDepthMm >= panel.thicknessMm / 2 + build.holding.barClearanceMm,
   };
+}
+
+/** Length of edge that a jaw presses, through its block where there is one, mm; less where it nears an end. */
+export function padOnEdgeMm(lot: Pick<RackLot, 'padWidthMm'>, { edge }: PanelBuild): number {
+  return lot.padWidthMm + (edge.kind === 'blocks' ? 2 * BLOCK_SPREAD * edge.thicknessMm : 0);
 }
 
 /** Wood that bears one jaw, through the packing where there is some, mm²: the lesser of both edges. */

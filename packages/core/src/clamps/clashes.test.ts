@@ -52,6 +52,8 @@ describe('order of tightening', () => {
     expect(tighteningOrder(at, 1020, [])).toEqual([2, 1, 3, 0, 4]);
     expect(tighteningOrder(at, 1020, [0.1, 0.3])).toEqual([2, 1, 3, 0, 4]);
     expect(tighteningOrder(at, 1020, [0.1, -0.4])[0]).toBe(4);
+    expect(tighteningOrder(at, 1020, [0.1, -0.4], 'centre')[0]).toBe(2);
+    expect(tighteningOrder([500, 90, 300], 1020, [0.4], 'end')).toEqual([1, 2, 0]);
   });
 });
 

@@ -24,17 +24,27 @@ export function centreOutOrder(positionsMm: readonly number[], lengthMm: number)
     .map(({ index }) => index);
 }
 
+/** With which clamp tightening begins: the centre, one end, or where the widest gap stands open. */
+export type FirstClamp = 'centre' | 'end' | 'worst-gap';
+
 /**
- * Order in which to tighten: from the centre outward where the lines lie close; where the dry fit left gaps, from where
- * the widest of them stands open: its middle when it is hollow, both ends in turn when it is proud.
+ * Order in which to tighten. Unless a school is named: from the centre outward where lines lie close, from the widest gap where
+ * the dry fit left any. A hollow gap stands open in its middle, a proud one at both ends, which are then taken in turn.
  * Returns indexes into `positionsMm`.
  */
 export function tighteningOrder(
   positionsMm: readonly number[],
   lengthMm: number,
   gapsMm: readonly number[],
+  first: FirstClamp = 'worst-gap',
 ): number[] {
+  if (first === 'end') {
+    return positionsMm
+      .map((x, index) => ({ x, index }))
+      .sort((a, b) => a.x - b.x)
+      .map(({ index }) => index);
+  }
   const widest = gapsMm.reduce((a, b) => (Math.abs(b) > Math.abs(a) ? b : a), 0);
   const outward = centreOutOrder(positionsMm, lengthMm);
-  return widest < 0 ? outward.toReversed() : outward;
+  return first === 'worst-gap' && widest < 0 ? outward.toReversed() : outward;
 }

@@ -38,6 +38,7 @@ export const CANDIDATE_SOURCES: readonly Source[] = [
   asWoodWants,
   planedShut,
   driedFirst,
+  planedFlat,
   otherCauls,
 ];
 
@@ -324,6 +325,20 @@ function planedShut({ build, lines }: Plan): readonly PanelCandidate[] {
   ];
 }
 
+/** What the plan comes to once boards that are bowed or twisted have been planed flat, or changed. */
+function planedFlat({ build }: Plan): readonly PanelCandidate[] {
+  const { bowMm, twistMm } = build.dryFit;
+  const worstMm = Math.max(Math.abs(bowMm ?? 0), Math.abs(twistMm ?? 0));
+  if (worstMm === 0) return [];
+  return [
+    {
+      change: finding('plane-flat', 'informs', { mm: worstMm }),
+      build: { ...build, dryFit: { ...build.dryFit, bowMm: 0, twistMm: 0 } },
+      effort: 4,
+    },
+  ];
+}
+
 /** What the plan comes to once boards that are too wet have dried to what the glue takes. */
 function driedFirst({ build, adhesive, boardMcPct }: Plan): readonly PanelCandidate[] {
   const most = adhesive.moisturePct.max;
@@ -342,18 +357,27 @@ function driedFirst({ build, adhesive, boardMcPct }: Plan): readonly PanelCandid
   ];
 }
 
-/** Another lot of cauls, or one pair more of those that bend. */
+/** Another lot of cauls, or only as many as there are and as find room. */
 function otherCauls({ build, cauls }: Plan, shop: ShopDocument): readonly PanelCandidate[] {
   if (cauls === null) return [];
+  const fitting = Math.min(cauls.placesMm.length, caulPairsIn(shop));
+  const fewer = [...new Set([fitting, 0])].filter((pairs) => pairs < cauls.pairs);
   const lots = (shop.cauls ?? []).filter(({ id }) => id !== build.holding.caulLot);
-  return lots.map((lot) => ({
-    change: finding('other-cauls', 'informs', {
-      species: lot.species,
-      widthMm: lot.widthMm,
-      depthMm: lot.depthMm,
-      crownMm: lot.crownMm,
-    }),
-    build: { ...build, holding: { ...build.holding, caulLot: lot.id } },
-    effort: 0.8,
-  }));
+  return [
+    ...fewer.map((pairs) => ({
+      change: finding('fewer-cauls', 'informs', { pairs }),
+      build: { ...build, holding: { ...build.holding, caulPairs: pairs } },
+      effort: 0.6,
+    })),
+    ...lots.map((lot) => ({
+      change: finding('other-cauls', 'informs', {
+        species: lot.species,
+        widthMm: lot.widthMm,
+        depthMm: lot.depthMm,
+        crownMm: lot.crownMm,
+      }),
+      build: { ...build, holding: { ...build.holding, caulLot: lot.id } },
+      effort: 0.8,
+    })),
+  ];
 }

@@ -16,6 +16,22 @@ const TROUBLED: readonly (readonly [string, Partial<PanelBuild>])[] = [
     'racked',
     { dryFit: { ...base.dryFit, acMm: 1169, bdMm: 1164 }, holding: { ...base.holding, endStops: false } },
   ],
+  ['lightly squeezed with glue that fills nothing', { school: 'light' }],
+  ['jaw in jaw', { clamps: base.clamps.map((clamp, i) => (i === 1 ? { ...clamp, xMm: 80 } : clamp)) }],
+  [
+    'handle in handle',
+    {
+      clamps: base.clamps.map((clamp, i) =>
+        i === 1 ? { ...clamp, xMm: (base.clamps[0]?.xMm ?? 0) + 60 } : clamp,
+      ),
+    },
+  ],
+  ['open by a plane’s work', { dryFit: { ...base.dryFit, gaps: [{ line: 1, gapMm: 4 }] } }],
+  ['too wet', { boards: base.boards.map((board) => ({ ...board, mcPct: 17 })) }],
+  ['held by more cauls than there are', { holding: { ...base.holding, caulPairs: 14 } }],
+  ['off the end', { clamps: base.clamps.map((clamp, i) => (i === 0 ? { ...clamp, xMm: 5 } : clamp)) }],
+  ['pulled off its middle third', { pullOffsetMm: 4 }],
+  ['bowed', { dryFit: { ...base.dryFit, bowMm: 5 }, holding: { ...base.holding, caulPairs: 0 } }],
   ['rings one way', { boards: base.boards.map((board) => ({ ...board, heart: 'up' as const })) }],
 ];
 

@@ -86,6 +86,8 @@ export const PanelBuildSchema = strictObject({
   clamps: Type.Array(PlacedClampSchema, { maxItems: MOST_CLAMPS }),
   /** How hard the clamps are pulled, as a share of what they can give. */
   pullPct: Type.Number({ minimum: 1, maximum: 100 }),
+  /** Where tightening begins; left out: at the widest gap that was read, else in the centre. */
+  firstClamp: Type.Optional(oneOf(['centre', 'end', 'worst-gap'])),
   /** How hard lines are meant to be pressed; left out: as their wood wants it. */
   school: Type.Optional(oneOf(['matched', 'light'])),
   /** Line of pull from mid-thickness, toward the side on which the bar lies. */

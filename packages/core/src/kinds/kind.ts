@@ -190,6 +190,7 @@ export const STACK_CLAMPS = [
   'hand-screw',
   'f-light',
   'trigger',
+  'weight',
 ] as const;
 /** Clamp kinds that hold a mitred corner. */
 export const MITRE_CLAMPS = ['band', 'cam-mitre', 'pointed-spring', 'elastic-wrap', 'tape'] as const;

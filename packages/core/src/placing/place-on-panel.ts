@@ -1,9 +1,16 @@
 import { listAdhesives, standsService } from '../adhesives';
-import { bearingMm2 } from '../assembly';
+import { bearingMm2, padOnEdgeMm } from '../assembly';
 import { canLightSqueeze, findClampKind, openingNeededMm, targetPressure } from '../clamps';
 import { type Finding, finding } from '../finding';
-import { MOST_CLAMPS, type PanelBuild, type PlacedClamp, type RackLot, type ShopDocument } from '../formats';
-import { panelPressure, type Press } from '../mechanics';
+import {
+  caulPairsIn,
+  MOST_CLAMPS,
+  type PanelBuild,
+  type PlacedClamp,
+  type RackLot,
+  type ShopDocument,
+} from '../formats';
+import { panelPressure, type Press, STRUT_SHARE } from '../mechanics';
 import { type Plan, planBuild, settlePlan, unpressed } from '../verdicts';
 import type { Placing, PlacingJob, PlacingLot } from './job';
 import { placings } from './search';
@@ -115,7 +122,12 @@ function jobOf(plan: Plan, aim: number, more: readonly RackLot[] = []): PlacingJ
   const pinLots = pinned.map((clamp, i): PlacingLot => {
     const own = usable.find(({ id }) => id === clamp.rackId);
     const most = own === undefined ? 0 : Math.min(capped(own), clamp.mostN ?? Infinity);
-    return { id: `pinned ${i}`, count: 0, forceN: most, padMm: own?.padWidthMm ?? 1 };
+    return {
+      id: `pinned ${i}`,
+      count: 0,
+      forceN: most,
+      padMm: own === undefined ? 1 : padOnEdgeMm(own, build),
+    };
   });
   const lots = usable.map((lot): PlacingLot => ({
     id: lot.id,
@@ -158,7 +170,8 @@ function check(
     return { id: makeId(), rackId: lotId, xMm, side: 'above', ...eased };
   });
   const clamps = withHandles(withSides(set, shop), shop);
-  const placed = { ...build, clamps, pullPct: pullFor(plan, job, found) };
+  const bare = { ...build, clamps, pullPct: pullFor(plan, job, found) };
+  const placed = withCauls(bare, shop);
   const settled = settlePlan(planBuild(placed, shop), press);
   const shares = settled.lines.map(({ pressure, target }) => pressure.minMPa / target.lowMPa);
   const lowestShare = clamps.length === 0 ? 0 : Math.min(...shares);
@@ -185,6 +198,9 @@ function check(
               proven: found.status === 'proven' ? 'yes' : 'no',
             }),
           ]),
+      ...(placed.holding.caulPairs > build.holding.caulPairs
+        ? [finding('cauls-added', 'informs', { pairs: placed.holding.caulPairs })]
+        : []),
       ...panelLots(shop)
         .filter(({ maxOpeningMm }) => maxOpeningMm < neededMm)
         .map((lot) =>
@@ -198,6 +214,19 @@ function check(
     ],
     instead: [],
   };
+}
+
+/** Pairs of cauls stand at most so far apart where nothing else holds a panel [judgement]. */
+const CAULS_EVERY_MM = 500;
+
+/** Adds cauls where the pull would pop a panel that nothing holds, as far as the shop has them. */
+function withCauls(build: PanelBuild, shop: ShopDocument): PanelBuild {
+  const { strut, heldBy, panel } = planBuild(build, shop);
+  if (heldBy.length > 0 || strut.loadShare < STRUT_SHARE.warn) return build;
+  const pairs = Math.min(caulPairsIn(shop), Math.ceil(panel.lengthMm / CAULS_EVERY_MM));
+  return pairs <= build.holding.caulPairs
+    ? build
+    : { ...build, holding: { ...build.holding, caulPairs: pairs } };
 }
 
 /** Pull in per cent of the most: less where the mean would pass what the glue wants, never below what the weakest spot needs. */

@@ -176,6 +176,39 @@ describe('placing on a panel from the rack', () => {
     expect(placing.meets).toBe(true);
   });
 
+  it('puts cauls across a panel that nothing holds', () => {
+    const free = { ...bare, holding: { ...bare.holding, barsTouch: false, caulPairs: 0 } };
+    const placing = placeOnPanel(planBuild(free, TEST_SHOP), makeId);
+    expect(placing.build.holding.caulPairs).toBeGreaterThan(0);
+    expect(placing.findings.map(({ code }) => code)).toContain('cauls-added');
+    expect(planBuild(placing.build, TEST_SHOP).verdicts.flat.state).not.toBe('fails');
+  });
+
+  it('turns every other handle about where neighbours would foul each other', () => {
+    const lots = TEST_SHOP.rack
+      .filter(({ id }) => id === 'weak')
+      .map((lot) => ({ ...lot, count: 60, kind: 'pipe', forceN: 900 }));
+    const placing = placeOnPanel(planBuild(bare, { ...TEST_SHOP, rack: lots }), makeId);
+    const plan = planBuild(placing.build, { ...TEST_SHOP, rack: lots });
+    expect(placing.build.clamps.length).toBeGreaterThan(15);
+    expect(plan.clampSet.clashes.filter(({ kind }) => kind === 'jaws')).toEqual([]);
+    expect(new Set(placing.build.clamps.map(({ handle }) => handle ?? 'last')).size).toBe(2);
+  });
+
+  it('reckons with the spread of blocks, and with forces that jaws must not crush with', () => {
+    const blocks = { ...bare, edge: { kind: 'blocks' as const, thicknessMm: 25 } };
+    const through = placeOnPanel(planBuild(blocks, shopWith({ count: 10 })), makeId);
+    const direct = placeOnPanel(planBuild(bare, shopWith({ count: 10 })), makeId);
+    expect(through.build.clamps.length).toBeLessThanOrEqual(direct.build.clamps.length);
+    const strong = {
+      ...TEST_SHOP,
+      rack: shopWith({ count: 10 }).rack.map((lot) => ({ ...lot, forceN: 14_000 })),
+    };
+    const eased = placeOnPanel(planBuild(bare, strong), makeId);
+    expect(eased.build.clamps.every(({ mostN }) => (mostN ?? Infinity) < 9000)).toBe(true);
+    expect(planBuild(eased.build, strong).verdicts.tight.cause.code).not.toBe('jaw-crushes');
+  });
+
   it('says what to borrow, make or do instead when the rack falls short', () => {
     const shop = shopWith({ count: 2 });
     const placing = placeOnPanel(planBuild(bare, shop), makeId);

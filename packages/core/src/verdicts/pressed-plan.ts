@@ -1,4 +1,4 @@
-import type { Panel } from '../assembly';
+import { padOnEdgeMm, type Panel } from '../assembly';
 import type { PanelBuild } from '../formats';
 import {
   type PanelPressure,
@@ -37,7 +37,8 @@ function pressedPanelOf({ build, panel, clampSet }: PlanParts): {
       clamps: pressing.map(({ placed, forceN, lot }) => ({
         xMm: placed.xMm,
         forceN,
-        padMm: lot.padWidthMm,
+        // Blocks that would stand out past an end are cut off there.
+        padMm: Math.min(padOnEdgeMm(lot, build), 2 * placed.xMm, 2 * (lengthMm - placed.xMm)),
       })),
     },
     leftOut: clampSet.clamps.filter((clamp) => !pressing.includes(clamp)).map(({ number }) => number),

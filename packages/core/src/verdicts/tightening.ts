@@ -18,9 +18,10 @@ export function tightening({ build, clampSet, lines, cauls }: PlanParts): Findin
     null,
   );
   const proud = (worst?.gapMm ?? 0) < 0;
+  const school = build.firstClamp;
   return [
     ...(cauls === null ? [] : [finding('tighten-snug-cauls', 'informs', { pairs: cauls.pairs })]),
-    ...(worst === null
+    ...(worst === null || school === 'end' || school === 'centre'
       ? []
       : [
           finding('tighten-worst-first', 'informs', {
@@ -29,7 +30,10 @@ export function tightening({ build, clampSet, lines, cauls }: PlanParts): Findin
             where: proud ? 'ends' : 'middle',
           }),
         ]),
-    finding('tighten-light', 'informs', { order, from: proud ? 'ends' : 'centre' }),
+    finding('tighten-light', 'informs', {
+      order,
+      from: school === 'end' ? 'end' : proud && school !== 'centre' ? 'ends' : 'centre',
+    }),
     finding('tighten-look', 'informs'),
     ...(cauls !== null && worst !== null
       ? [finding('tighten-relieve', 'informs', { line: worst.line.label })]

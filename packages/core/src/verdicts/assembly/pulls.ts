@@ -203,7 +203,13 @@ function takeFromRack(
     padHeightMm: 25,
   }));
   const lots = [...shop.rack, ...rolls]
-    .filter((lot) => pull.kinds.includes(lot.kind) && lot.maxOpeningMm >= pull.openingMm && lot.count > 0)
+    .filter(
+      (lot) =>
+        pull.kinds.includes(lot.kind) &&
+        // A weight lies on top; there is nothing to open.
+        (lot.kind === 'weight' || lot.maxOpeningMm >= pull.openingMm) &&
+        lot.count > 0,
+    )
     .map((lot) => ({ lot, forceN: lot.forceN ?? findClampKind(lot.kind).forceN ?? 0 }))
     .sort((a, b) => pull.kinds.indexOf(a.lot.kind) - pull.kinds.indexOf(b.lot.kind) || b.forceN - a.forceN);
   const taken: { lot: RackLot; count: number; forceN: number }[] = [];

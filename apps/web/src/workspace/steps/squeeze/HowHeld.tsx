@@ -20,6 +20,12 @@ const SCHOOLS = [
   { value: 'light', name: 'light, then again' },
 ] as const;
 
+const FIRST = [
+  { value: 'worst-gap', name: 'the widest gap' },
+  { value: 'centre', name: 'the centre' },
+  { value: 'end', name: 'one end' },
+] as const;
+
 type Holding = PanelBuild['holding'];
 
 /** How hard, through what, and what keeps the panel flat and its ends in line. */
@@ -37,6 +43,13 @@ export const HowHeld = memo(function HowHeld() {
           options={SCHOOLS}
           onChange={(school) => edit('Pressure', (before) => ({ ...before, school }))}
           width={190}
+        />
+        <Choice
+          label="Begin tightening at"
+          value={build.firstClamp ?? 'worst-gap'}
+          options={FIRST}
+          onChange={(firstClamp) => edit('First clamp', (before) => ({ ...before, firstClamp }))}
+          width={180}
         />
         <NumberField
           label="Pulled to"

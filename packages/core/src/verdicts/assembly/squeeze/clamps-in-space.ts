@@ -84,11 +84,14 @@ export function clampsInSpace(
   return stations.flatMap(({ at, joints: own }, i) => {
     const [low, high] = reachAt(facts, pull.axis, own.length > 0 ? own : pull.joints);
     const foot = add(at, scale(pull.axis, -dot(at, pull.axis)));
-    return shaped(i, own, {
-      kind: 'jaws',
-      from: add(foot, scale(pull.axis, low)),
-      to: add(foot, scale(pull.axis, high)),
-    });
+    const top = add(foot, scale(pull.axis, high));
+    return shaped(
+      i,
+      own,
+      pieces[i]?.lot.kind === 'weight'
+        ? { kind: 'spot', at: top }
+        : { kind: 'jaws', from: add(foot, scale(pull.axis, low)), to: top },
+    );
   });
 }
 
