@@ -259,5 +259,6 @@ export {
   type WindowUse,
 } from './verdicts';
 export { panelPressure, type Press } from './mechanics';
-export { type Instead, type PanelPlacing, panelPlacings, placeOnPanel, type PlacingStep } from './placing';
+export { type PanelPlacing, panelPlacings, placeOnPanel, type PlacingStep } from './placing';
+
 export { remembered } from './remembered';

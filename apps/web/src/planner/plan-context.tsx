@@ -38,6 +38,13 @@ const SETTLE_AFTER_MS = 40;
 /** Fixes are worked out once typing rests for this long; verdicts never wait. */
 const FIXES_AFTER_MS = 200;
 
+/** An estimate knows nothing of clamps in their places yet: until it does, they stay where they were, and so does the field typed in. */
+function withClamps(answer: AnyPlan, before: AnyPlan | null): AnyPlan {
+  return 'facts' in answer && answer.squeeze === null && before !== null && 'facts' in before
+    ? { ...answer, squeeze: before.squeeze }
+    : answer;
+}
+
 /** Plans `build` in the worker after every change; an answer that has been overtaken is dropped. */
 export function PlanProvider({
   build,
@@ -61,7 +68,7 @@ export function PlanProvider({
     const show = (answer: AnyPlan) => {
       if (overtaken) return;
       // What has not changed keeps its identity, so that only what has is drawn again.
-      setPlan((before) => copyWithStructuralSharing(before, answer));
+      setPlan((before) => copyWithStructuralSharing(before, withClamps(answer, before)));
       setFailure(null);
     };
     let settled = false;

@@ -4,6 +4,7 @@ import { finding } from '../finding';
 import { bounded, oneOf, strictObject } from '../formats';
 import { LIMITS } from '../limits';
 import { resolveSpecies } from '../materials';
+import { layerPressure } from '../mechanics';
 import { placeClamps as place } from '../placing';
 import { calculation } from './calculation';
 import { FindingsSchema, optional, SpeciesSchema } from './shared-schemas';
@@ -123,3 +124,63 @@ function everywhere(lengthMm: number): number[] {
   const rest = (lengthMm - count * step) / 2;
   return Array.from({ length: count + 1 }, (_, i) => Math.round(rest + i * step));
 }
+
+/** Pressure under a platen or a caul on something soft. */
+export const platen = calculation({
+  name: 'platen',
+  doc: 'Pressure under a platen or a caul that presses a layer, such as veneer on its core, by forces along it.',
+  input: strictObject({
+    lengthMm: bounded({ min: 20, max: 6000, unit: 'mm' }),
+    widthMm: bounded({ min: 5, max: 3000, unit: 'mm' }),
+    stripMm: bounded({ min: 1, max: 300, unit: 'mm' }),
+    stripSpecies: SpeciesSchema,
+    layerMm: bounded({ min: 0.2, max: 300, unit: 'mm' }),
+    layerSpecies: SpeciesSchema,
+    pushes: Type.Array(strictObject({ xMm: Type.Number(), forceN: force }), { minItems: 1, maxItems: 60 }),
+    crownMm: optional(bounded(LIMITS.crownMm)),
+  }),
+  output: strictObject({
+    pressureMPa: Type.Array(Type.Number()),
+    minMPa: Type.Number(),
+    meanMPa: Type.Number(),
+    maxMPa: Type.Number(),
+    lifts: Type.Boolean(),
+    findings: FindingsSchema,
+  }),
+  example: {
+    lengthMm: 600,
+    widthMm: 320,
+    stripMm: 60,
+    stripSpecies: 'birch-plywood',
+    layerMm: 12,
+    layerSpecies: 'eastern-white-pine',
+    pushes: [50, 150, 250, 350, 450, 550].map((xMm) => ({ xMm, forceN: 6000 })),
+  },
+  compute: ({ stripSpecies, layerSpecies, pushes, lengthMm, ...size }) => {
+    pushes.forEach(({ xMm }, i) => {
+      if (!(xMm >= 0 && xMm <= lengthMm)) {
+        throw new InputError(
+          'out-of-range',
+          `pushes.${i}.xMm`,
+          `Push ${i + 1} at ${xMm} mm is off the platen.`,
+          `0 to ${lengthMm} mm`,
+        );
+      }
+    });
+    const { pressureMPa, minMPa, meanMPa, maxMPa, lifts } = layerPressure({
+      ...size,
+      lengthMm,
+      pushes,
+      stripMPa: resolveSpecies(stripSpecies, 'stripSpecies').properties.eLMPa,
+      layerMPa: resolveSpecies(layerSpecies, 'layerSpecies').properties.eTMPa,
+    });
+    return {
+      pressureMPa: [...pressureMPa],
+      minMPa,
+      meanMPa,
+      maxMPa,
+      lifts,
+      findings: lifts ? [{ ...finding('platen-lifts', 'warns'), values: {} }] : [],
+    };
+  },
+});

@@ -4,13 +4,7 @@ import { type Finding, finding } from '../finding';
 import { bounded, oneOf, orNull, strictObject } from '../formats';
 import { LIMITS } from '../limits';
 import { resolveSpecies } from '../materials';
-import {
-  caulCrown,
-  layerPressure,
-  panelPressure as pressureOf,
-  panelStrut,
-  type PressedBoard,
-} from '../mechanics';
+import { caulCrown, panelPressure as pressureOf, panelStrut, type PressedBoard } from '../mechanics';
 import { calculation } from './calculation';
 import { FindingsSchema, optional, SpeciesSchema } from './shared-schemas';
 
@@ -240,65 +234,5 @@ export const caul = calculation({
   compute: ({ species, ...size }) => {
     const { profile, ...crown } = caulCrown({ ...size, eMPa: resolveSpecies(species).properties.eLMPa });
     return { ...crown, profile: profile.map((point) => ({ ...point })) };
-  },
-});
-
-/** Pressure under a platen or a caul on something soft. */
-export const platen = calculation({
-  name: 'platen',
-  doc: 'Pressure under a platen or a caul that presses a layer, such as veneer on its core, by forces along it.',
-  input: strictObject({
-    lengthMm: bounded({ min: 20, max: 6000, unit: 'mm' }),
-    widthMm: bounded({ min: 5, max: 3000, unit: 'mm' }),
-    stripMm: bounded({ min: 1, max: 300, unit: 'mm' }),
-    stripSpecies: SpeciesSchema,
-    layerMm: bounded({ min: 0.2, max: 300, unit: 'mm' }),
-    layerSpecies: SpeciesSchema,
-    pushes: Type.Array(strictObject({ xMm: Type.Number(), forceN: force }), { minItems: 1, maxItems: 60 }),
-    crownMm: optional(bounded(LIMITS.crownMm)),
-  }),
-  output: strictObject({
-    pressureMPa: Type.Array(Type.Number()),
-    minMPa: Type.Number(),
-    meanMPa: Type.Number(),
-    maxMPa: Type.Number(),
-    lifts: Type.Boolean(),
-    findings: FindingsSchema,
-  }),
-  example: {
-    lengthMm: 600,
-    widthMm: 320,
-    stripMm: 60,
-    stripSpecies: 'birch-plywood',
-    layerMm: 12,
-    layerSpecies: 'eastern-white-pine',
-    pushes: [50, 150, 250, 350, 450, 550].map((xMm) => ({ xMm, forceN: 6000 })),
-  },
-  compute: ({ stripSpecies, layerSpecies, pushes, lengthMm, ...size }) => {
-    pushes.forEach(({ xMm }, i) => {
-      if (!(xMm >= 0 && xMm <= lengthMm)) {
-        throw new InputError(
-          'out-of-range',
-          `pushes.${i}.xMm`,
-          `Push ${i + 1} at ${xMm} mm is off the platen.`,
-          `0 to ${lengthMm} mm`,
-        );
-      }
-    });
-    const { pressureMPa, minMPa, meanMPa, maxMPa, lifts } = layerPressure({
-      ...size,
-      lengthMm,
-      pushes,
-      stripMPa: resolveSpecies(stripSpecies, 'stripSpecies').properties.eLMPa,
-      layerMPa: resolveSpecies(layerSpecies, 'layerSpecies').properties.eTMPa,
-    });
-    return {
-      pressureMPa: [...pressureMPa],
-      minMPa,
-      meanMPa,
-      maxMPa,
-      lifts,
-      findings: lifts ? [{ ...finding('platen-lifts', 'warns'), values: {} }] : [],
-    };
   },
 });

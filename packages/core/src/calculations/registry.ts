@@ -15,8 +15,8 @@ import {
 import { adhesiveRank, strength } from './choosing';
 import { adhesiveWindow, spread } from './glue';
 import { batch, calendar, sequence } from './planning';
-import { placeClamps } from './placing';
-import { caul, panelBow, panelPressure, platen } from './pressing';
+import { placeClamps, platen } from './placing';
+import { caul, panelBow, panelPressure } from './pressing';
 import { cup, emc, movement } from './wood';
 
 /** Every calculation, in the order in which they are listed. */

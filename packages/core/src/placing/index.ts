@@ -1,9 +1,4 @@
 export type { Placing, PlacingJob, PlacingLot, SetClamp } from './job';
-export {
-  type Instead,
-  type PanelPlacing,
-  panelPlacings,
-  placeOnPanel,
-  type PlacingStep,
-} from './place-on-panel';
+export type { PanelPlacing } from './checked';
+export { panelPlacings, placeOnPanel, type PlacingStep } from './place-on-panel';
 export { placeClamps } from './search';

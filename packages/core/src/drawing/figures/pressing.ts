@@ -1,5 +1,5 @@
-import { placeClamps } from '../../calculations/placing';
-import { caul, panelBow, panelPressure, platen } from '../../calculations/pressing';
+import { placeClamps, platen } from '../../calculations/placing';
+import { caul, panelBow, panelPressure } from '../../calculations/pressing';
 import type { Vec2 } from '../../solids';
 import { arrow, box, drawn, enlarge, type FigurePath, line, number, outline } from './figure';
 

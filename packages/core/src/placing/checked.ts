@@ -1,0 +1,153 @@
+import { findClampKind, openingNeededMm } from '../clamps';
+import { type Finding, finding } from '../finding';
+import { caulPairsIn, type PanelBuild, type PlacedClamp, type ShopDocument } from '../formats';
+import { type Press, STRUT_SHARE } from '../mechanics';
+import { type Plan, planBuild, settlePlan } from '../verdicts';
+import type { Placing, PlacingJob } from './job';
+import { givesN, paddingOf, panelLots } from './panel-job';
+
+/** Something to borrow, make or do instead where the rack falls short, with what it would come to. */
+export interface Instead {
+  readonly change: Finding;
+  /** The panel after it; null where the rack would have to change first. */
+  readonly build: PanelBuild | null;
+}
+
+/** Clamps placed on a panel, checked by the elements. */
+export interface PanelPlacing {
+  readonly build: PanelBuild;
+  /** Lowest pressure over what is wanted there, by finite elements. */
+  readonly lowestShare: number;
+  readonly meets: boolean;
+  readonly status: Placing['status'];
+  readonly tried: number;
+  /** What limits it and what was left out. */
+  readonly findings: readonly Finding[];
+  /** Empty while the rack does. */
+  readonly instead: readonly Instead[];
+}
+
+/** Puts a found set on the panel and presses it for real. */
+export function check(
+  plan: Plan,
+  job: PlacingJob,
+  found: Placing,
+  makeId: () => string,
+  press: Press,
+): PanelPlacing {
+  const { build, shop } = plan;
+  const pinned = build.clamps.filter((clamp) => clamp.pinned === true);
+  const set = found.clamps.map(({ lotId, xMm }): PlacedClamp => {
+    const pin = lotId.startsWith('pinned ') ? pinned[Number(lotId.slice('pinned '.length))] : undefined;
+    if (pin !== undefined) return pin;
+    const lot = shop.rack.find(({ id }) => id === lotId);
+    const capN = job.lots.find(({ id }) => id === lotId)?.forceN ?? 0;
+    const eased = lot !== undefined && capN < givesN(lot) - 1 ? { mostN: Math.floor(capN) } : {};
+    return { id: makeId(), rackId: lotId, xMm, side: 'above', ...eased };
+  });
+  const clamps = withHandles(withSides(set, shop), shop);
+  const bare = { ...build, clamps, pullPct: pullFor(plan, job, found) };
+  const placed = withCauls(bare, shop);
+  const settled = settlePlan(planBuild(placed, shop), press);
+  const shares = settled.lines.map(({ pressure, target }) => pressure.minMPa / target.lowMPa);
+  const lowestShare = clamps.length === 0 ? 0 : Math.min(...shares);
+  const weakest = settled.lines[shares.indexOf(lowestShare)];
+  const neededMm = openingNeededMm(plan.panel.widthMm, paddingOf(build));
+  return {
+    build: placed,
+    lowestShare,
+    meets: lowestShare >= 1 && settled.verdicts.tight.state !== 'fails',
+    status: found.status,
+    tried: found.tried,
+    findings: [
+      ...(weakest === undefined
+        ? []
+        : [
+            finding('placed-clamps', 'informs', {
+              count: clamps.length,
+              line: weakest.line.label,
+              atMm: weakest.pressure.minAtMm,
+              lengthMm: weakest.line.lengthMm,
+              minMPa: weakest.pressure.minMPa,
+              lowMPa: weakest.target.lowMPa,
+              tried: found.tried,
+              proven: found.status === 'proven' ? 'yes' : 'no',
+            }),
+          ]),
+      ...(placed.holding.caulPairs > build.holding.caulPairs
+        ? [finding('cauls-added', 'informs', { pairs: placed.holding.caulPairs })]
+        : []),
+      ...panelLots(shop)
+        .filter(({ maxOpeningMm }) => maxOpeningMm < neededMm)
+        .map((lot) =>
+          finding('lot-too-short', 'informs', {
+            kind: lot.kind,
+            count: lot.count,
+            opensMm: lot.maxOpeningMm,
+            neededMm,
+          }),
+        ),
+    ],
+    instead: [],
+  };
+}
+
+/** Pairs of cauls stand at most so far apart where nothing else holds a panel [judgement]. */
+const CAULS_EVERY_MM = 500;
+
+/** Adds cauls where the pull would pop a panel that nothing holds, as far as the shop has them. */
+function withCauls(build: PanelBuild, shop: ShopDocument): PanelBuild {
+  const { strut, heldBy, panel } = planBuild(build, shop);
+  if (heldBy.length > 0 || strut.loadShare < STRUT_SHARE.warn) return build;
+  const pairs = Math.min(caulPairsIn(shop), Math.ceil(panel.lengthMm / CAULS_EVERY_MM));
+  return pairs <= build.holding.caulPairs
+    ? build
+    : { ...build, holding: { ...build.holding, caulPairs: pairs } };
+}
+
+/** Pull in per cent of the most: less where the mean would pass what the glue wants, never below what the weakest spot needs. */
+function pullFor({ lines }: Plan, job: PlacingJob, { clamps, lowestShare }: Placing): number {
+  const totalN = clamps.reduce(
+    (sum, { lotId }) => sum + (job.lots.find(({ id }) => id === lotId)?.forceN ?? 0),
+    0,
+  );
+  const over = Math.max(...lines.map(({ line, target }) => totalN / line.areaMm2 / target.highMPa));
+  if (over <= 1 || lowestShare <= 0) return 100;
+  return Math.min(100, Math.max(1, Math.ceil(100 * Math.max(1 / over, 1.02 / lowestShare))));
+}
+
+/** Above and below in turn, pinned ones as they are, begun so that the moments cancel best. */
+function withSides(set: readonly PlacedClamp[], shop: ShopDocument): PlacedClamp[] {
+  const forceOf = ({ rackId, mostN }: PlacedClamp) => {
+    const lot = shop.rack.find(({ id }) => id === rackId);
+    return lot === undefined ? 0 : Math.min(givesN(lot), mostN ?? Infinity);
+  };
+  const begun = (first: PlacedClamp['side']): PlacedClamp[] => {
+    let next = first;
+    return set.map((clamp) => {
+      const side = clamp.pinned === true ? clamp.side : next;
+      next = side === 'above' ? 'below' : 'above';
+      return { ...clamp, side };
+    });
+  };
+  const momentOf = (clamps: readonly PlacedClamp[]) =>
+    Math.abs(clamps.reduce((sum, clamp) => sum + (clamp.side === 'above' ? 1 : -1) * forceOf(clamp), 0));
+  const [one, other] = [begun('above'), begun('below')];
+  return momentOf(other) < momentOf(one) ? other : one;
+}
+
+/** Handles at the last edge; where neighbours would foul each other, every other one at the first. */
+function withHandles(set: readonly PlacedClamp[], shop: ShopDocument): PlacedClamp[] {
+  const sweep = ({ rackId }: PlacedClamp) => {
+    const kind = shop.rack.find(({ id }) => id === rackId)?.kind;
+    return kind === undefined ? 0 : findClampKind(kind).handleMm;
+  };
+  const placed: PlacedClamp[] = [];
+  for (const clamp of set) {
+    const before = placed.at(-1);
+    const fouls = before !== undefined && clamp.xMm - before.xMm < (sweep(clamp) + sweep(before)) / 2;
+    const other = before?.handle === 'first' ? 'last' : 'first';
+    placed.push(clamp.pinned === true || !fouls ? clamp : { ...clamp, handle: other });
+  }
+  return placed;
+}

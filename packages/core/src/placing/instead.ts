@@ -1,0 +1,122 @@
+import { listAdhesives, standsService } from '../adhesives';
+import { canLightSqueeze, findClampKind, openingNeededMm, targetPressure } from '../clamps';
+import { finding } from '../finding';
+import type { PanelBuild, RackLot, ShopDocument } from '../formats';
+import type { Press } from '../mechanics';
+import { type Plan, planBuild } from '../verdicts';
+import { check, type Instead, type PanelPlacing } from './checked';
+import type { Placing } from './job';
+import { givesN, jobOf, paddingOf, panelLots } from './panel-job';
+import { placings } from './search';
+
+/** Battens that are proposed where the rack falls short, and clamps that could be borrowed. */
+const BATTEN_MM = 60;
+const MOST_BORROWED = 40;
+
+/** What would do where the rack does not. */
+export function insteadOf(
+  plan: Plan,
+  short: PanelPlacing,
+  shop: ShopDocument,
+  makeId: () => string,
+  press: Press,
+): Instead[] {
+  return [
+    ...borrowed(plan),
+    ...withBattens(plan, shop, makeId, press),
+    ...lightly(plan, short, shop),
+    ...otherGlue(plan, short),
+  ];
+}
+
+/** How many more of the strongest panel clamp, opened how far. */
+function borrowed(plan: Plan): Instead[] {
+  const { build, shop, panel } = plan;
+  const openingMm = openingNeededMm(panel.widthMm, paddingOf(build));
+  const [strongest] = panelLots(shop).sort((a, b) => givesN(b) - givesN(a));
+  const typical = findClampKind('t-bar');
+  const lot: RackLot = {
+    ...(strongest ?? {
+      kind: typical.id,
+      forceN: typical.forceN,
+      padWidthMm: typical.padWidthMm,
+      padHeightMm: typical.padHeightMm,
+    }),
+    id: 'borrowed',
+    count: MOST_BORROWED,
+    maxOpeningMm: openingMm,
+  };
+  const job = jobOf(plan, 1, [lot]);
+  let found: Placing | null = null;
+  for (const best of placings(job)) found = best;
+  if (found === null || found.lowestShare < 1) return [];
+  const count = found.clamps.filter(({ lotId }) => lotId === lot.id).length;
+  return [
+    {
+      change: finding('borrow-clamps', 'informs', {
+        count,
+        kind: lot.kind,
+        openingMm,
+        forceN: job.lots.find(({ id }) => id === lot.id)?.forceN ?? 0,
+        clamps: found.clamps.length,
+      }),
+      build: null,
+    },
+  ];
+}
+
+/** The clamps there are, through battens that spread them. */
+function withBattens(plan: Plan, shop: ShopDocument, makeId: () => string, press: Press): Instead[] {
+  if (plan.build.edge.kind === 'battens') return [];
+  const build: PanelBuild = { ...plan.build, edge: { kind: 'battens', thicknessMm: BATTEN_MM } };
+  const through = planBuild(build, shop);
+  const job = jobOf(through, 1);
+  let found: Placing | null = null;
+  for (const best of placings(job)) found = best;
+  if (found === null) return [];
+  const placing = check(through, job, found, makeId, press);
+  return placing.meets
+    ? [
+        {
+          change: finding('make-battens', 'informs', {
+            thicknessMm: BATTEN_MM,
+            clamps: placing.build.clamps.length,
+            lowestPct: 100 * placing.lowestShare,
+          }),
+          build: placing.build,
+        },
+      ]
+    : [];
+}
+
+function lightly({ build, adhesive }: Plan, short: PanelPlacing, shop: ShopDocument): Instead[] {
+  if (build.school === 'light' || !canLightSqueeze(adhesive)) return [];
+  const light: PanelBuild = { ...short.build, school: 'light' };
+  return planBuild(light, shop).verdicts.tight.state === 'fails'
+    ? []
+    : [{ change: finding('squeeze-lightly', 'informs'), build: light }];
+}
+
+/** A family that is content with what there is. */
+function otherGlue({ build, lines, adhesive }: Plan, short: PanelPlacing): Instead[] {
+  const reachMPa = Math.min(...lines.map(({ target }) => target.lowMPa)) * short.lowestShare;
+  const sgs = lines.flatMap(({ line }) => [line.first.wood.sg, line.second.wood.sg]);
+  const found = listAdhesives().find(
+    (other) =>
+      other.id !== adhesive.id &&
+      standsService(other.service, build.service) &&
+      other.gapMm >= adhesive.gapMm &&
+      targetPressure(other, sgs).lowMPa <= reachMPa,
+  );
+  return found === undefined || short.build.clamps.length === 0
+    ? []
+    : [
+        {
+          change: finding('use-easier-glue', 'informs', {
+            adhesive: found.id,
+            lowMPa: targetPressure(found, sgs).lowMPa,
+          }),
+          build: { ...short.build, glue: { ...build.glue, adhesive: found.id } },
+        },
+      ];
+}

@@ -1,0 +1,66 @@
+import { bearingMm2, padOnEdgeMm } from '../assembly';
+import { findClampKind, openingNeededMm } from '../clamps';
+import { MOST_CLAMPS, type PanelBuild, type RackLot, type ShopDocument } from '../formats';
+import { type Plan, unpressed } from '../verdicts';
+import type { PlacingJob, PlacingLot } from './job';
+
+/** Places are tried this far apart, mm, and at most so many of them. */
+const STEP_MM = 5;
+const MOST_PLACES = 95;
+/** Room between jaws, mm. */
+const BETWEEN_MM = 5;
+/** Jaws are eased to this share of what crushes the wood. */
+const CRUSH_SHARE = 0.98;
+
+/** Packing between each jaw and the edge, mm. */
+export const paddingOf = ({ edge }: PanelBuild): number => (edge.kind === 'bare' ? 0 : edge.thicknessMm);
+
+/** Lots that span panels, long enough or not. */
+export const panelLots = (shop: ShopDocument): RackLot[] =>
+  shop.rack.filter((lot) => findClampKind(lot.kind).spansPanels && lot.count > 0);
+
+/** What one clamp of a lot gives, N. */
+export const givesN = (lot: RackLot): number => lot.forceN ?? findClampKind(lot.kind).forceN ?? 0;
+
+/** What the search is asked for a plan: lots that are long enough, capped where jaws would crush, and where they may stand. */
+export function jobOf(plan: Plan, aim: number, more: readonly RackLot[] = []): PlacingJob {
+  const { build, shop, panel, lines } = plan;
+  const neededMm = openingNeededMm(panel.widthMm, paddingOf(build));
+  const crushMPa = Math.min(
+    ...[panel.boards[0], panel.boards.at(-1)].map((each) => each?.wood.compPerpMPa ?? 0),
+  );
+  const capped = (lot: RackLot) =>
+    Math.min(givesN(lot), CRUSH_SHARE * crushMPa * bearingMm2(lot, build, panel));
+  const usable = [...panelLots(shop), ...more].filter(({ maxOpeningMm }) => maxOpeningMm >= neededMm);
+  const pinned = build.clamps.filter((clamp) => clamp.pinned === true);
+  const pinLots = pinned.map((clamp, i): PlacingLot => {
+    const own = usable.find(({ id }) => id === clamp.rackId);
+    const most = own === undefined ? 0 : Math.min(capped(own), clamp.mostN ?? Infinity);
+    return {
+      id: `pinned ${i}`,
+      count: 0,
+      forceN: most,
+      padMm: own === undefined ? 1 : padOnEdgeMm(own, build),
+    };
+  });
+  const lots = usable.map((lot): PlacingLot => ({
+    id: lot.id,
+    count: lot.count - pinned.filter(({ rackId }) => rackId === lot.id).length,
+    forceN: capped(lot),
+    padMm: lot.padWidthMm,
+  }));
+  const half = Math.max(...lots.map(({ padMm }) => padMm), 0) / 2;
+  const step = Math.max(STEP_MM, Math.ceil(panel.lengthMm / MOST_PLACES / STEP_MM) * STEP_MM);
+  const count = Math.max(0, Math.floor((panel.lengthMm - 2 * half) / step));
+  // The same from either end, so that even panels get even answers.
+  const rest = (panel.lengthMm - 2 * half - count * step) / 2;
+  return {
+    panel: unpressed(build, panel),
+    targetMPa: lines.map(({ target }) => target.lowMPa * aim),
+    lots: [...lots, ...pinLots],
+    placesMm: Array.from({ length: count + 1 }, (_, i) => Math.round(half + rest + i * step)),
+    pinned: pinned.map(({ xMm }, i) => ({ lotId: `pinned ${i}`, xMm })),
+    mostClamps: MOST_CLAMPS,
+    betweenMm: BETWEEN_MM,
+  };
+}

@@ -1,0 +1,128 @@
+import type { AssemblyFacts } from '../../../assembly';
+import { findClampKind } from '../../../clamps';
+import { type Finding, finding } from '../../../finding';
+import { rackingN } from '../../../geometry';
+import { dot, reach, solidPoints } from '../../../solids';
+import type { AssemblyPlanParts } from '../assembly-parts';
+import type { PlannedPull } from '../planned-pull';
+import type { Packing, PressedStack } from './press-stack';
+import type { ClampInSpace } from './squeezed';
+
+/** Skew for which the racking force is told, mm. */
+const SKEW_MM = 10;
+/** Diagonals that differ by more than this are worth a skewed clamp, mm. */
+const RACKED_MM = 0.5;
+
+/** Jaws, through their packing, against what the wood bears. */
+export function padFindings(
+  { pull, crushMPa }: PlannedPull,
+  clamps: readonly ClampInSpace[],
+  packing: Packing,
+): Finding[] {
+  if (pull.need === 'band' || pull.need === 'tape') return [];
+  const spread = packing.kind === 'bare' ? 0 : 2 * packing.thicknessMm;
+  const biting = clamps
+    .filter(({ shape }) => shape.kind === 'jaws')
+    .map((clamp) => ({
+      clamp,
+      padMPa: clamp.forceN / ((clamp.lot.padWidthMm + spread) * (clamp.lot.padHeightMm + spread)),
+    }))
+    .filter(({ padMPa }) => padMPa > crushMPa);
+  const [worst] = biting.sort((a, b) => b.padMPa - a.padMPa);
+  return worst === undefined
+    ? []
+    : [finding('pad-crushes', 'warns', { clamp: worst.clamp.number, padMPa: worst.padMPa, crushMPa })];
+}
+
+/** Jaws that do not reach the middle of what they press. */
+export function depthFindings(
+  { pull }: PlannedPull,
+  facts: AssemblyFacts,
+  clamps: readonly ClampInSpace[],
+): Finding[] {
+  if (pull.need !== 'line' || !pull.stacked) return [];
+  const joints = facts.joints.filter(({ joint }) => pull.joints.includes(joint.id));
+  if (!joints.every(({ joint }) => joint.kind === 'face')) return [];
+  const across = Math.min(
+    ...[0, 1, 2].map((k) => {
+      const axis = [0, 1, 2].map((j) => (j === k ? 1 : 0)) as unknown as readonly [number, number, number];
+      if (Math.abs(dot(axis, pull.axis)) > 0.1) return Infinity;
+      const [low, high] = reach(
+        facts.parts.flatMap(({ part }) => solidPoints(part.solid)),
+        axis,
+      );
+      return high - low;
+    }),
+  );
+  const shallow = clamps.find(({ lot }) => {
+    const { jawDepthMm } = findClampKind(lot.kind);
+    return jawDepthMm > 0 && jawDepthMm < across / 2;
+  });
+  return shallow === undefined
+    ? []
+    : [
+        finding('jaws-from-both-sides', 'warns', {
+          kind: shallow.lot.kind,
+          depthMm: findClampKind(shallow.lot.kind).jawDepthMm,
+          neededMm: across / 2,
+        }),
+      ];
+}
+
+/** How a stack was pressed, and whether its jaws were narrow. */
+export function stackFindings({ acrossShare, unknowns }: PressedStack): Finding[] {
+  return [
+    ...(acrossShare < 0.9 ? [finding('narrow-jaws', 'informs', { sharePct: 100 * acrossShare })] : []),
+    finding('pressed-by-elements', 'informs', { unknowns }),
+  ];
+}
+
+/** What a skewed clamp does to a frame, and which way to skew when the diagonals say that it is racked. */
+export function skewFindings(
+  { facts, build }: AssemblyPlanParts,
+  { pull }: PlannedPull,
+  clamps: readonly ClampInSpace[],
+): Finding[] {
+  const [one] = clamps;
+  if (facts.assembly.square.kind !== 'diagonals' || pull.need !== 'seat' || one?.shape.kind !== 'jaws')
+    return [];
+  const { from, to } = one.shape;
+  const spanMm = Math.hypot(to[0] - from[0], to[1] - from[1], to[2] - from[2]);
+  const values = { skewMm: SKEW_MM, spanMm, forceN: rackingN(one.forceN, SKEW_MM, spanMm) };
+  const { acMm, bdMm } = build.dryFit;
+  const off = (acMm ?? 0) - (bdMm ?? 0);
+  return acMm === null || bdMm === null || Math.abs(off) <= RACKED_MM
+    ? [finding('skew-racks', 'informs', values)]
+    : [
+        finding('skew-corrects', 'informs', {
+          ...values,
+          long: off > 0 ? 'A–C' : 'B–D',
+          pullMm: Math.abs(off) / 2,
+        }),
+      ];
+}
+
+/** Clamps on what is neither a row nor a sheet: near enough that what they press reaches the next one (45°). */
+export function apartFindings(
+  { pull, joint }: PlannedPull,
+  facts: AssemblyFacts,
+  clamps: readonly ClampInSpace[],
+  packing: Packing,
+): Finding[] {
+  if (pull.need !== 'line' || clamps.length === 0) return [];
+  const joints = facts.joints.filter(({ joint: own }) => pull.joints.includes(own.id));
+  const lengthMm = Math.max(...joints.map((own) => own.lengthMm));
+  const [low, high] = reach(
+    facts.parts.flatMap(({ part }) => solidPoints(part.solid)),
+    pull.axis,
+  );
+  const caul = packing.kind === 'bare' ? 0 : packing.thicknessMm;
+  // Half of the stack is above the middle line; a bend is as thick as its plies, not as high as its arc.
+  const thickMm = joints.length > 1 ? joints.length * 1 : high - low;
+  const padMm = clamps[0]?.lot.padWidthMm ?? 0;
+  const coversMm = padMm + 2 * caul + Math.min(thickMm, padMm);
+  const count = Math.ceil(lengthMm / Math.max(1, coversMm));
+  return count > clamps.length
+    ? [finding('clamps-far-apart', 'warns', { line: joint, count, have: clamps.length, everyMm: coversMm })]
+    : [];
+}
