@@ -103,9 +103,10 @@ function layoutFaults(page: Page): Promise<string[]> {
         parent.closest('legend, noscript, script, style')
       )
         continue;
-      // Text of a drawing in millimetres is as large as its drawing is scaled.
-      const scaled = parent instanceof SVGGraphicsElement ? (parent.getScreenCTM()?.a ?? 1) : 1;
-      const size = Number.parseFloat(getComputedStyle(parent).fontSize) * scaled;
+      // Sizes in a drawing in millimetres are a few units that the screen makes larger.
+      const matrix = parent instanceof SVGGraphicsElement ? parent.getScreenCTM() : null;
+      const enlarged = Math.max(1, matrix === null ? 1 : Math.hypot(matrix.a, matrix.b));
+      const size = Number.parseFloat(getComputedStyle(parent).fontSize) * enlarged;
       const shrunk = parent.closest('label.MuiInputLabel-shrink') === null ? 1 : 0.875;
       if (size * shrunk < 13.99 && parent.getClientRects().length > 0) {
         faults.push(`"${node.textContent?.trim().slice(0, 30)}" is ${size * shrunk} px`);
