@@ -38,7 +38,7 @@ describe('Order of an assembly', () => {
     await user.click(await screen.findByRole('button', { name: 'Work out sessions and order' }));
     await screen.findByRole('region', { name: 'Session 1: 6 joints' }, { timeout: 30_000 });
     expect(new Set(build().order?.sessions.flat()).size).toBe(6);
-    expect(screen.getByText(/^One session: proven/)).toBeDefined();
+    expect(screen.getByText(/^One session(: proven|\. There may be an order with more room)/)).toBeDefined();
   });
 
   it('numbers joints in the drawing by their order of closing, and plays it step by step', async () => {
