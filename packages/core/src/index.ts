@@ -182,7 +182,6 @@ export {
   EDGE_PANEL_DEFAULTS,
   type EdgePanelAnswers,
   edgePanelBuild,
-  lotForceN,
   STARTER_SHOP,
 } from './templates';
 export {

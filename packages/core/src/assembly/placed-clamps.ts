@@ -2,6 +2,7 @@ import {
   type Clash,
   clashesOf,
   findClampKind,
+  lotForceN,
   openingFit,
   type OpeningFit,
   openingNeededMm,
@@ -95,7 +96,7 @@ function measure(
   const padding = build.edge.kind === 'bare' ? 0 : build.edge.thicknessMm;
   const needed = openingNeededMm(panel.widthMm, padding);
   const fit = openingFit(lot.maxOpeningMm, needed);
-  const givesN = lot.forceN ?? kind.forceN ?? 0;
+  const givesN = lotForceN(lot);
   const forceN = fit === 'too-short' ? 0 : (Math.min(givesN, placed.mostN ?? givesN) * build.pullPct) / 100;
   const edges = [panel.boards[0], panel.boards.at(-1)].filter((board) => board !== undefined);
   const bearing = bearingMm2(lot, build, panel);

@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { InputError } from '../checks';
+import { BETWEEN_JAWS_MM } from '../clamps';
 import { finding } from '../finding';
 import { bounded, oneOf, strictObject } from '../formats';
 import { LIMITS } from '../limits';
@@ -96,7 +97,7 @@ export const placeClamps = calculation({
       placesMm: placesMm ?? everywhere(lengthMm),
       pinned,
       mostClamps: 60,
-      betweenMm: 5,
+      betweenMm: BETWEEN_JAWS_MM,
     });
     const meets = placing.lowestShare >= 1 - 1e-9;
     return {

@@ -1,5 +1,12 @@
 export { caulPlaces, type Clash, clashesOf } from './clashes';
-export { type ClampKind, findClampKind, listClampKinds, TYPICAL_FORCE_SPREAD } from './kinds';
+export {
+  BETWEEN_JAWS_MM,
+  type ClampKind,
+  findClampKind,
+  listClampKinds,
+  lotForceN,
+  TYPICAL_FORCE_SPREAD,
+} from './kinds';
 export { clampNeed } from './need';
 export { openingFit, type OpeningFit, openingNeededMm } from './opening';
 export { centreOutOrder, evenPositions, tighteningOrder } from './placement';

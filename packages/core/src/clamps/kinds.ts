@@ -102,3 +102,17 @@ export function findClampKind(id: string, field = 'clampKind'): ClampKind {
   }
   return found;
 }
+
+/** Force of one clamp of a lot, N: measured by the person, else typical of its kind. */
+export function lotForceN({
+  kind,
+  forceN,
+}: {
+  readonly kind: string;
+  readonly forceN: number | null;
+}): number {
+  return forceN ?? findClampKind(kind).forceN ?? 0;
+}
+
+/** Room between jaws side by side, mm [judgement]. */
+export const BETWEEN_JAWS_MM = 5;

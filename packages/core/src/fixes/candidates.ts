@@ -1,8 +1,8 @@
-import { evenPositions, findClampKind, openingNeededMm } from '../clamps';
+import { evenPositions, findClampKind, lotForceN, openingNeededMm } from '../clamps';
 import { caulPairsIn, type PanelBuild, type PlacedClamp, type ShopDocument } from '../formats';
 import { finding } from '../finding';
 import { LIMITS } from '../limits';
-import { lotForceN, placeEvenly } from '../templates';
+import { placeEvenly } from '../templates';
 import { jobOfPanel, type Plan } from '../verdicts';
 import { glueCandidates } from './other-glues';
 import { PRESSING_SOURCES } from './pressing-candidates';

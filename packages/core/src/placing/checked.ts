@@ -1,10 +1,10 @@
-import { findClampKind, openingNeededMm } from '../clamps';
+import { findClampKind, lotForceN, openingNeededMm } from '../clamps';
 import { type Finding, finding } from '../finding';
 import { caulPairsIn, type PanelBuild, type PlacedClamp, type ShopDocument } from '../formats';
 import { type Press, STRUT_SHARE } from '../mechanics';
 import { type Plan, planBuild, settlePlan } from '../verdicts';
 import type { Placing, PlacingJob } from './job';
-import { givesN, paddingOf, panelLots } from './panel-job';
+import { paddingOf, panelLots } from './panel-job';
 
 /** Something to borrow, make or do instead where the rack falls short, with what it would come to. */
 export interface Instead {
@@ -42,13 +42,14 @@ export function check(
     if (pin !== undefined) return pin;
     const lot = shop.rack.find(({ id }) => id === lotId);
     const capN = job.lots.find(({ id }) => id === lotId)?.forceN ?? 0;
-    const eased = lot !== undefined && capN < givesN(lot) - 1 ? { mostN: Math.floor(capN) } : {};
+    const eased = lot !== undefined && capN < lotForceN(lot) - 1 ? { mostN: Math.floor(capN) } : {};
     return { id: makeId(), rackId: lotId, xMm, side: 'above', ...eased };
   });
   const clamps = withHandles(withSides(set, shop), shop);
   const bare = { ...build, clamps, pullPct: pullFor(plan, job, found) };
-  const placed = withCauls(bare, shop);
-  const settled = settlePlan(planBuild(placed, shop), press);
+  const barePlan = planBuild(bare, shop);
+  const placed = withCauls(barePlan);
+  const settled = settlePlan(placed === bare ? barePlan : planBuild(placed, shop), press);
   const shares = settled.lines.map(({ pressure, target }) => pressure.minMPa / target.lowMPa);
   const lowestShare = clamps.length === 0 ? 0 : Math.min(...shares);
   const weakest = settled.lines[shares.indexOf(lowestShare)];
@@ -96,8 +97,7 @@ export function check(
 const CAULS_EVERY_MM = 500;
 
 /** Adds cauls where the pull would pop a panel that nothing holds, as far as the shop has them. */
-function withCauls(build: PanelBuild, shop: ShopDocument): PanelBuild {
-  const { strut, heldBy, panel } = planBuild(build, shop);
+function withCauls({ build, shop, strut, heldBy, panel }: Plan): PanelBuild {
   if (heldBy.length > 0 || strut.loadShare < STRUT_SHARE.warn) return build;
   const pairs = Math.min(caulPairsIn(shop), Math.ceil(panel.lengthMm / CAULS_EVERY_MM));
   return pairs <= build.holding.caulPairs
@@ -120,7 +120,7 @@ function pullFor({ lines }: Plan, job: PlacingJob, { clamps, lowestShare }: Plac
 function withSides(set: readonly PlacedClamp[], shop: ShopDocument): PlacedClamp[] {
   const forceOf = ({ rackId, mostN }: PlacedClamp) => {
     const lot = shop.rack.find(({ id }) => id === rackId);
-    return lot === undefined ? 0 : Math.min(givesN(lot), mostN ?? Infinity);
+    return lot === undefined ? 0 : Math.min(lotForceN(lot), mostN ?? Infinity);
   };
   const begun = (first: PlacedClamp['side']): PlacedClamp[] => {
     let next = first;

@@ -1,13 +1,12 @@
 import { listAdhesives, standsService } from '../adhesives';
-import { canLightSqueeze, findClampKind, openingNeededMm, targetPressure } from '../clamps';
+import { canLightSqueeze, findClampKind, lotForceN, openingNeededMm, targetPressure } from '../clamps';
 import { finding } from '../finding';
 import type { PanelBuild, RackLot, ShopDocument } from '../formats';
 import type { Press } from '../mechanics';
 import { type Plan, planBuild } from '../verdicts';
 import { check, type Instead, type PanelPlacing } from './checked';
-import type { Placing } from './job';
-import { givesN, jobOf, paddingOf, panelLots } from './panel-job';
-import { placings } from './search';
+import { jobOf, paddingOf, panelLots } from './panel-job';
+import { placeClamps } from './search';
 
 /** Battens that are proposed where the rack falls short, and clamps that could be borrowed. */
 const BATTEN_MM = 60;
@@ -33,7 +32,7 @@ export function insteadOf(
 function borrowed(plan: Plan): Instead[] {
   const { build, shop, panel } = plan;
   const openingMm = openingNeededMm(panel.widthMm, paddingOf(build));
-  const [strongest] = panelLots(shop).sort((a, b) => givesN(b) - givesN(a));
+  const [strongest] = panelLots(shop).sort((a, b) => lotForceN(b) - lotForceN(a));
   const typical = findClampKind('t-bar');
   const lot: RackLot = {
     ...(strongest ?? {
@@ -47,9 +46,8 @@ function borrowed(plan: Plan): Instead[] {
     maxOpeningMm: openingMm,
   };
   const job = jobOf(plan, 1, [lot]);
-  let found: Placing | null = null;
-  for (const best of placings(job)) found = best;
-  if (found === null || found.lowestShare < 1) return [];
+  const found = placeClamps(job);
+  if (found.lowestShare < 1) return [];
   const count = found.clamps.filter(({ lotId }) => lotId === lot.id).length;
   return [
     {
@@ -71,10 +69,7 @@ function withBattens(plan: Plan, shop: ShopDocument, makeId: () => string, press
   const build: PanelBuild = { ...plan.build, edge: { kind: 'battens', thicknessMm: BATTEN_MM } };
   const through = planBuild(build, shop);
   const job = jobOf(through, 1);
-  let found: Placing | null = null;
-  for (const best of placings(job)) found = best;
-  if (found === null) return [];
-  const placing = check(through, job, found, makeId, press);
+  const placing = check(through, job, placeClamps(job), makeId, press);
   return placing.meets
     ? [
         {

@@ -1,5 +1,5 @@
 import { bearingMm2, padOnEdgeMm } from '../assembly';
-import { findClampKind, openingNeededMm } from '../clamps';
+import { BETWEEN_JAWS_MM, findClampKind, lotForceN, openingNeededMm } from '../clamps';
 import { MOST_CLAMPS, type PanelBuild, type RackLot, type ShopDocument } from '../formats';
 import { type Plan, unpressed } from '../verdicts';
 import type { PlacingJob, PlacingLot } from './job';
@@ -7,8 +7,6 @@ import type { PlacingJob, PlacingLot } from './job';
 /** Places are tried this far apart, mm, and at most so many of them. */
 const STEP_MM = 5;
 const MOST_PLACES = 95;
-/** Room between jaws, mm. */
-const BETWEEN_MM = 5;
 /** Jaws are eased to this share of what crushes the wood. */
 const CRUSH_SHARE = 0.98;
 
@@ -19,9 +17,6 @@ export const paddingOf = ({ edge }: PanelBuild): number => (edge.kind === 'bare'
 export const panelLots = (shop: ShopDocument): RackLot[] =>
   shop.rack.filter((lot) => findClampKind(lot.kind).spansPanels && lot.count > 0);
 
-/** What one clamp of a lot gives, N. */
-export const givesN = (lot: RackLot): number => lot.forceN ?? findClampKind(lot.kind).forceN ?? 0;
-
 /** What the search is asked for a plan: lots that are long enough, capped where jaws would crush, and where they may stand. */
 export function jobOf(plan: Plan, aim: number, more: readonly RackLot[] = []): PlacingJob {
   const { build, shop, panel, lines } = plan;
@@ -30,7 +25,7 @@ export function jobOf(plan: Plan, aim: number, more: readonly RackLot[] = []): P
     ...[panel.boards[0], panel.boards.at(-1)].map((each) => each?.wood.compPerpMPa ?? 0),
   );
   const capped = (lot: RackLot) =>
-    Math.min(givesN(lot), CRUSH_SHARE * crushMPa * bearingMm2(lot, build, panel));
+    Math.min(lotForceN(lot), CRUSH_SHARE * crushMPa * bearingMm2(lot, build, panel));
   const usable = [...panelLots(shop), ...more].filter(({ maxOpeningMm }) => maxOpeningMm >= neededMm);
   const pinned = build.clamps.filter((clamp) => clamp.pinned === true);
   const pinLots = pinned.map((clamp, i): PlacingLot => {
@@ -61,6 +56,6 @@ export function jobOf(plan: Plan, aim: number, more: readonly RackLot[] = []): P
     placesMm: Array.from({ length: count + 1 }, (_, i) => Math.round(half + rest + i * step)),
     pinned: pinned.map(({ xMm }, i) => ({ lotId: `pinned ${i}`, xMm })),
     mostClamps: MOST_CLAMPS,
-    betweenMm: BETWEEN_MM,
+    betweenMm: BETWEEN_JAWS_MM,
   };
 }

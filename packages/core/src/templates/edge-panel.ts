@@ -1,6 +1,6 @@
 import { findAdhesive, type Service } from '../adhesives';
 import { within } from '../checks';
-import { clampNeed, evenPositions, findClampKind, openingNeededMm } from '../clamps';
+import { clampNeed, evenPositions, findClampKind, lotForceN, openingNeededMm } from '../clamps';
 import {
   caulPairsIn,
   type PanelBuild,
@@ -141,11 +141,6 @@ export function placeEvenly(
     xMm,
     side: index % 2 === 0 ? 'above' : 'below',
   }));
-}
-
-/** Force of one clamp of a lot: measured, else typical of its kind. */
-export function lotForceN(lot: RackLot): number {
-  return lot.forceN ?? findClampKind(lot.kind).forceN ?? 0;
 }
 
 function recommendedCount(build: PanelBuild, lot: RackLot): number {

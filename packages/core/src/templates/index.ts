@@ -4,7 +4,6 @@ export {
   EDGE_PANEL_DEFAULTS,
   type EdgePanelAnswers,
   edgePanelBuild,
-  lotForceN,
   placeEvenly,
 } from './edge-panel';
 export { STARTER_SHOP } from './starter-shop';

@@ -1,5 +1,5 @@
 import type { ClampSet, Panel } from '../assembly';
-import { caulPlaces, findClampKind, openingNeededMm } from '../clamps';
+import { caulPlaces, lotForceN, openingNeededMm } from '../clamps';
 import { type Finding, finding } from '../finding';
 import { type CaulLot, caulPairsIn, type PanelBuild, type RackLot, type ShopDocument } from '../formats';
 import { resolveSpecies, shearModulusInFace } from '../materials';
@@ -126,16 +126,15 @@ function endClampsFor(
   forceN: number,
 ): CaulPlan['endClamps'] {
   const openingMm = openingNeededMm(workMm, 0);
-  const givesN = (lot: RackLot) => lot.forceN ?? findClampKind(lot.kind).forceN ?? 0;
   const [lot] = shop.rack
     .filter(
       (each) =>
         END_KINDS.includes(each.kind) &&
         each.maxOpeningMm >= openingMm &&
         each.count > 0 &&
-        givesN(each) >= forceN,
+        lotForceN(each) >= forceN,
     )
-    .sort((a, b) => givesN(a) - givesN(b) || b.count - a.count);
+    .sort((a, b) => lotForceN(a) - lotForceN(b) || b.count - a.count);
   return { lot: lot ?? null, count: 2 * pairs, openingMm };
 }
 

@@ -185,7 +185,7 @@ function planLine(line: PanelLine, context: LineContext): PlannedLine {
     lowestWord: pressureWord(pressure.minMPa, target, crushMPa),
     gapMm,
     closingForceN: closingN,
-    closingInTurnN: closes(inTurn),
+    closingInTurnN: sameBehind(panel, line.index, context.closingOrder, inTurn) ? closingN : closes(inTurn),
     closing: closingAdvice(closingN, clampSet.totalForceN),
   };
 }
@@ -227,6 +227,12 @@ function boardsBehind(panel: Panel, line: number, order: readonly number[]): [St
     return { ...nearest, widthMm: sumOf(own, ({ board }) => board.widthMm) };
   };
   return [deep(line, reachOf(line, -1)), deep(line + 1, reachOf(line + 1, 1))];
+}
+
+/** Whether a line has the same boards behind it in two orders of closing, so that closing it takes the same. */
+function sameBehind(panel: Panel, line: number, one: readonly number[], other: readonly number[]): boolean {
+  const [a, b] = [boardsBehind(panel, line, one), boardsBehind(panel, line, other)];
+  return a.every(({ widthMm }, i) => widthMm === b[i]?.widthMm);
 }
 
 /** Force-weighted mean distance of the pull from mid-thickness, + above. */

@@ -1,6 +1,13 @@
 import type { Adhesive } from '../../adhesives';
 import type { AssemblyFacts, JointFacts, JointKind, Pull } from '../../assembly';
-import { findClampKind, pressureWord, type TargetPressure, targetPressure } from '../../clamps';
+import {
+  BETWEEN_JAWS_MM,
+  findClampKind,
+  lotForceN,
+  pressureWord,
+  type TargetPressure,
+  targetPressure,
+} from '../../clamps';
 import type { AssemblyBuild, RackLot, ShopDocument } from '../../formats';
 import { radians } from '../../geometry';
 import { dot, MAIN_AXES, middleOf, reach, scale, solidPoints, subtract, type Vec3 } from '../../solids';
@@ -154,9 +161,6 @@ function linesOfPull({ axis }: Pull, joints: readonly JointFacts[]): number {
   return feet.length > MOST_SEATED_ONE_BY_ONE ? 1 : feet.length;
 }
 
-/** Room between jaws side by side, mm. */
-export const BETWEEN_JAWS_MM = 5;
-
 /** Edge along which jaws of a stack stand side by side; twice that where they come on from both sides of its width. */
 function roomAlong(pull: Pull, joints: readonly JointFacts[], facts: AssemblyFacts): number {
   const lengthMm = Math.max(...joints.map((joint) => joint.lengthMm));
@@ -210,7 +214,7 @@ function takeFromRack(
         (lot.kind === 'weight' || lot.maxOpeningMm >= pull.openingMm) &&
         lot.count > 0,
     )
-    .map((lot) => ({ lot, forceN: lot.forceN ?? findClampKind(lot.kind).forceN ?? 0 }))
+    .map((lot) => ({ lot, forceN: lotForceN(lot) }))
     .sort((a, b) => pull.kinds.indexOf(a.lot.kind) - pull.kinds.indexOf(b.lot.kind) || b.forceN - a.forceN);
   const taken: { lot: RackLot; count: number; forceN: number }[] = [];
   let reachN = 0;

@@ -54,7 +54,8 @@ export function cornersUnderBands(
   });
 }
 
-const ROUND: readonly string[] = ['band', 'elastic-wrap'];
+/** Kinds that go right round. */
+export const ROUND: readonly string[] = ['band', 'elastic-wrap'];
 
 /** What there is to mind with bands, and with four staves. */
 export function bandFindings(planned: PlannedPull, facts: AssemblyFacts, slip: boolean): Finding[] {

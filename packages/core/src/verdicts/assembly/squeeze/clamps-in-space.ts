@@ -1,5 +1,5 @@
 import type { AssemblyFacts, JointFacts, Pull } from '../../../assembly';
-import { evenPositions, findClampKind } from '../../../clamps';
+import { BETWEEN_JAWS_MM, evenPositions, findClampKind } from '../../../clamps';
 import type { RackLot } from '../../../formats';
 import {
   add,
@@ -14,7 +14,8 @@ import {
   type Vec3,
 } from '../../../solids';
 import type { PlannedPull } from '../planned-pull';
-import { BETWEEN_JAWS_MM, ONE_LINE_MM, twoRows } from '../pulls';
+import { ONE_LINE_MM, twoRows } from '../pulls';
+import { ROUND } from './bands';
 import type { ClampInSpace } from './squeezed';
 
 /** A line along which one clamp closes one or more joints. */
@@ -95,7 +96,6 @@ export function clampsInSpace(
   });
 }
 
-const ROUND: readonly string[] = ['band', 'elastic-wrap'];
 const SPOTS: readonly string[] = ['tape', 'pointed-spring', 'cam-mitre', 'spring'];
 
 /** How far the parts of some joints reach along an axis. */

@@ -1,3 +1,4 @@
+import { centreOutOrder } from '../../../clamps';
 import { type Finding, finding } from '../../../finding';
 import type { AssemblyPlanParts } from '../assembly-parts';
 import type { AssemblySqueeze, SqueezedPull } from './squeezed';
@@ -83,9 +84,6 @@ function pullSteps({ planned, clamps }: SqueezedPull): Finding[] {
 
 /** The middle one first, then outward, either side in turn. */
 function centreOut(numbers: readonly number[]): number[] {
-  const middle = (numbers.length - 1) / 2;
-  return numbers
-    .map((number, i) => ({ number, from: Math.abs(i - middle), i }))
-    .sort((a, b) => a.from - b.from || a.i - b.i)
-    .map(({ number }) => number);
+  const places = numbers.map((_, i) => i);
+  return centreOutOrder(places, numbers.length - 1).map((i) => numbers[i] ?? 0);
 }
