@@ -74,17 +74,24 @@ function stiffness(block: Block): Band {
       const element = elements.get(key) ?? rectangleStiffness(wood, width, height, thicknessMm);
       elements.set(key, element);
       const corners = [i * rows + j, (i + 1) * rows + j, (i + 1) * rows + j + 1, i * rows + j + 1];
-      const unknowns = corners.flatMap((node) => [2 * node, 2 * node + 1]);
-      unknowns.forEach((row, a) => {
-        unknowns.forEach((column, b) => {
-          if (column <= row) addTo(band, row, column, element[a * unknowns.length + b] ?? 0);
-        });
-      });
+      addElement(band, element, corners);
     }
   }
   for (const held of heldUnknowns(block)) hold(band, held);
   if (!factor(band)) throw new Error('a block of wood has no stiffness');
   return band;
+}
+
+/** Adds the stiffness of one element to the lower half of the band. */
+function addElement(band: Band, element: Float64Array, corners: readonly number[]): void {
+  const count = 2 * corners.length;
+  for (let a = 0; a < count; a += 1) {
+    const row = 2 * (corners[a >> 1] ?? 0) + (a & 1);
+    for (let b = 0; b < count; b += 1) {
+      const column = 2 * (corners[b >> 1] ?? 0) + (b & 1);
+      if (column <= row) addTo(band, row, column, element[a * count + b] ?? 0);
+    }
+  }
 }
 
 /** Takes an unknown out: it stays where it is whatever pushes. */

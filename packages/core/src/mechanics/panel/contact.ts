@@ -1,3 +1,5 @@
+import { backward, dotOf, factorDense, forward, forwardMany, subtractProducts } from '../dense';
+
 /** Square blocks of a symmetric matrix that couples each line with the next one only, row by row. */
 export interface Chain {
   /** Nodes of each line. */
@@ -124,8 +126,8 @@ function factorChain(
       rows.forEach((row, r) => {
         across[c * m + r] = source?.[row * nodes + column] ?? 0;
       });
-      forward(diagonal, m, across, c * m);
     });
+    forwardMany(diagonal, m, across, columns.length);
     coupled[l] = across;
   });
   return { nodes, active, factors, coupled };
@@ -140,14 +142,7 @@ function factorOfLine(
 ): Float64Array {
   const m = rows.length;
   const diagonal = picked(own, rows, rows, nodes);
-  if (before !== undefined && m > 0) {
-    const k = before.length / m;
-    for (let a = 0; a < m; a += 1) {
-      for (let b = 0; b <= a; b += 1) {
-        diagonal[a * m + b] = (diagonal[a * m + b] ?? 0) - dotOf(before, a * k, before, b * k, k);
-      }
-    }
-  }
+  if (before !== undefined && m > 0) subtractProducts(diagonal, m, before, before.length / m);
   factorDense(diagonal, m);
   return diagonal;
 }
@@ -169,7 +164,7 @@ function solveChain(
       const k = beforeRight.length;
       for (let a = 0; a < m; a += 1) load[a] = (load[a] ?? 0) - dotOf(before, a * k, beforeRight, 0, k);
     }
-    forward(factors[l] ?? new Float64Array(0), m, load, 0);
+    forward(factors[l] ?? new Float64Array(0), m, load);
     right.push(load);
   });
   const forceN = active.map(() => new Float64Array(nodes));
@@ -198,10 +193,7 @@ function openings({ nodes, own, next }: Chain, q: readonly Float64Array[], force
   return q.map((line, l) => {
     const open = line.slice();
     for (let i = 0; i < nodes; i += 1) {
-      let sum = dotOf(own[l], i * nodes, forceN[l], 0, nodes);
-      const after = next[l];
-      if (after !== undefined && l + 1 < forceN.length)
-        sum += dotOf(after, i * nodes, forceN[l + 1], 0, nodes);
+      let sum = productOf(own[l], i * nodes, forceN[l]) + productOf(next[l], i * nodes, forceN[l + 1]);
       const before = next[l - 1];
       const earlier = forceN[l - 1];
       if (before !== undefined && earlier !== undefined) {
@@ -228,44 +220,7 @@ function picked(
   return out;
 }
 
-function dotOf(
-  a: Float64Array | undefined,
-  fromA: number,
-  b: Float64Array | undefined,
-  fromB: number,
-  count: number,
-): number {
-  if (a === undefined || b === undefined) return 0;
-  let sum = 0;
-  for (let k = 0; k < count; k += 1) sum += (a[fromA + k] ?? 0) * (b[fromB + k] ?? 0);
-  return sum;
-}
-
-/** Lower Cholesky factor of a dense matrix in place. */
-function factorDense(matrix: Float64Array, size: number): void {
-  for (let row = 0; row < size; row += 1) {
-    for (let column = 0; column <= row; column += 1) {
-      const sum =
-        (matrix[row * size + column] ?? 0) - dotOf(matrix, row * size, matrix, column * size, column);
-      matrix[row * size + column] =
-        row === column
-          ? Math.sqrt(Math.max(sum, Number.MIN_VALUE))
-          : sum / (matrix[column * size + column] ?? 1);
-    }
-  }
-}
-
-function forward(lower: Float64Array, size: number, x: Float64Array, from: number): void {
-  for (let row = 0; row < size; row += 1) {
-    const sum = (x[from + row] ?? 0) - dotOf(lower, row * size, x, from, row);
-    x[from + row] = sum / (lower[row * size + row] ?? 1);
-  }
-}
-
-function backward(lower: Float64Array, size: number, x: Float64Array): void {
-  for (let row = size - 1; row >= 0; row -= 1) {
-    const value = (x[row] ?? 0) / (lower[row * size + row] ?? 1);
-    x[row] = value;
-    for (let k = 0; k < row; k += 1) x[k] = (x[k] ?? 0) - (lower[row * size + k] ?? 0) * value;
-  }
+/** A row of a matrix times a vector; nothing where either is not there. */
+function productOf(matrix: Float64Array | undefined, from: number, by: Float64Array | undefined): number {
+  return matrix === undefined || by === undefined ? 0 : dotOf(matrix, from, by, 0, by.length);
 }

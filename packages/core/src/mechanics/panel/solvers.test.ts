@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { scatterFrom } from '../../sequence';
 import { addTo, bandOf, factor, SIDE_BY_SIDE, solveFactored } from '../banded';
+import { backward, factorDense, forward, forwardMany, subtractProducts } from '../dense';
 import { type Chain, contactOf } from './contact';
 import { rectangleStiffness } from './element';
 
@@ -68,6 +69,46 @@ describe('banded Cholesky', () => {
     const band = bandOf(2, 1);
     addTo(band, 0, 0, 1);
     expect(factor(band)).toBe(false);
+  });
+});
+
+describe('dense Cholesky', () => {
+  it.each([1, 2, 7, 12])('solves %i unknowns like Gauss', (n) => {
+    const full = positiveMatrix(n, 40 + n);
+    const lower = Float64Array.from(full.flat());
+    factorDense(lower, n);
+    const load = Array.from({ length: n }, (_, i) => 1 + i);
+    const x = Float64Array.from(load);
+    forward(lower, n, x);
+    backward(lower, n, x);
+    solveDense(full, load).forEach((value, i) => expect(x[i]).toBeCloseTo(value, 6));
+  });
+
+  it.each([1, 3, 4, 6, 9])('takes %i right-hand sides at once as it takes them singly', (count) => {
+    const n = 7;
+    const lower = Float64Array.from(positiveMatrix(n, 9).flat());
+    factorDense(lower, n);
+    const random = scatterFrom(count);
+    const together = Float64Array.from({ length: count * n }, () => random() - 0.5);
+    const singly = together.slice();
+    forwardMany(lower, n, together, count);
+    for (let c = 0; c < count; c += 1) forward(lower, n, singly, c * n);
+    together.forEach((value, i) => expect(value).toBeCloseTo(singly[i] ?? NaN, 10));
+  });
+
+  it.each([1, 4, 6, 11])('takes products of %i rows away, below the diagonal only', (size) => {
+    const length = 5;
+    const random = scatterFrom(size);
+    const rows = Float64Array.from({ length: size * length }, () => random() - 0.5);
+    const matrix = new Float64Array(size * size).fill(2);
+    subtractProducts(matrix, size, rows, length);
+    matrix.forEach((value, at) => {
+      const [a, b] = [Math.floor(at / size), at % size];
+      let product = 0;
+      for (let k = 0; k < length; k += 1)
+        product += (rows[a * length + k] ?? NaN) * (rows[b * length + k] ?? NaN);
+      expect(value).toBeCloseTo(b > a ? 2 : 2 - product, 12);
+    });
   });
 });
 
