@@ -16,6 +16,8 @@ import {
   type PanelBuild,
   planBuild,
   panelPlacings,
+  pullPlacings,
+  type PullPlacingStep,
   type PlacingStep,
   settleAssembly,
   settlePlan,
@@ -23,6 +25,12 @@ import {
 } from '@lean-clasp/core';
 
 // Stands in for the web workers, which jsdom has none of: the same answers, on the page itself.
+
+/** Ids that begin alike and count up. */
+function idsLike(start: string): () => string {
+  let made = 0;
+  return () => `${start}-${(made += 1)}`;
+}
 
 const answers = {
   plan: (build: BuildDocument, shop: ShopDocument) =>
@@ -51,9 +59,20 @@ const answers = {
     idsFrom: string,
     goOn: (step: PlacingStep) => Promise<boolean>,
   ) => {
-    let made = 0;
-    const makeId = () => `${idsFrom}-${(made += 1)}`;
+    const makeId = idsLike(idsFrom);
     for (const step of panelPlacings(planBuild(build, shop), makeId)) if (!(await goOn(step))) return;
+  },
+  placePull: async (
+    build: AssemblyBuild,
+    shop: ShopDocument,
+    pull: string,
+    idsFrom: string,
+    goOn: (step: PullPlacingStep) => Promise<boolean>,
+  ) => {
+    const makeId = idsLike(idsFrom);
+    for (const step of pullPlacings(planAssembly(build, shop), pull, makeId)) {
+      if (!(await goOn(step))) return;
+    }
   },
   toDate: (id: string, build: BuildDocument, shop: ShopDocument) =>
     Promise.resolve(buildToDate(id, isPanel(build) ? planBuild(build, shop) : planAssembly(build, shop))),

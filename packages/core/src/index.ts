@@ -136,6 +136,7 @@ export {
   MOST_BOARDS,
   MOST_CLAMPS,
   type PlacedClamp,
+  type PulledClamp,
   type RackLot,
   type RunDocument,
   RunDocumentSchema,
@@ -245,7 +246,11 @@ export {
   assemblyTightening,
   type ClampInSpace,
   packingOf,
+  CAREFUL_SAW_DEG,
+  type PressedAlong,
+  pullFrame,
   type SqueezedPull,
+  suits,
   planBuild,
   type PlannedJoint,
   type PlannedLine,
@@ -258,6 +263,15 @@ export {
   type WindowUse,
 } from './verdicts';
 export { panelPressure, type Press } from './mechanics';
-export { type PanelPlacing, panelPlacings, placeOnPanel, type PlacingStep } from './placing';
+export {
+  type PanelPlacing,
+  panelPlacings,
+  placeOnPanel,
+  type PlacingStage,
+  type PlacingStep,
+  type PullPlacing,
+  pullPlacings,
+  type PullPlacingStep,
+} from './placing';
 
 export { remembered } from './remembered';

@@ -18,6 +18,8 @@ import {
   likelyChanges,
   type PanelBuild,
   panelPlacings,
+  pullPlacings,
+  type PullPlacingStep,
   panelPressure,
   type PlacingStep,
   type Plan,
@@ -33,6 +35,12 @@ import { expose } from 'comlink';
 /** Panels pressed lately by this worker: undo, and edits that do not change what presses, cost nothing. */
 const MOST_REMEMBERED = 80;
 const press = remembered(panelPressure, MOST_REMEMBERED);
+
+/** Ids that begin alike and count up. */
+function idsLike(start: string): () => string {
+  let made = 0;
+  return () => `${start}-${(made += 1)}`;
+}
 
 /** What the planning worker does for the page. */
 const planner = {
@@ -67,9 +75,21 @@ const planner = {
     idsFrom: string,
     goOn: (step: PlacingStep) => Promise<boolean>,
   ): Promise<void> => {
-    let made = 0;
-    const makeId = () => `${idsFrom}-${(made += 1)}`;
+    const makeId = idsLike(idsFrom);
     for (const step of panelPlacings(planBuild(build, shop), makeId, press)) if (!(await goOn(step))) return;
+  },
+  /** Places the clamps of one pull of an assembly in the same way. */
+  placePull: async (
+    build: AssemblyBuild,
+    shop: ShopDocument,
+    pull: string,
+    idsFrom: string,
+    goOn: (step: PullPlacingStep) => Promise<boolean>,
+  ): Promise<void> => {
+    const makeId = idsLike(idsFrom);
+    for (const step of pullPlacings(planAssembly(build, shop), pull, makeId, press)) {
+      if (!(await goOn(step))) return;
+    }
   },
   /** A build as the calendar of the shop sees it. */
   toDate: (id: string, build: BuildDocument, shop: ShopDocument): BuildToDate =>

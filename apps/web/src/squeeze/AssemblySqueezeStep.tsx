@@ -1,4 +1,4 @@
-import { type AssemblyBuild, assemblyTightening, LIMITS, packingOf } from '@lean-clasp/core';
+import { type AssemblyBuild, assemblyTightening, CAREFUL_SAW_DEG, LIMITS, packingOf } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
@@ -25,9 +25,6 @@ const PRESSES = [
   { value: 'bag', name: 'in the bag' },
   { value: 'cauls', name: 'platens and cauls' },
 ] as const;
-
-/** What the plan takes for a saw that was set up with care. */
-const CAREFUL_SAW_DEG = 0.05;
 
 type Squeeze = NonNullable<AssemblyBuild['squeeze']>;
 

@@ -2,57 +2,48 @@ import type { PanelBuild, PanelPlacing, PlacingStep } from '@lean-clasp/core';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
 import { useCallback } from 'react';
+import { useSearch } from '../planner/use-search';
+import { arranger } from '../planner/workers';
 import { useFormat } from '../quantities/use-format';
 import { changeWords, placingWords } from '../words/causes';
 import { useOpenBuild } from '../workspace/open-build';
-import { usePlacing } from './use-placing';
-
-const STAGES: Readonly<Record<PlacingStep['stage'], string>> = {
-  searching: 'Trying places',
-  checking: 'Pressing the best set',
-  'looking-further': 'The rack falls short: looking at what would do',
-  done: 'Done',
-};
+import { makeId } from '../workspace/edits';
+import { PlacingBar } from './PlacingBar';
 
 /** Places clamps from the rack by search, around those that are pinned, and says what is short. */
 export function PlaceClamps() {
   const { build, shop, edit } = useOpenBuild();
   const f = useFormat();
+  const run = useCallback(
+    (goOn: (step: PlacingStep) => Promise<boolean>) => arranger().place(build, shop, makeId(), goOn),
+    [build, shop],
+  );
   const take = useCallback(
-    ({ build: placed }: PanelPlacing) =>
+    ({ placing }: PlacingStep) => {
+      if (placing === null) return;
+      const { clamps, pullPct, holding } = placing.build;
       edit('Clamps placed', (before) => ({
         ...before,
-        clamps: placed.clamps,
-        pullPct: placed.pullPct,
-        holding: { ...before.holding, caulPairs: placed.holding.caulPairs },
-      })),
+        clamps,
+        pullPct,
+        holding: { ...before.holding, caulPairs: holding.caulPairs },
+      }));
+    },
     [edit],
   );
-  const { step, placing, failure, start, stop } = usePlacing(build, shop, take);
+  const search = useSearch(run, take);
   const pinned = build.clamps.filter((clamp) => clamp.pinned === true).length;
+  const placing = search.working ? null : (search.step?.placing ?? null);
   return (
     <Box sx={{ mb: 2 }}>
-      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
-        <Button variant="contained" onClick={start} disabled={step !== null}>
-          Place clamps
-        </Button>
-        {step !== null && <Button onClick={stop}>Stop</Button>}
-        <Typography variant="body2" color="text.secondary" sx={{ flex: 1, minWidth: 180 }}>
-          {step === null
-            ? `Fewest from the rack that press everywhere${pinned > 0 ? `, around ${pinned} pinned` : ''}.`
-            : `${STAGES[step.stage]} …${step.clamps > 0 ? ` ${step.clamps} clamps` : ''}`}
-        </Typography>
-      </Box>
-      {step !== null && <LinearProgress aria-label="Placing clamps" sx={{ mt: 1 }} />}
-      {failure !== null && (
-        <Alert severity="error" variant="outlined" sx={{ mt: 1 }}>
-          {failure}
-        </Alert>
-      )}
-      {step === null && placing !== null && sameClamps(placing.build, build) && (
+      <PlacingBar
+        search={search}
+        label="Place clamps"
+        hint={`Fewest from the rack that press everywhere${pinned > 0 ? `, around ${pinned} pinned` : ''}.`}
+      />
+      {placing !== null && sameClamps(placing.build, build) && (
         <Came placing={placing} words={(each) => placingWords(each, f)} />
       )}
     </Box>

@@ -13,13 +13,16 @@ import { useFormat } from '../quantities/use-format';
 import { PRESSURE_WORDS, pullName } from '../words/assembly-squeeze';
 import { causeWords } from '../words/causes';
 import { useOpenAssembly } from '../workspace/open-build';
+import { AlongJoints } from './AlongJoints';
+import { canBePlaced } from './pull-edits';
+import { PullClamps } from './PullClamps';
 
 /** More joints than this are told by the weakest few. */
 const MOST_JOINTS = 8;
 
 /** One pull: what it takes from the rack, what each of its joints gets, and what there is to mind. */
 export function PullSection({ pull }: { readonly pull: SqueezedPull }) {
-  const { build, edit } = useOpenAssembly();
+  const { build, shop, edit } = useOpenAssembly();
   const f = useFormat();
   const { planned } = pull;
   const { id } = planned.pull;
@@ -32,7 +35,8 @@ export function PullSection({ pull }: { readonly pull: SqueezedPull }) {
       title={pullName(id, planned.joint)}
       aside={
         !rolled &&
-        placed > 0 && (
+        placed > 0 &&
+        planned.placed.length + planned.idle.length === 0 && (
           <NumberField
             label="Clamps"
             whole
@@ -76,7 +80,9 @@ export function PullSection({ pull }: { readonly pull: SqueezedPull }) {
           </TableBody>
         </Table>
       )}
+      {pull.along !== null && <AlongJoints along={pull.along} wanted={planned.wanted} />}
       <Joints pull={pull} />
+      {(canBePlaced(pull, shop.rack) || planned.idle.length > 0) && <PullClamps pull={pull} />}
       {pull.findings.map((finding) => (
         <Typography
           key={finding.code}
@@ -99,7 +105,7 @@ function Joints({ pull: { planned, joints, by } }: { readonly pull: SqueezedPull
   if (by === 'seat' || by === 'mean' || joints.length === 0) {
     return (
       <Typography sx={{ mt: 1 }}>
-        {planned.pull.need === 'seat'
+        {planned.seats
           ? `Seating wants ${f.force(planned.neededN)} in all, they give ${f.force(planned.reachN)}.`
           : `${f.pressure(planned.reachMPa)} on the whole, wanted ${f.pressure(planned.wanted.lowMPa)} to ${f.pressure(planned.wanted.highMPa)}.`}
       </Typography>

@@ -2,6 +2,7 @@ import { type BuildDocument, type Fix } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { Link as RouterLink } from 'react-router';
 import { useAppDispatch } from '../app/store';
 import { editDocument } from '../documents/sync';
 import { useSelection } from '../drawing/selection';
@@ -11,6 +12,12 @@ import { useBuildHandle } from '../workspace/open-build';
 import { changeWords } from '../words/causes';
 import { figureWords } from './figures';
 import { StateMark } from './state-mark';
+
+/** Where the person goes once what a fix takes for granted is done. */
+const FIRST: Readonly<Record<NonNullable<Fix<BuildDocument>['first']>, string>> = {
+  reading: 'To Fit',
+  rack: 'To the rack',
+};
 
 /** Proposed edits with their computed effect; one press applies, one key takes it back. */
 export function FixList({
@@ -62,22 +69,29 @@ function FixItem({
       <Box sx={{ flex: 1 }}>
         <Typography sx={{ fontWeight: 600 }}>{words}</Typography>
         <Typography variant="body2">
+          {fix.first !== null && 'Then '}
           {figureWords(fix.before, fix.before.figure, f)} → {figureWords(fix.after, fix.after.figure, f)}{' '}
           <StateMark state={fix.after.state} />
         </Typography>
       </Box>
-      <Button
-        variant="contained"
-        disabled={!fresh}
-        aria-label={`Do it: ${words}`}
-        onClick={() => {
-          showGhost(null);
-          dispatch(editDocument(id, words, () => fix.build));
-          onApplied?.();
-        }}
-      >
-        Do it
-      </Button>
+      {fix.first !== null ? (
+        <Button component={RouterLink} to={fix.first === 'rack' ? '/shop' : `/builds/${id}/fit`}>
+          {FIRST[fix.first]}
+        </Button>
+      ) : (
+        <Button
+          variant="contained"
+          disabled={!fresh}
+          aria-label={`Do it: ${words}`}
+          onClick={() => {
+            showGhost(null);
+            dispatch(editDocument(id, words, () => fix.build));
+            onApplied?.();
+          }}
+        >
+          Do it
+        </Button>
+      )}
     </Box>
   );
 }

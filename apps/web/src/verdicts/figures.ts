@@ -17,6 +17,8 @@ export function figureWords({ kind }: Pick<Verdict, 'kind'>, value: number | nul
       return formatClock(value);
     case 'pressure':
       return f.pressure(value);
+    case 'force':
+      return f.force(value);
     case 'fine-length':
       return f.fine(value);
   }
@@ -35,7 +37,7 @@ export function againstWords(verdict: Verdict, f: Format): string {
     case 'inTime':
       return verdict.figure === null ? 'refused' : `spare of ${limit}`;
     case 'tight':
-      return `lowest, wants ${limit}`;
+      return verdict.kind === 'force' ? `in all, seating wants ${limit}` : `lowest, wants ${limit}`;
     case 'square':
       return verdict.figure === null
         ? `no figure, of ${limit}`

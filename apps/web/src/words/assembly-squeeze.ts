@@ -33,6 +33,17 @@ export const ASSEMBLY_SQUEEZE_CAUSES: Readonly<Record<string, Say>> = {
     `${clamps(s('kind'))} reach ${f.length(n('depthMm'))} in, the middle is at ${f.length(n('neededMm'))}: put them on from both sides in turn`,
   'clamps-far-apart': ({ s, n }, f) =>
     `${s('line')}: what ${n('have')} clamps press does not meet; one every ${f.length(n('everyMm'))} makes ${n('count')}`,
+  'placed-gone': ({ n }) =>
+    `${n('count')} ${n('count') === 1 ? 'clamp was' : 'clamps were'} placed from a lot that is no longer on the rack or does not suit: take another lot, or take ${n('count') === 1 ? 'it' : 'them'} off`,
+  'placed-too-short': ({ n }, f) =>
+    `${n('count')} placed ${n('count') === 1 ? 'clamp opens' : 'clamps open'} only ${f.length(n('opensMm'))}, the work needs ${f.length(n('neededMm'))}`,
+  'placed-beyond-rack': ({ n }) => `${n('count')} more placed than the ${n('have')} of that lot on the rack`,
+  'line-without-clamp': ({ n, s }) =>
+    n('count') === 1
+      ? `no clamp stands in line with ${s('line')}: add one, or put a caul across`
+      : `${n('count')} lines have no clamp, ${s('line')} for one: add clamps, or put cauls across`,
+  'seat-off-middle': ({ n, s }, f) =>
+    `clamp ${n('clamp')} pulls ${f.length(n('offMm'))} off the middle of ${s('line')}: past ${f.length(n('mostMm'))} one side of its shoulder opens`,
   'narrow-jaws': ({ n }) =>
     `Jaws narrower than the work: along its edges only ${Math.round(n('sharePct'))} % of the mean. Blocks as wide as the work mend that.`,
   'pressed-by-elements': ({ n }) =>
@@ -53,6 +64,11 @@ export const ASSEMBLY_SQUEEZE_CAUSES: Readonly<Record<string, Say>> = {
 export const ASSEMBLY_SQUEEZE_CHANGES: Readonly<Record<string, Say>> = {
   'more-on-pull': ({ n }) =>
     `${n('count')} more ${n('count') === 1 ? 'clamp' : 'clamps'}, ${n('now') + n('count')} in all`,
+  'pull-worked-out': ({ s }) => `Clamps on ${s('line')} where they would be put by themselves`,
+  'read-diagonals-first': ({ n }, f) =>
+    `Read both diagonals: ${f.length(n('diagonalMm'))} when square, good while what is to pull stays within ${f.fine(n('mostMm'))}`,
+  'sight-first': ({ n }, f) =>
+    `Sight it for wind and bow: good as long as it is within ${f.fine(n('mostMm'))}`,
   'cauls-along': ({ n }, f) => `Cauls of ${f.length(n('thicknessMm'))} along the whole work, both sides`,
   'blocks-under': ({ n }, f) => `Blocks of ${f.length(n('thicknessMm'))} under the jaws`,
   'slip-round': () => 'Waxed paper or corner rollers under the band',

@@ -40,7 +40,9 @@ export const SQUEEZE_CHANGES: Readonly<Record<string, Say>> = {
     `Take the cauls of ${(findSpecies(s('species'))?.name ?? s('species')).toLowerCase()}, ${f.sizes([n('widthMm'), n('depthMm')])}, crowned ${f.fine(n('crownMm'))}`,
   'fewer-cauls': ({ n }) => (n('pairs') === 0 ? 'No cauls' : `${n('pairs')} pairs of cauls only`),
   'borrow-clamps': ({ n, s }, f) =>
-    `Borrow ${n('count')} ${clamps(s('kind'), n('count'))}, ${f.force(n('forceN'))} each, that open ${f.length(n('openingMm'))}`,
+    n('forceN') === 0
+      ? `Borrow a ${clamps(s('kind'), 1)} with its pump`
+      : `Borrow ${n('count')} ${clamps(s('kind'), n('count'))}, ${f.force(n('forceN'))} each, that open ${f.length(n('openingMm'))}`,
   'make-battens': ({ n }, f) =>
     `Make two battens, ${f.length(n('thicknessMm'))} wide: ${n('clamps')} clamps then do`,
   'use-easier-glue': ({ s, n }, f) =>
@@ -53,6 +55,10 @@ export const PLACING_WORDS: Readonly<Record<string, Say>> = {
     n('count') === 0
       ? 'No clamp on the rack is long enough for this work.'
       : `${n('count')} clamps: lowest ${f.pressure(n('minMPa'))} of ${f.pressure(n('lowMPa'))}, on ${s('line')} at ${f.length(n('atMm'))}. ${s('proven') === 'yes' ? 'Every set was tried.' : `Best of ${n('tried').toLocaleString('en-GB')} sets tried.`}`,
+  'placed-on-pull': ({ n, s }, f) =>
+    `${n('count')} ${n('count') === 1 ? 'clamp' : 'clamps'}: lowest ${f.pressure(n('minMPa'))} of ${f.pressure(n('lowMPa'))}, on ${s('line')}.`,
+  'placed-on-seats': ({ n }, f) =>
+    `${n('count')} ${n('count') === 1 ? 'clamp' : 'clamps'}: ${f.force(n('reachN'))} in all, seating wants ${f.force(n('neededN'))}.`,
   'cauls-added': ({ n }) =>
     `Nothing held the panel from popping: ${n('pairs')} ${n('pairs') === 1 ? 'pair' : 'pairs'} of cauls put across.`,
   'lot-too-short': ({ n, s }, f) =>

@@ -113,20 +113,15 @@ export const easeClamp =
   (id: string, mostN: number | null): Edit =>
   (build) => ({
     ...build,
-    clamps: build.clamps.map((clamp) => {
-      if (clamp.id !== id) return clamp;
-      const { id: own, rackId, xMm, side, handle, pinned } = clamp;
-      return {
-        id: own,
-        rackId,
-        xMm,
-        side,
-        ...(handle === undefined ? {} : { handle }),
-        ...(pinned === undefined ? {} : { pinned }),
-        ...(mostN === null ? {} : { mostN }),
-      };
-    }),
+    clamps: build.clamps.map((clamp) => (clamp.id === id ? eased(clamp, mostN) : clamp)),
   });
+
+/** A clamp pulled no harder than so much; null lets it go as hard as it can. */
+export function eased<C extends { mostN?: number }>(clamp: C, mostN: number | null): C {
+  const free = { ...clamp };
+  delete free.mostN;
+  return mostN === null ? free : { ...free, mostN };
+}
 
 /** Slides a clamp along the panel. */
 export const moveClamp = (id: string, xMm: number): Edit => changeClamp(id, { xMm });

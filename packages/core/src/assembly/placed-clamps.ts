@@ -10,6 +10,7 @@ import {
 } from '../clamps';
 import type { PanelBuild, PlacedClamp, RackLot, ShopDocument } from '../formats';
 import type { Panel } from './panel';
+import { paddingOf } from './panel-lots';
 
 /** A placed clamp with what the rack says of it and what the panel asks of it. */
 export interface ClampOnPanel {
@@ -93,8 +94,7 @@ function measure(
   panel: Panel,
 ): ClampOnPanel {
   const kind = findClampKind(lot.kind, 'rack.kind');
-  const padding = build.edge.kind === 'bare' ? 0 : build.edge.thicknessMm;
-  const needed = openingNeededMm(panel.widthMm, padding);
+  const needed = openingNeededMm(panel.widthMm, paddingOf(build));
   const fit = openingFit(lot.maxOpeningMm, needed);
   const givesN = lotForceN(lot);
   const forceN = fit === 'too-short' ? 0 : (Math.min(givesN, placed.mostN ?? givesN) * build.pullPct) / 100;
@@ -124,7 +124,7 @@ export function padOnEdgeMm(lot: Pick<RackLot, 'padWidthMm'>, { edge }: PanelBui
 
 /** Wood that bears one jaw, through the packing where there is some, mm²: the lesser of both edges. */
 export function bearingMm2(lot: RackLot, build: PanelBuild, panel: Panel): number {
-  const spreadMm = build.edge.kind === 'bare' ? 0 : 2 * BLOCK_SPREAD * build.edge.thicknessMm;
+  const spreadMm = 2 * BLOCK_SPREAD * paddingOf(build);
   const edges = [panel.boards[0], panel.boards.at(-1)].filter((board) => board !== undefined);
   return Math.min(
     ...edges.map(

@@ -9,7 +9,7 @@ export {
 } from './kinds';
 export { clampNeed } from './need';
 export { openingFit, type OpeningFit, openingNeededMm } from './opening';
-export { centreOutOrder, evenPositions, tighteningOrder } from './placement';
+export { centreOutOrder, evenPositions, padWithinMm, tighteningOrder } from './placement';
 export {
   canLightSqueeze,
   LIGHT_SQUEEZE,

@@ -12,6 +12,10 @@ export function evenPositions(count: number, lengthMm: number): number[] {
   return Array.from({ length: count }, (_, i) => Math.round(spacing * (END_OVERHANG_SHARE + i)));
 }
 
+/** Length of work that a jaw presses through its packing: blocks that would stand out past an end are cut off there. */
+export const padWithinMm = (padMm: number, xMm: number, lengthMm: number): number =>
+  Math.min(padMm, 2 * xMm, 2 * (lengthMm - xMm));
+
 /**
  * Order in which to tighten clamps at the given positions: from the centre of the work outward.
  * Returns indexes into `positionsMm`.

@@ -71,6 +71,8 @@ export interface JointMark {
 
 /** A clamp as it lies on the sheet. */
 export interface PlacedMark {
+  /** Null for a clamp that was worked out rather than placed. */
+  readonly id: string | null;
   readonly number: number;
   /** Where its number stands. */
   readonly at: Vec2;
@@ -110,15 +112,15 @@ function eyeAt(direction: Vec3): Eye {
 export function clampMarks(clamps: readonly ClampInSpace[], view: AssemblyView): PlacedMark[] {
   const eye = EYES[view];
   const flatten = (point: Vec3): Vec2 => [dot(point, eye.right), -dot(point, eye.up)];
-  return clamps.map(({ number, shape, lot }): PlacedMark => {
+  return clamps.map(({ id, number, shape, lot }): PlacedMark => {
     if (shape.kind === 'spot') {
       const at = flatten(shape.at);
-      return { number, at, line: [at], closed: false, jaws: [] };
+      return { id, number, at, line: [at], closed: false, jaws: [] };
     }
     if (shape.kind === 'band') {
       const line = shape.loop.map(flatten);
       const top = line.reduce((a, b) => (b[1] < a[1] ? b : a));
-      return { number, at: top, line, closed: true, jaws: [] };
+      return { id, number, at: top, line, closed: true, jaws: [] };
     }
     const [from, to] = [flatten(shape.from), flatten(shape.to)];
     const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
@@ -130,6 +132,7 @@ export function clampMarks(clamps: readonly ClampInSpace[], view: AssemblyView):
       [x + side[0], y + side[1]],
     ];
     return {
+      id,
       number,
       at: to[1] < from[1] || (to[1] === from[1] && to[0] < from[0]) ? to : from,
       line: [from, to],

@@ -1,3 +1,4 @@
+import { paddingOf } from '../assembly';
 import { clampBowMm, type Plan } from '../verdicts';
 
 /** Steps of the pressure ramp: under half the low end, light, then rising shares of the target's high end. */
@@ -78,7 +79,7 @@ export function panelMarks(plan: Plan): PanelMarks {
     lengthMm: panel.lengthMm,
     widthMm: panel.widthMm,
     thicknessMm: panel.thicknessMm,
-    edgeMm: build.edge.kind === 'bare' ? 0 : build.edge.thicknessMm,
+    edgeMm: paddingOf(build),
     edgeKind: build.edge.kind,
     boards: panel.boards.map(({ board, label, fromMm }) => ({
       id: board.id,

@@ -14,6 +14,7 @@ import {
 import { atHour, clampsLaidOut, oneMorePair } from './common-changes';
 import { glueCandidates } from './other-glues';
 import { type Candidate, type Fixes, rankFixes } from './rank';
+import { outsideFirst } from './outside-first';
 import { squeezeChanges } from './squeeze-changes';
 import { warmWood } from './warm-wood';
 
@@ -31,7 +32,7 @@ export function findAssemblyFixes(
   return rankFixes(
     verdictsOf(plan),
     () => candidatesFor(plan, shop),
-    (build) => verdictsOf(planAssembly(build, shop)),
+    (candidate) => verdictsOf(planAssembly(candidate.build, candidate.shop ?? shop)),
   );
 }
 
@@ -42,6 +43,7 @@ function candidatesFor(plan: AssemblyPlan, shop: ShopDocument): Candidate<Assemb
     ...oneMorePair(build, shop),
     ...clampsLaidOut(build),
     ...squeezeChanges(plan, shop),
+    ...outsideFirst(plan, shop),
     ...arrangedAnew(plan),
     ...glueCandidates(build, jobOfAssembly(plan, null), shop, { onShelf: 2, toGet: 6 }),
     ...warmWood(build),

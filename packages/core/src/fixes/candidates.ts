@@ -1,4 +1,5 @@
-import { evenPositions, findClampKind, lotForceN, openingNeededMm } from '../clamps';
+import { longEnoughLots } from '../assembly';
+import { evenPositions, findClampKind, lotForceN } from '../clamps';
 import { caulPairsIn, type PanelBuild, type PlacedClamp, type ShopDocument } from '../formats';
 import { finding } from '../finding';
 import { LIMITS } from '../limits';
@@ -85,13 +86,6 @@ function freshId(taken: Set<string>): string {
   while (taken.has(`c${n}`)) n += 1;
   taken.add(`c${n}`);
   return `c${n}`;
-}
-
-function longEnoughLots(build: PanelBuild, shop: ShopDocument) {
-  const padding = build.edge.kind === 'bare' ? 0 : build.edge.thicknessMm;
-  const widthMm = build.boards.reduce((sum, board) => sum + board.widthMm, 0);
-  const needed = openingNeededMm(widthMm, padding);
-  return shop.rack.filter((lot) => findClampKind(lot.kind).spansPanels && lot.maxOpeningMm >= needed);
 }
 
 function otherClamps({ build, panel }: Plan, shop: ShopDocument): readonly PanelCandidate[] {

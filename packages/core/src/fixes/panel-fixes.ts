@@ -12,12 +12,12 @@ export function findFixes(plan: Plan, shop: ShopDocument, press?: Press): Fixes<
   return rankFixes(
     plan.verdicts,
     () => CANDIDATE_SOURCES.flatMap((source) => source(plan, shop)),
-    (build) => planBuild(build, shop).verdicts,
+    (candidate) => planBuild(candidate.build, candidate.shop ?? shop).verdicts,
     press === undefined
       ? undefined
       : {
           verdicts: settlePlan(plan, press).verdicts,
-          of: (build) => settlePlan(planBuild(build, shop), press).verdicts,
+          of: (candidate) => settlePlan(planBuild(candidate.build, candidate.shop ?? shop), press).verdicts,
         },
   );
 }

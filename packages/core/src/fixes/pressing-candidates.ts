@@ -1,4 +1,7 @@
-import { caulPairsIn, type PanelBuild, type ShopDocument } from '../formats';
+import { longEnoughLots, panelOpeningMm } from '../assembly';
+import { evenPositions, findClampKind, lotForceN } from '../clamps';
+import { caulPairsIn, type PanelBuild, type RackLot, type ShopDocument } from '../formats';
+import { LIMITS } from '../limits';
 import { finding } from '../finding';
 import type { Plan } from '../verdicts';
 import type { Candidate } from './rank';
@@ -13,6 +16,7 @@ export const PRESSING_SOURCES: readonly ((plan: Plan, shop: ShopDocument) => rea
   driedFirst,
   planedFlat,
   otherCauls,
+  borrowed,
 ];
 
 /** Every other handle at the first edge. */
@@ -57,6 +61,7 @@ function planedShut({ build, lines }: Plan): readonly PanelCandidate[] {
     {
       change: finding('plane-line', 'informs', { line: worst.line.label }),
       build: { ...build, dryFit: { ...build.dryFit, gaps } },
+      first: 'reading',
       effort: 3,
     },
   ];
@@ -71,6 +76,7 @@ function planedFlat({ build }: Plan): readonly PanelCandidate[] {
     {
       change: finding('plane-flat', 'informs', { mm: worstMm }),
       build: { ...build, dryFit: { ...build.dryFit, bowMm: 0, twistMm: 0 } },
+      first: 'reading',
       effort: 4,
     },
   ];
@@ -89,6 +95,7 @@ function driedFirst({ build, adhesive, boardMcPct }: Plan): readonly PanelCandid
           (boardMcPct[i] ?? 0) > most ? { ...board, mcPct: most } : board,
         ),
       },
+      first: 'reading',
       effort: 5,
     },
   ];
@@ -117,4 +124,52 @@ function otherCauls({ build, cauls }: Plan, shop: ShopDocument): readonly PanelC
       effort: 0.8,
     })),
   ];
+}
+
+/** Most clamps that are borrowed at once, how many more than pull alone would want, and the kind that is at hand everywhere. */
+const MOST_BORROWED = 30;
+const MORE: readonly number[] = [0, 2, 4];
+const USUAL_KIND = 't-bar';
+/** A rack with so much more pull than the mean wants will do by itself, with clamps in better places. */
+const ENOUGH = 1.3;
+
+/** As many long clamps of one kind as bring every line to its pressure, evenly, where the rack has too few or too short ones. */
+function borrowed({ build, panel, lines }: Plan, shop: ShopDocument): readonly PanelCandidate[] {
+  const kind = findClampKind(USUAL_KIND);
+  const lot: RackLot = {
+    id: 'borrowed',
+    kind: kind.id,
+    count: MOST_BORROWED,
+    maxOpeningMm: Math.min(LIMITS.clampOpeningMm.max, panelOpeningMm(build)),
+    forceN: null,
+    padWidthMm: kind.padWidthMm,
+    padHeightMm: kind.padHeightMm,
+  };
+  const neededN = Math.max(...lines.map(({ line, target }) => target.lowMPa * line.areaMm2));
+  const onRackN = longEnoughLots(build, shop).reduce((sum, own) => sum + own.count * lotForceN(own), 0);
+  if (onRackN > ENOUGH * neededN) return [];
+  const least = Math.max(2, Math.ceil(neededN / lotForceN(lot)));
+  return MORE.map((more) => least + more)
+    .filter((count) => count <= MOST_BORROWED)
+    .map((count) => ({
+      change: finding('borrow-clamps', 'informs', {
+        count,
+        kind: kind.id,
+        openingMm: lot.maxOpeningMm,
+        forceN: lotForceN(lot),
+      }),
+      build: {
+        ...build,
+        pullPct: 100,
+        clamps: evenPositions(count, panel.lengthMm).map((xMm, i) => ({
+          id: `borrowed-${i}`,
+          rackId: lot.id,
+          xMm,
+          side: i % 2 === 0 ? 'above' : 'below',
+        })),
+      },
+      shop: { ...shop, rack: [...shop.rack, lot] },
+      first: 'rack',
+      effort: 3 + 0.1 * count,
+    }));
 }

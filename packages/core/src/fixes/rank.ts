@@ -1,10 +1,18 @@
 import type { Finding } from '../finding';
+import type { ShopDocument } from '../formats';
 import { type Aspect, ASPECTS, stateRank, type Verdict } from '../verdicts';
+
+/** What has to be done outside before the build may be changed: work on the wood and a new reading, or clamps fetched for the rack. */
+export type DoneFirst = 'reading' | 'rack';
 
 /** A whole edited build under a code that says what was changed. Nothing is promised about its effect yet. */
 export interface Candidate<B> {
   readonly change: Finding;
   readonly build: B;
+  /** Left out where the edit is all there is to it. */
+  readonly first?: DoneFirst;
+  /** The shop once it has what is to be fetched. */
+  readonly shop?: ShopDocument;
   /** How much the edit asks of the person: a tick, something fetched, another day. Breaks ties. */
   readonly effort: number;
 }
@@ -18,8 +26,10 @@ export interface Fix<B> {
   readonly after: Verdict;
   /** States of all four verdicts after the edit. */
   readonly states: Readonly<Record<Aspect, Verdict['state']>>;
-  /** The build after the edit; applied like any other edit. */
+  /** The build after the edit; applied like any other edit, unless something has to be done first. */
   readonly build: B;
+  /** What the effect takes for granted, and only the person can do; null where the edit is all there is to it. */
+  readonly first: DoneFirst | null;
 }
 
 /** Up to three fixes for each verdict that wants one, best first. */
@@ -45,21 +55,21 @@ const LEAST_GAIN = 0.02;
 export function rankFixes<B>(
   verdicts: Verdicts,
   candidates: () => readonly Candidate<B>[],
-  verdictsOf: (build: B) => Verdicts,
-  settled?: { readonly verdicts: Verdicts; readonly of: (build: B) => Verdicts },
+  verdictsOf: (candidate: Candidate<B>) => Verdicts,
+  settled?: { readonly verdicts: Verdicts; readonly of: (candidate: Candidate<B>) => Verdicts },
 ): Fixes<B> {
   const now = settled?.verdicts ?? verdicts;
   const wanting = ASPECTS.filter((aspect) => wantsFix(now[aspect]));
   const none: Fixes<B> = { inTime: [], tight: [], square: [], flat: [] };
   if (wanting.length === 0) return none;
-  const tried = candidates().map((candidate) => ({ candidate, verdicts: verdictsOf(candidate.build) }));
+  const tried = candidates().map((candidate) => ({ candidate, verdicts: verdictsOf(candidate) }));
   return wanting.reduce<Fixes<B>>((fixes, aspect) => {
     if (settled === undefined)
       return { ...fixes, [aspect]: fixesOf(aspect, verdicts, bestFor(aspect, verdicts, tried, MOST_FIXES)) };
     // What looks best in the estimate is worked out for real, and only that is shown.
     const real = bestFor(aspect, verdicts, tried, MOST_SETTLED).map(({ candidate }) => ({
       candidate,
-      verdicts: settled.of(candidate.build),
+      verdicts: settled.of(candidate),
     }));
     return { ...fixes, [aspect]: fixesOf(aspect, now, bestFor(aspect, now, real, MOST_FIXES)) };
   }, none);
@@ -99,6 +109,7 @@ function fixesOf<B>(aspect: Aspect, before: Verdicts, chosen: readonly Tried<B>[
       flat: after.flat.state,
     },
     build: candidate.build,
+    first: candidate.first ?? null,
   }));
 }
 

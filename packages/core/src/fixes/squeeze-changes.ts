@@ -23,6 +23,7 @@ export function squeezeChanges(plan: AssemblyPlan, shop: ShopDocument): Change[]
   });
   return [
     ...moreOnPulls(plan, shop, squeezed),
+    ...workedOut(plan, squeezed),
     ...otherPacking(build, squeezed),
     ...recut(plan),
     ...truerShape(plan, squeezed),
@@ -45,10 +46,28 @@ function moreOnPulls(
     const most = Math.min(MOST_ADDED, suiting - now);
     return Array.from({ length: Math.max(0, most) }, (_, i): Change => ({
       change: finding('more-on-pull', 'informs', { count: i + 1, now, word }),
-      build: squeezed({ counts: [...others, { pull: pull.id, count: now + i + 1 }] }),
+      build: squeezed({
+        counts: [...others, { pull: pull.id, count: now + i + 1 }],
+        ...withoutPlaced(build, pull.id),
+      }),
       effort: 1 + 0.2 * i,
     }));
   });
+}
+
+/** The clamps of a build without those placed on one pull; nothing where none are. */
+const withoutPlaced = ({ squeeze }: AssemblyBuild, id: string): Squeeze =>
+  squeeze?.clamps === undefined ? {} : { clamps: squeeze.clamps.filter(({ pull }) => pull !== id) };
+
+/** Clamps where they would be put by themselves, in place of those that were put otherwise. */
+function workedOut({ build, pulls }: AssemblyPlan, squeezed: (change: Squeeze) => AssemblyBuild): Change[] {
+  return pulls
+    .filter(({ placed, idle }) => placed.length + idle.length > 0)
+    .map(({ pull, joint }) => ({
+      change: finding('pull-worked-out', 'informs', { pull: pull.id, line: joint }),
+      build: squeezed(withoutPlaced(build, pull.id)),
+      effort: 0.5,
+    }));
 }
 
 function otherPacking(build: AssemblyBuild, squeezed: (change: Squeeze) => AssemblyBuild): Change[] {
@@ -103,6 +122,7 @@ function recut({ build, joints }: AssemblyPlan): Change[] {
           note.id === id ? { ...note, gapMm: 0, gapsMm: [] } : note,
         ),
       },
+      first: 'reading',
       effort: 3,
     },
   ];
@@ -127,6 +147,7 @@ function truerShape({ build, facts }: AssemblyPlan, squeezed: (change: Squeeze) 
         pullMm: Math.abs(acMm - bdMm) / 2,
       }),
       build: { ...build, dryFit: { ...build.dryFit, acMm: mean, bdMm: mean } },
+      first: 'reading',
       effort: 0.8,
     });
   }
@@ -162,6 +183,7 @@ function evenMoisture({ build, partMcPct, facts }: AssemblyPlan): Change[] {
               note.mcPct === null ? note : { ...note, mcPct: least },
             ),
           },
+          first: 'reading',
           effort: 5,
         },
       ]

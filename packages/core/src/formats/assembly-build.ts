@@ -53,6 +53,24 @@ const JointNoteSchema = strictObject({
   reinforcement: oneOf(REINFORCEMENTS),
 });
 
+/** Most clamps that may be placed one by one on an assembly. */
+const MOST_PULLED = 400;
+
+/** A clamp of a pull where the person, or a search, has put it. */
+const PulledClampSchema = strictObject({
+  id: Id,
+  pull: ShortText,
+  rackId: Id,
+  /** From the near end of what is pressed, along it. */
+  alongMm: bounded(LIMITS.clampPositionMm),
+  /** From its near side, across it. */
+  acrossMm: bounded(LIMITS.clampPositionMm),
+  /** Stays where it is when the rest is placed anew. */
+  pinned: Type.Optional(Type.Boolean()),
+  /** Pulled no harder than this; left out: as hard as it goes. */
+  mostN: Type.Optional(bounded(LIMITS.clampForceN)),
+});
+
 /** Everything that a person decides about a glue-up of any other kind than the edge-glued panel. Version 1. */
 export const AssemblyBuildSchema = strictObject({
   format: Type.Literal('lean-clasp/build'),
@@ -126,6 +144,8 @@ export const AssemblyBuildSchema = strictObject({
           { maxItems: 60 },
         ),
       ),
+      /** Clamps placed one by one: a pull with any of these takes them alone, others are worked out. */
+      clamps: Type.Optional(Type.Array(PulledClampSchema, { maxItems: MOST_PULLED })),
     }),
   ),
   /** Whether clamps are opened to size and laid out before the first bead; left out means yes. */
@@ -136,3 +156,4 @@ export const AssemblyBuildSchema = strictObject({
 export type AssemblyBuild = Static<typeof AssemblyBuildSchema>;
 export type FreePart = Static<typeof FreePartSchema>;
 export type FreeJoint = Static<typeof FreeJointSchema>;
+export type PulledClamp = Static<typeof PulledClampSchema>;

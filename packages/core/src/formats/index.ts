@@ -4,6 +4,7 @@ export {
   type FreePart,
   MOST_FREE_PARTS,
   MOST_READINGS,
+  type PulledClamp,
 } from './assembly-build';
 export { type BuildDocument, BuildDocumentSchema, isPanel } from './build-document';
 export {

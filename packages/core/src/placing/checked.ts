@@ -1,10 +1,10 @@
-import { findClampKind, lotForceN, openingNeededMm } from '../clamps';
+import { panelLots, panelOpeningMm } from '../assembly';
+import { findClampKind, lotForceN } from '../clamps';
 import { type Finding, finding } from '../finding';
 import { caulPairsIn, type PanelBuild, type PlacedClamp, type ShopDocument } from '../formats';
 import { type Press, STRUT_SHARE } from '../mechanics';
 import { type Plan, planBuild, settlePlan } from '../verdicts';
 import type { Placing, PlacingJob } from './job';
-import { paddingOf, panelLots } from './panel-job';
 
 /** Something to borrow, make or do instead where the rack falls short, with what it would come to. */
 export interface Instead {
@@ -53,7 +53,7 @@ export function check(
   const shares = settled.lines.map(({ pressure, target }) => pressure.minMPa / target.lowMPa);
   const lowestShare = clamps.length === 0 ? 0 : Math.min(...shares);
   const weakest = settled.lines[shares.indexOf(lowestShare)];
-  const neededMm = openingNeededMm(plan.panel.widthMm, paddingOf(build));
+  const neededMm = panelOpeningMm(build);
   return {
     build: placed,
     lowestShare,

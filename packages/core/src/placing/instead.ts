@@ -1,11 +1,12 @@
 import { listAdhesives, standsService } from '../adhesives';
-import { canLightSqueeze, findClampKind, lotForceN, openingNeededMm, targetPressure } from '../clamps';
+import { panelLots, panelOpeningMm } from '../assembly';
+import { canLightSqueeze, findClampKind, lotForceN, targetPressure } from '../clamps';
 import { finding } from '../finding';
 import type { PanelBuild, RackLot, ShopDocument } from '../formats';
 import type { Press } from '../mechanics';
 import { type Plan, planBuild } from '../verdicts';
 import { check, type Instead, type PanelPlacing } from './checked';
-import { jobOf, paddingOf, panelLots } from './panel-job';
+import { jobOf } from './panel-job';
 import { placeClamps } from './search';
 
 /** Battens that are proposed where the rack falls short, and clamps that could be borrowed. */
@@ -30,8 +31,8 @@ export function insteadOf(
 
 /** How many more of the strongest panel clamp, opened how far. */
 function borrowed(plan: Plan): Instead[] {
-  const { build, shop, panel } = plan;
-  const openingMm = openingNeededMm(panel.widthMm, paddingOf(build));
+  const { build, shop } = plan;
+  const openingMm = panelOpeningMm(build);
   const [strongest] = panelLots(shop).sort((a, b) => lotForceN(b) - lotForceN(a));
   const typical = findClampKind('t-bar');
   const lot: RackLot = {

@@ -7,7 +7,10 @@ export interface PlacingLot {
   readonly count: number;
   /** What one of them presses with, N: what it gives, or what the wood under its jaw bears if that is less. */
   readonly forceN: number;
+  /** Room that its jaw takes along the edge. */
   readonly padMm: number;
+  /** What it presses through its packing, where that is more; cut off at the ends. */
+  readonly pressMm?: number;
 }
 
 /** A clamp in its place along the edge. */
@@ -29,6 +32,8 @@ export interface PlacingJob {
   readonly mostClamps: number;
   /** Room between the jaws of neighbours, beside the jaws themselves. */
   readonly betweenMm: number;
+  /** 2 where jaws come on from both sides of the work and may stand opposite each other; 1 unless said otherwise. */
+  readonly rows?: 1 | 2;
 }
 
 /** A set of clamps, and how near it comes. */

@@ -1,6 +1,6 @@
-import { bearingMm2, padOnEdgeMm } from '../assembly';
-import { BETWEEN_JAWS_MM, findClampKind, lotForceN, openingNeededMm } from '../clamps';
-import { MOST_CLAMPS, type PanelBuild, type RackLot, type ShopDocument } from '../formats';
+import { bearingMm2, padOnEdgeMm, panelLots, panelOpeningMm } from '../assembly';
+import { BETWEEN_JAWS_MM, lotForceN } from '../clamps';
+import { MOST_CLAMPS, type RackLot } from '../formats';
 import { type Plan, unpressed } from '../verdicts';
 import type { PlacingJob, PlacingLot } from './job';
 
@@ -8,19 +8,12 @@ import type { PlacingJob, PlacingLot } from './job';
 const STEP_MM = 5;
 const MOST_PLACES = 95;
 /** Jaws are eased to this share of what crushes the wood. */
-const CRUSH_SHARE = 0.98;
-
-/** Packing between each jaw and the edge, mm. */
-export const paddingOf = ({ edge }: PanelBuild): number => (edge.kind === 'bare' ? 0 : edge.thicknessMm);
-
-/** Lots that span panels, long enough or not. */
-export const panelLots = (shop: ShopDocument): RackLot[] =>
-  shop.rack.filter((lot) => findClampKind(lot.kind).spansPanels && lot.count > 0);
+export const CRUSH_SHARE = 0.98;
 
 /** What the search is asked for a plan: lots that are long enough, capped where jaws would crush, and where they may stand. */
 export function jobOf(plan: Plan, aim: number, more: readonly RackLot[] = []): PlacingJob {
   const { build, shop, panel, lines } = plan;
-  const neededMm = openingNeededMm(panel.widthMm, paddingOf(build));
+  const neededMm = panelOpeningMm(build);
   const crushMPa = Math.min(
     ...[panel.boards[0], panel.boards.at(-1)].map((each) => each?.wood.compPerpMPa ?? 0),
   );
@@ -35,7 +28,8 @@ export function jobOf(plan: Plan, aim: number, more: readonly RackLot[] = []): P
       id: `pinned ${i}`,
       count: 0,
       forceN: most,
-      padMm: own === undefined ? 1 : padOnEdgeMm(own, build),
+      padMm: own?.padWidthMm ?? 1,
+      pressMm: own === undefined ? 1 : padOnEdgeMm(own, build),
     };
   });
   const lots = usable.map((lot): PlacingLot => ({
@@ -43,19 +37,24 @@ export function jobOf(plan: Plan, aim: number, more: readonly RackLot[] = []): P
     count: lot.count - pinned.filter(({ rackId }) => rackId === lot.id).length,
     forceN: capped(lot),
     padMm: lot.padWidthMm,
+    pressMm: padOnEdgeMm(lot, build),
   }));
-  const half = Math.max(...lots.map(({ padMm }) => padMm), 0) / 2;
-  const step = Math.max(STEP_MM, Math.ceil(panel.lengthMm / MOST_PLACES / STEP_MM) * STEP_MM);
-  const count = Math.max(0, Math.floor((panel.lengthMm - 2 * half) / step));
-  // The same from either end, so that even panels get even answers.
-  const rest = (panel.lengthMm - 2 * half - count * step) / 2;
   return {
     panel: unpressed(build, panel),
     targetMPa: lines.map(({ target }) => target.lowMPa * aim),
     lots: [...lots, ...pinLots],
-    placesMm: Array.from({ length: count + 1 }, (_, i) => Math.round(half + rest + i * step)),
+    placesMm: placesAlong(panel.lengthMm, Math.max(...lots.map(({ padMm }) => padMm), 0)),
     pinned: pinned.map(({ xMm }, i) => ({ lotId: `pinned ${i}`, xMm })),
     mostClamps: MOST_CLAMPS,
     betweenMm: BETWEEN_JAWS_MM,
   };
+}
+
+/** Where clamps may stand along an edge so that the widest pad fits; the same from either end, so that even panels get even answers. */
+export function placesAlong(lengthMm: number, widestPadMm: number): number[] {
+  const half = widestPadMm / 2;
+  const step = Math.max(STEP_MM, Math.ceil(lengthMm / MOST_PLACES / STEP_MM) * STEP_MM);
+  const count = Math.max(0, Math.floor((lengthMm - 2 * half) / step));
+  const rest = (lengthMm - 2 * half - count * step) / 2;
+  return Array.from({ length: count + 1 }, (_, i) => Math.round(half + rest + i * step));
 }

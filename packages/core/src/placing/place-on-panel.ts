@@ -6,9 +6,12 @@ import type { Placing } from './job';
 import { jobOf } from './panel-job';
 import { placings } from './search';
 
+/** What is being done while clamps are placed. */
+export type PlacingStage = 'searching' | 'checking' | 'looking-further' | 'done';
+
 /** How far the work has come. */
 export interface PlacingStep {
-  readonly stage: 'searching' | 'checking' | 'looking-further' | 'done';
+  readonly stage: PlacingStage;
   /** Best so far; null before the first check. */
   readonly placing: PanelPlacing | null;
   /** Clamps of the best so far. */

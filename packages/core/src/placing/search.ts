@@ -33,10 +33,14 @@ export function* placings(job: PlacingJob): Generator<Placing> {
 /** Whether a clamp of a lot fits on the edge, between others. */
 function fits(job: PlacingJob, set: readonly SetClamp[], lot: PlacingLot, xMm: number): boolean {
   if (xMm - lot.padMm / 2 < -1e-9 || xMm + lot.padMm / 2 > job.panel.lengthMm + 1e-9) return false;
-  return [...job.pinned, ...set].every((other) => {
-    const padMm = job.lots.find(({ id }) => id === other.lotId)?.padMm ?? 0;
-    return Math.abs(other.xMm - xMm) >= (padMm + lot.padMm) / 2 + job.betweenMm - 1e-9;
-  });
+  const padOf = ({ lotId }: SetClamp) => job.lots.find(({ id }) => id === lotId)?.padMm ?? 0;
+  const foul = (aMm: number, aPadMm: number, b: SetClamp) =>
+    Math.abs(b.xMm - aMm) < (padOf(b) + aPadMm) / 2 + job.betweenMm - 1e-9;
+  const near = [...job.pinned, ...set].filter((other) => foul(xMm, lot.padMm, other));
+  // In two rows one may stand opposite, as long as no three are in each other's way.
+  return job.rows === 2
+    ? near.every((one, i) => near.slice(i + 1).every((other) => !foul(one.xMm, padOf(one), other)))
+    : near.length === 0;
 }
 
 function left(set: readonly SetClamp[], lot: PlacingLot): number {

@@ -1,3 +1,4 @@
+import { padWithinMm } from '../clamps';
 import { type UnitPressures, unitPressures } from '../mechanics';
 import type { PlacingJob, PlacingLot, SetClamp } from './job';
 
@@ -28,7 +29,7 @@ export function sumsOf(job: PlacingJob): Sums {
   ];
   const places = new Map<string, { readonly xMm: number; readonly padMm: number }>();
   for (const { lotId, xMm } of wanted) {
-    const padMm = lotOf.get(lotId)?.padMm ?? 0;
+    const padMm = pressesMm(job, lotOf.get(lotId), xMm);
     if (padMm > 0) places.set(`${xMm} ${padMm}`, { xMm, padMm });
   }
   const units = unitPressures(job.panel, [...places.values()]);
@@ -40,7 +41,7 @@ export function sumsOf(job: PlacingJob): Sums {
     const key = `${lot.id} ${xMm}`;
     const known = scaled.get(key);
     if (known !== undefined) return known;
-    const unit = perNewton.get(`${xMm} ${lot.padMm}`);
+    const unit = perNewton.get(`${xMm} ${pressesMm(job, lot, xMm)}`);
     const shares = targets.map((target, i) => ((unit?.[i] ?? 0) * lot.forceN) / target);
     scaled.set(key, shares);
     return shares;
@@ -52,6 +53,9 @@ export function sumsOf(job: PlacingJob): Sums {
   }
   return { of, always, lowest: (shares) => lowestOf(shares, units) };
 }
+
+const pressesMm = ({ panel }: PlacingJob, lot: PlacingLot | undefined, xMm: number): number =>
+  padWithinMm(lot?.pressMm ?? lot?.padMm ?? 0, xMm, panel.lengthMm);
 
 /** Adds one set of shares to another, or takes it away. */
 export function add(to: Float64Array, more: Float64Array, sign: 1 | -1 = 1): void {

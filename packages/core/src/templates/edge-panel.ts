@@ -1,6 +1,7 @@
 import { findAdhesive, type Service } from '../adhesives';
 import { within } from '../checks';
-import { clampNeed, evenPositions, findClampKind, lotForceN, openingNeededMm } from '../clamps';
+import { longEnoughLots } from '../assembly';
+import { clampNeed, evenPositions, lotForceN } from '../clamps';
 import {
   caulPairsIn,
   type PanelBuild,
@@ -111,13 +112,7 @@ export function edgePanelBuild(
  * weakest sufficient first; failing that, whichever gives most force. Spread evenly, alternately above and below.
  */
 export function clampsFromRack(build: PanelBuild, shop: ShopDocument, makeId: () => string): PlacedClamp[] {
-  const padding = build.edge.kind === 'bare' ? 0 : build.edge.thicknessMm;
-  const widthMm = build.boards.reduce((sum, board) => sum + board.widthMm, 0);
-  const needed = openingNeededMm(widthMm, padding);
-  const usable = shop.rack.filter(
-    (lot) => findClampKind(lot.kind).spansPanels && lot.maxOpeningMm >= needed && lot.count > 0,
-  );
-  const options = usable.map((lot) => {
+  const options = longEnoughLots(build, shop).map((lot) => {
     const wanted = Math.min(MOST_CLAMPS, recommendedCount(build, lot));
     const placed = Math.min(wanted, lot.count);
     return { lot, placed, enough: placed >= wanted, forceN: placed * lotForceN(lot) };

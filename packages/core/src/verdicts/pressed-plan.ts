@@ -1,4 +1,5 @@
 import { padOnEdgeMm, type Panel } from '../assembly';
+import { padWithinMm } from '../clamps';
 import type { PanelBuild } from '../formats';
 import {
   type PanelPressure,
@@ -37,8 +38,7 @@ function pressedPanelOf({ build, panel, clampSet }: PlanParts): {
       clamps: pressing.map(({ placed, forceN, lot }) => ({
         xMm: placed.xMm,
         forceN,
-        // Blocks that would stand out past an end are cut off there.
-        padMm: Math.min(padOnEdgeMm(lot, build), 2 * placed.xMm, 2 * (lengthMm - placed.xMm)),
+        padMm: padWithinMm(padOnEdgeMm(lot, build), placed.xMm, lengthMm),
       })),
     },
     leftOut: clampSet.clamps.filter((clamp) => !pressing.includes(clamp)).map(({ number }) => number),

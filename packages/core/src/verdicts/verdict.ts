@@ -10,7 +10,7 @@ export type Aspect = (typeof ASPECTS)[number];
 export type VerdictState = 'holds' | 'close' | 'fails';
 
 /** What kind of number a figure is, so that an interface can print it in the person's units. */
-export type FigureKind = 'minutes' | 'pressure' | 'fine-length';
+export type FigureKind = 'minutes' | 'pressure' | 'force' | 'fine-length';
 
 /** One of the four verdicts on a plan. */
 export interface Verdict {

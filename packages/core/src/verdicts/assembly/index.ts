@@ -6,10 +6,20 @@ export {
   assemblyOpenings,
   type AssemblySqueeze,
   assemblyTightening,
+  acrossInTurn,
   type ClampInSpace,
+  leastOf,
+  type Packing,
   packingOf,
+  type PressedAlong,
+  pullFrame,
+  spreadMm,
   type SqueezedPull,
+  type Stack,
+  stackOf,
 } from './squeeze';
+export { CAREFUL_SAW_DEG } from './judge';
+export { suits } from './placed-on-pull';
 export { type Arranged, arrangements, withSessions } from './arrange-order';
 export { batchJobOf, type DatedSessionOfBuild, weekOf } from './dates';
 export { type Likelihood, likelihoodOf } from './likelihood';

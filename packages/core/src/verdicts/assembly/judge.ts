@@ -6,10 +6,10 @@ import { COMFORTABLE_MARGIN } from '../in-time';
 import { type Aspect, barShareOf, type FigureKind, type Verdict, type VerdictState } from '../verdict';
 import type { AssemblyPlanParts, PlannedJoint } from './assembly-parts';
 import type { PlannedPull } from './planned-pull';
-import type { AssemblySqueeze } from './squeeze/squeezed';
+import { leastOf } from './squeeze/least';
 
-/** How far a careful saw set-up may be off at each mitre, degrees [judgement]. */
-const CUT_ERROR_DEG = 0.05;
+/** How far a saw that was set up with care may be off at each mitre, degrees [judgement]. */
+export const CAREFUL_SAW_DEG = 0.05;
 /** Share of a measured twist or bow that stays in the work after curing on a flat base [judgement]. */
 const STAYS_CLAMPED_DOWN = 0.3;
 /** A verdict with less than this share of the allowance left is close. */
@@ -18,6 +18,8 @@ const CLOSE_SHARE = 0.3;
 const MISMATCH_PCT = 2;
 
 interface Judged {
+  /** What its figure counts, where not what the verdict usually does. */
+  readonly kind?: FigureKind;
   readonly state: VerdictState;
   readonly figure: number | null;
   readonly against: number;
@@ -38,7 +40,7 @@ export function judgeAssembly(parts: AssemblyPlanParts): Readonly<Record<Aspect,
 
 function verdict(aspect: Aspect, kind: FigureKind, sense: Verdict['sense'], judged: Judged): Verdict {
   const { margin, ...rest } = judged;
-  return { aspect, kind, sense, barShare: barShareOf(margin), ...rest };
+  return { aspect, sense, barShare: barShareOf(margin), ...rest, kind: judged.kind ?? kind };
 }
 
 function inTime({ joints, times, build, shop, handsOnMin, order }: AssemblyPlanParts): Judged {
@@ -108,22 +110,14 @@ function inTime({ joints, times, build, shop, handsOnMin, order }: AssemblyPlanP
   };
 }
 
-/** A pull with the least that any of its joints gets: from the clamps in their places, else on the whole. */
-function leastOf(planned: PlannedPull, squeeze: AssemblySqueeze | null): PlannedPull {
-  const own = squeeze?.pulls.find(({ planned: { pull } }) => pull.id === planned.pull.id);
-  if (own === undefined || own.joints.length === 0) return planned;
-  const least = own.joints.reduce((a, b) => (b.minMPa < a.minMPa ? b : a));
-  return { ...planned, joint: least.label, reachMPa: least.minMPa, word: least.word };
-}
-
 function tight(parts: AssemblyPlanParts): Judged {
   const { joints, adhesive, build, squeeze } = parts;
   const pulls = parts.pulls.map((pull) => leastOf(pull, squeeze));
   const share = ({ reachMPa, wanted }: PlannedPull) => reachMPa / wanted.lowMPa;
   const weakest = pulls.reduce((a, b) => (share(b) < share(a) ? b : a));
-  const trouble = squeeze?.pulls
-    .flatMap(({ findings }) => findings)
-    .find(({ severity }) => severity === 'warns');
+  const said = squeeze?.pulls.flatMap(({ findings }) => findings) ?? [];
+  const blocking = said.find(({ severity }) => severity === 'refuses');
+  const trouble = said.find(({ severity }) => severity === 'warns');
   const wet = joints.flatMap(({ window }) => window.findings).find(({ code }) => code === 'wood-too-wet');
   const open = joints.find(({ closing }) => closing === 'back-to-plane');
   const costly = joints.find(({ closing }) => closing === 'costly');
@@ -140,14 +134,16 @@ function tight(parts: AssemblyPlanParts): Judged {
           openingMm: weakest.pull.openingMm,
         })
       : undefined) ??
+    blocking ??
     (costly === undefined ? undefined : gap('joint-gap-costs', 'warns', costly, adhesive.gapMm)) ??
     pullCause(weakest, trouble);
   const state = cause.severity === 'refuses' ? 'fails' : cause.severity === 'warns' ? 'close' : 'holds';
   const margin = share(weakest) < 1 ? share(weakest) - 1 : Math.min(1, share(weakest) - 1 + 0.2);
   return {
     state,
-    figure: weakest.reachMPa,
-    against: weakest.wanted.lowMPa,
+    ...(weakest.seats
+      ? { kind: 'force', figure: weakest.reachN, against: weakest.neededN }
+      : { figure: weakest.reachMPa, against: weakest.wanted.lowMPa }),
     margin: state === 'fails' ? Math.min(margin, -0.02) : margin,
     cause,
     workings: [
@@ -214,7 +210,7 @@ function square({ facts, build }: AssemblyPlanParts): Judged {
       [finding('how-diagonals', 'informs', sizesOf(check))],
     );
   }
-  const cutErrorDeg = build.squeeze?.cutErrorDeg ?? CUT_ERROR_DEG;
+  const cutErrorDeg = build.squeeze?.cutErrorDeg ?? CAREFUL_SAW_DEG;
   const { gapMm } = mitrePolygon({
     sidesMm: Array.from({ length: check.corners }, () => 100),
     anglesDeg: Array.from({ length: check.corners }, () => check.lastAngleDeg),

@@ -1,18 +1,24 @@
 import type { Pull } from '../../assembly';
 import type { PressureWord, TargetPressure } from '../../clamps';
-import type { RackLot } from '../../formats';
+import type { IdleOnPull, PlacedOnPull, TakenLot } from './placed-on-pull';
 
 /** What a pull needs and what the rack can give it. */
 export interface PlannedPull {
   readonly pull: Pull;
   /** Joint that asks most of it. */
   readonly joint: string;
+  /** It only seats its joints: force counts, not pressure on a line. */
+  readonly seats: boolean;
   readonly areaMm2: number;
   readonly wanted: TargetPressure;
   readonly crushMPa: number;
   readonly neededN: number;
   /** Lots it would use, strongest first, and how many of each. */
-  readonly taken: readonly { readonly lot: RackLot; readonly count: number; readonly forceN: number }[];
+  readonly taken: readonly TakenLot[];
+  /** Clamps that were placed one by one and press; none where the pull is worked out. */
+  readonly placed: readonly PlacedOnPull[];
+  /** Clamps that were placed and cannot press. */
+  readonly idle: readonly IdleOnPull[];
   readonly reachN: number;
   readonly reachMPa: number;
   readonly word: PressureWord;

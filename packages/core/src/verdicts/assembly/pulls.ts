@@ -10,7 +10,9 @@ import {
 } from '../../clamps';
 import type { AssemblyBuild, RackLot, ShopDocument } from '../../formats';
 import { radians } from '../../geometry';
-import { dot, MAIN_AXES, middleOf, reach, scale, solidPoints, subtract, type Vec3 } from '../../solids';
+import { dot, MAIN_AXES, reach, solidPoints } from '../../solids';
+import { linesOfPull } from './lines-of-pull';
+import { placementsOf, suits, takenBy } from './placed-on-pull';
 import type { PlannedPull } from './planned-pull';
 
 /** Force that brings one joint home, N [judgement]. */
@@ -68,18 +70,15 @@ export function planPull(
   // Tension that gives the sharpest corner the low end of what it wants.
   const bandN = (wanted.lowMPa * largest.gluedMm2) / Math.sin(radians(sharpest) / 2);
   const neededN = { seat: seatN, band: bandN }[need as 'seat' | 'band'] ?? wanted.lowMPa * areaMm2;
-  const taken = takeFromRack(
-    pull,
-    neededN,
-    shop,
-    Math.max(...own.map(({ lengthMm }) => lengthMm)),
-    own.length,
-    {
-      wanted: squeeze.counts?.find((each) => each.pull === pull.id)?.count,
-      least: need === 'seat' ? linesOfPull(pull, own) : 1,
-      roomMm: need === 'line' && pull.stacked ? roomAlong(pull, own, facts) : Infinity,
-    },
-  );
+  const { placed, idle } = placementsOf(pull, squeeze, shop);
+  const taken =
+    placed.length + idle.length > 0
+      ? takenBy(placed)
+      : takeFromRack(pull, neededN, shop, Math.max(...own.map(({ lengthMm }) => lengthMm)), own.length, {
+          wanted: squeeze.counts?.find((each) => each.pull === pull.id)?.count,
+          least: need === 'seat' ? clampsForSeats(pull, own) : 1,
+          roomMm: need === 'line' && pull.stacked ? roomAlong(pull, own, facts) : Infinity,
+        });
   const vacuum = taken.find(({ lot }) => findClampKind(lot.kind).pressureMPa !== null);
   const reachN = taken.reduce((sum, { count, forceN }) => sum + count * forceN, 0);
   const reachMPa =
@@ -93,11 +92,14 @@ export function planPull(
   return {
     pull,
     joint: largest.label,
+    seats: need === 'seat',
     areaMm2,
     wanted,
     crushMPa,
     neededN,
     taken,
+    placed,
+    idle,
     reachN,
     reachMPa,
     word: pressureWord(reachMPa, wanted, crushMPa),
@@ -145,20 +147,11 @@ function wantedBy(pull: Pull, adhesive: Adhesive, sgs: readonly number[]): Targe
 }
 
 /** Joints on more lines than this are seated through cauls, or by the parts beside them. */
-const MOST_SEATED_ONE_BY_ONE = 6;
-/** Joints whose middles lie this near to one line of pull share a clamp, mm. */
-export const ONE_LINE_MM = 20;
-
-/** Lines of pull that a seat wants a clamp on each. */
-function linesOfPull({ axis }: Pull, joints: readonly JointFacts[]): number {
-  const feet: Vec3[] = [];
-  for (const { contacts } of joints) {
-    const middle = middleOf(contacts.flatMap(({ loops }) => loops.flat()));
-    const foot = subtract(middle, scale(axis, dot(middle, axis)));
-    const apart = (other: Vec3) => Math.sqrt(dot(subtract(other, foot), subtract(other, foot)));
-    if (feet.every((other) => apart(other) >= ONE_LINE_MM)) feet.push(foot);
-  }
-  return feet.length > MOST_SEATED_ONE_BY_ONE ? 1 : feet.length;
+export const MOST_SEATED_ONE_BY_ONE = 6;
+/** Clamps that seats want at least: one on each line of pull. */
+function clampsForSeats(pull: Pull, joints: readonly JointFacts[]): number {
+  const lines = linesOfPull(pull, joints).length;
+  return lines > MOST_SEATED_ONE_BY_ONE ? 1 : lines;
 }
 
 /** Edge along which jaws of a stack stand side by side; twice that where they come on from both sides of its width. */
@@ -207,13 +200,7 @@ function takeFromRack(
     padHeightMm: 25,
   }));
   const lots = [...shop.rack, ...rolls]
-    .filter(
-      (lot) =>
-        pull.kinds.includes(lot.kind) &&
-        // A weight lies on top; there is nothing to open.
-        (lot.kind === 'weight' || lot.maxOpeningMm >= pull.openingMm) &&
-        lot.count > 0,
-    )
+    .filter((lot) => suits(pull, lot) && lot.count > 0)
     .map((lot) => ({ lot, forceN: lotForceN(lot) }))
     .sort((a, b) => pull.kinds.indexOf(a.lot.kind) - pull.kinds.indexOf(b.lot.kind) || b.forceN - a.forceN);
   const taken: { lot: RackLot; count: number; forceN: number }[] = [];

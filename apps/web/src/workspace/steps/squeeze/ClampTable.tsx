@@ -1,19 +1,19 @@
 import AddIcon from '@mui/icons-material/Add';
-import { type ClampOnPanel, findClampKind, LIMITS, type Plan, type RackLot } from '@lean-clasp/core';
+import { type ClampOnPanel, LIMITS, type Plan } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
-import { memo, type ReactNode } from 'react';
-import { FIGURE_FACE } from '../../../app/theme';
+import { memo } from 'react';
 import { isSelected, useSelection } from '../../../drawing/selection';
 import { Section } from '../../../frame/Page';
 import { Choice } from '../../../parts/Choice';
 import { FieldRow } from '../../../parts/FieldRow';
 import { LengthField, ScaledField } from '../../../quantities/fields';
+import { Figure, OpeningRow, RowHeads, RowNumber } from '../../../squeeze/OpeningRow';
 import { PlaceClamps } from '../../../squeeze/PlaceClamps';
 import { Tick } from '../../../parts/Tick';
-import { type Format, useFormat } from '../../../quantities/use-format';
+import { useFormat } from '../../../quantities/use-format';
+import { lotWords } from '../../../words/rack';
 import { addClamp, changeClamp, easeClamp, firstLot, removeClamp } from '../../edits';
 import { useOpenBuild } from '../../open-build';
 
@@ -26,10 +26,6 @@ const HANDLES = [
   { value: 'last', name: 'last edge' },
   { value: 'first', name: 'first edge' },
 ] as const;
-
-/** A lot on the rack in a few words. */
-const lotWords = (lot: RackLot, f: Format) =>
-  `${findClampKind(lot.kind).name}, ${f.length(lot.maxOpeningMm)} (${lot.count})`;
 
 const COLUMNS = '22px minmax(0, 1fr) 84px 84px 76px';
 
@@ -61,23 +57,7 @@ export function ClampTable({ plan }: { readonly plan: Plan }) {
           the widest gap.
         </Typography>
       ) : (
-        <Box
-          sx={{
-            display: 'grid',
-            gridTemplateColumns: COLUMNS,
-            px: 0.5,
-            gap: 0.5,
-            color: 'text.secondary',
-            fontSize: '0.875rem',
-          }}
-          aria-hidden
-        >
-          <span>#</span>
-          <span>kind</span>
-          <Box sx={{ textAlign: 'right' }}>at</Box>
-          <Box sx={{ textAlign: 'right' }}>opens to</Box>
-          <Box sx={{ textAlign: 'right' }}>pull</Box>
-        </Box>
+        <RowHeads columns={COLUMNS} heads={['#', 'kind', 'at', 'opens to', 'pull']} />
       )}
       <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {rows.map((clamp) => (
@@ -116,35 +96,24 @@ const ClampRow = memo(function ClampRow({
   const open = isSelected(selected, 'clamp', placed.id);
   const short = fit === 'too-short';
   return (
-    <Box component="li" sx={{ borderBottom: 1, borderColor: 'divider' }}>
-      <ButtonBase
-        aria-expanded={open}
-        aria-label={`Clamp ${number}: ${kindName} ${placed.side}, at ${f.length(placed.xMm)}`}
-        onClick={() => select(open ? null : { kind: 'clamp', id: placed.id })}
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: COLUMNS,
-          gap: 0.5,
-          width: '100%',
-          px: 0.5,
-          minHeight: 44,
-          alignItems: 'center',
-          textAlign: 'left',
-          fontSize: '0.9375rem',
-          fontWeight: open ? 700 : 400,
-        }}
-      >
-        <Box component="span" sx={{ fontFamily: FIGURE_FACE, fontWeight: 700 }}>
-          {number}
-        </Box>
-        <span>
-          {kindName.replace(' clamp', '')}, {placed.side}
-          {placed.pinned === true && ', pinned'}
-        </span>
-        <Figure>{f.length(placed.xMm)}</Figure>
-        <Figure bad={short}>{f.length(openingNeededMm)}</Figure>
-        <Figure bad={short}>{f.force(forceN)}</Figure>
-      </ButtonBase>
+    <OpeningRow
+      open={open}
+      label={`Clamp ${number}: ${kindName} ${placed.side}, at ${f.length(placed.xMm)}`}
+      columns={COLUMNS}
+      onToggle={() => select(open ? null : { kind: 'clamp', id: placed.id })}
+      cells={
+        <>
+          <RowNumber>{number}</RowNumber>
+          <span>
+            {kindName.replace(' clamp', '')}, {placed.side}
+            {placed.pinned === true && ', pinned'}
+          </span>
+          <Figure>{f.length(placed.xMm)}</Figure>
+          <Figure bad={short}>{f.length(openingNeededMm)}</Figure>
+          <Figure bad={short}>{f.force(forceN)}</Figure>
+        </>
+      }
+    >
       {short && (
         <Typography color="error" variant="body2" sx={{ pb: 1 }}>
           Too short: it opens {f.length(clamp.lot.maxOpeningMm)}, the work with packing and room to get it on
@@ -158,26 +127,9 @@ const ClampRow = memo(function ClampRow({
         </Typography>
       )}
       {open && <ClampFields clamp={clamp} next={next} />}
-    </Box>
+    </OpeningRow>
   );
 });
-
-function Figure({ bad = false, children }: { readonly bad?: boolean; readonly children: ReactNode }) {
-  return (
-    <Box
-      component="span"
-      sx={{
-        textAlign: 'right',
-        fontFamily: FIGURE_FACE,
-        fontSize: '0.875rem',
-        color: bad ? 'error.main' : undefined,
-        whiteSpace: 'nowrap',
-      }}
-    >
-      {children}
-    </Box>
-  );
-}
 
 function ClampFields({
   clamp,

@@ -5,7 +5,7 @@ import { rackingN } from '../../../geometry';
 import { dot, reach, solidPoints } from '../../../solids';
 import type { AssemblyPlanParts } from '../assembly-parts';
 import type { PlannedPull } from '../planned-pull';
-import type { Packing, PressedStack } from './press-stack';
+import { type Packing, type PressedStack, spreadMm } from './press-stack';
 import type { ClampInSpace } from './squeezed';
 
 /** Skew for which the racking force is told, mm. */
@@ -20,7 +20,7 @@ export function padFindings(
   packing: Packing,
 ): Finding[] {
   if (pull.need === 'band' || pull.need === 'tape') return [];
-  const spread = packing.kind === 'bare' ? 0 : 2 * packing.thicknessMm;
+  const spread = spreadMm(packing);
   const biting = clamps
     .filter(({ shape }) => shape.kind === 'jaws')
     .map((clamp) => ({

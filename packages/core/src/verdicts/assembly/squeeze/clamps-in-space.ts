@@ -14,11 +14,13 @@ import {
   type Vec3,
 } from '../../../solids';
 import type { PlannedPull } from '../planned-pull';
-import { ONE_LINE_MM, twoRows } from '../pulls';
+import { footOf, type LineOfPull, linesOfPull, pointsOf } from '../lines-of-pull';
+import { twoRows } from '../pulls';
 import { ROUND } from './bands';
+import { acrossInTurn, type ClampPlace, type PullFrame, pullFrame } from './pull-frame';
 import type { ClampInSpace } from './squeezed';
 
-/** A line along which one clamp closes one or more joints. */
+/** A spot for one clamp, and the joints that it closes there. */
 interface Station {
   readonly at: Vec3;
   readonly joints: readonly string[];
@@ -27,64 +29,66 @@ interface Station {
 /** A long joint is drawn home by two clamps, so far to either side of its middle as a share of its length. */
 const TWO_FROM_MM = 250;
 const TO_SIDE = 0.3;
-/** A clamp's bar stands off the face that it lies on, mm. */
-const BAR_OFF_MM = 14;
 
 /**
- * Places what a pull takes from the rack: in line with the joints that it closes, evenly along a stack and turn about
- * above and below where bars lie on faces, round the outline, or strip by strip along the joints.
+ * Places what a pull takes from the rack: where the person has put it; else in line with the joints that it closes, evenly
+ * along a stack and turn about above and below where bars lie on faces, round the outline, or strip by strip along the joints.
  */
 export function clampsInSpace(
   planned: PlannedPull,
   facts: AssemblyFacts,
   firstNumber: number,
 ): ClampInSpace[] {
-  const { pull, taken } = planned;
+  const { pull } = planned;
   const joints = facts.joints.filter(({ joint }) => pull.joints.includes(joint.id));
-  // Each lot spread evenly among the others, so that strong and weak ones alternate.
-  const pieces = taken
-    .flatMap(({ lot, count, forceN }) =>
-      Array.from({ length: count }, (_, i) => ({ lot, forceN, at: (i + 0.5) / count })),
-    )
-    .sort((a, b) => a.at - b.at);
-  const shaped = (i: number, joined: readonly string[], shape: ClampInSpace['shape']): ClampInSpace[] => {
+  const pieces = piecesOf(planned);
+  const frame = pullFrame(pull, facts);
+  const shaped = (
+    i: number,
+    joined: readonly string[],
+    shape: ClampInSpace['shape'],
+    place: ClampPlace | null,
+  ): ClampInSpace[] => {
     const piece = pieces[i];
-    return piece === undefined
-      ? []
-      : [
-          {
-            number: firstNumber + i,
-            pull: pull.id,
-            lot: piece.lot,
-            forceN: piece.forceN,
-            openingMm: pull.openingMm,
-            shape,
-            joints: joined,
-          },
-        ];
+    if (piece === undefined) return [];
+    const { lot, forceN, id } = piece;
+    return [
+      {
+        number: firstNumber + i,
+        id,
+        pull: pull.id,
+        lot,
+        forceN,
+        openingMm: pull.openingMm,
+        place,
+        shape,
+        joints: joined,
+      },
+    ];
   };
   const round = pieces.filter(({ lot }) => ROUND.includes(lot.kind)).length;
   if (round === pieces.length && round > 0) {
-    return bandLoops(facts, joints, pieces.length).flatMap((loop, i) =>
-      shaped(
-        i,
-        joints.map(({ joint }) => joint.id),
-        { kind: 'band', loop },
-      ),
+    const all = joints.map(({ joint }) => joint.id);
+    const placed = planned.placed.map(({ clamp }) => clamp.alongMm);
+    return bandLoops(facts, joints, pieces.length, placed).flatMap(({ loop, alongMm }, i) =>
+      shaped(i, all, { kind: 'band', loop }, { alongMm, acrossMm: 0 }),
     );
   }
   if (pieces.some(({ lot }) => SPOTS.includes(lot.kind))) {
     return spots(joints, pieces.length).flatMap(({ at, joints: own }, i) =>
-      shaped(i, own, { kind: 'spot', at }),
+      shaped(i, own, { kind: 'spot', at }, null),
     );
   }
   if (pieces.some(({ lot }) => findClampKind(lot.kind).pressureMPa !== null)) return [];
-  const stations = pull.stacked
-    ? alongStack(pull, facts, joints, pieces)
-    : inLine(pull, joints, pieces.length);
+  const stations =
+    planned.placed.length > 0
+      ? planned.placed.map(({ clamp }) => stationAt(pull, joints, frame.at(clamp)))
+      : pull.stacked
+        ? alongStack(pull, frame, facts, joints, pieces)
+        : inLine(pull, frame, joints, pieces.length);
   return stations.flatMap(({ at, joints: own }, i) => {
     const [low, high] = reachAt(facts, pull.axis, own.length > 0 ? own : pull.joints);
-    const foot = add(at, scale(pull.axis, -dot(at, pull.axis)));
+    const foot = footOf(at, pull.axis);
     const top = add(foot, scale(pull.axis, high));
     return shaped(
       i,
@@ -92,8 +96,31 @@ export function clampsInSpace(
       pieces[i]?.lot.kind === 'weight'
         ? { kind: 'spot', at: top }
         : { kind: 'jaws', from: add(foot, scale(pull.axis, low)), to: top },
+      frame.placeOf(foot),
     );
   });
+}
+
+/** What a pull takes, one by one: as placed, else each lot spread evenly among the others, so that strong and weak ones alternate. */
+function piecesOf({ placed, taken }: PlannedPull) {
+  if (placed.length > 0) return placed.map(({ clamp, lot, forceN }) => ({ id: clamp.id, lot, forceN }));
+  return taken
+    .flatMap(({ lot, count, forceN }) =>
+      Array.from({ length: count }, (_, i) => ({ id: null, lot, forceN, at: (i + 0.5) / count })),
+    )
+    .sort((a, b) => a.at - b.at);
+}
+
+/** A placed clamp: on a stack it closes everything, else what lies in the line of pull nearest to it. */
+function stationAt(pull: Pull, joints: readonly JointFacts[], at: Vec3): Station {
+  const apart = (line: LineOfPull) => Math.hypot(...[0, 1, 2].map((k) => (line.at[k] ?? 0) - (at[k] ?? 0)));
+  const lines = linesOfPull(pull, joints);
+  const nearest = lines.reduce<LineOfPull | null>(
+    (best, line) => (best === null || apart(line) < apart(best) ? line : best),
+    null,
+  );
+  const own = pull.stacked ? joints : (nearest?.joints ?? []);
+  return { at, joints: own.map(({ joint }) => joint.id) };
 }
 
 const SPOTS: readonly string[] = ['tape', 'pointed-spring', 'cam-mitre', 'spring'];
@@ -109,8 +136,6 @@ function reachAt(facts: AssemblyFacts, axis: Vec3, joints: readonly string[]): r
   );
 }
 
-const pointsOf = (joint: JointFacts): Vec3[] => joint.contacts.flatMap(({ loops }) => loops.flat());
-
 /** The two main directions square to a pull, the one along which points reach further first. */
 function squareTo(axis: Vec3, points: readonly Vec3[]): readonly [Vec3, Vec3] {
   const others = MAIN_AXES.filter((main) => Math.abs(dot(main, axis)) < 0.7);
@@ -123,17 +148,8 @@ function squareTo(axis: Vec3, points: readonly Vec3[]): readonly [Vec3, Vec3] {
 }
 
 /** In line with the joints: those on one line share a clamp, long ones get two, and spare clamps go to the longest. */
-function inLine(pull: Pull, joints: readonly JointFacts[], count: number): Station[] {
-  const lines: { at: Vec3; joints: JointFacts[] }[] = [];
-  for (const joint of joints) {
-    const middle = middleOf(pointsOf(joint));
-    const foot = add(middle, scale(pull.axis, -dot(middle, pull.axis)));
-    const near = lines.find(
-      ({ at }) => Math.hypot(...[0, 1, 2].map((k) => (at[k] ?? 0) - (foot[k] ?? 0))) < ONE_LINE_MM,
-    );
-    if (near === undefined) lines.push({ at: foot, joints: [joint] });
-    else near.joints.push(joint);
-  }
+function inLine(pull: Pull, frame: PullFrame, joints: readonly JointFacts[], count: number): Station[] {
+  const lines = linesOfPull(pull, joints);
   const stations = lines.flatMap(({ at, joints: own }): Station[] => {
     const points = own.flatMap(pointsOf);
     const [along] = squareTo(pull.axis, points);
@@ -145,7 +161,11 @@ function inLine(pull: Pull, joints: readonly JointFacts[], count: number): Stati
       : [{ at, joints: ids }];
   });
   if (stations.length <= count) return stations;
-  // Fewer clamps than lines: evenly over them, with a caul across what lies between.
+  // Fewer clamps than lines: evenly over them from one side to the other, with a caul across what lies between.
+  const placeOf = ({ at }: Station) => frame.placeOf(at);
+  stations.sort(
+    (a, b) => placeOf(a).alongMm - placeOf(b).alongMm || placeOf(a).acrossMm - placeOf(b).acrossMm,
+  );
   return Array.from({ length: count }, (_, i) => {
     const from = Math.floor((i * stations.length) / count);
     const to = Math.floor(((i + 1) * stations.length) / count);
@@ -160,34 +180,19 @@ function inLine(pull: Pull, joints: readonly JointFacts[], count: number): Stati
 /** Evenly along a stack; where bars lie on its faces, above and below in turn. */
 function alongStack(
   pull: Pull,
+  frame: PullFrame,
   facts: AssemblyFacts,
   joints: readonly JointFacts[],
   pieces: readonly { readonly lot: RackLot }[],
 ): Station[] {
-  const points = joints.flatMap(pointsOf);
-  const [along, across] = squareTo(pull.axis, points);
-  const [low, high] = reach(points, along);
-  const ids = new Set(joints.flatMap(({ joint }) => [joint.a, joint.b]));
-  const body = facts.parts
-    .filter(({ part }) => ids.has(part.id))
-    .flatMap(({ part }) => solidPoints(part.solid));
-  const [under, over] = reach(body, across);
-  const middle = (under + over) / 2;
-  const onFaces = pull.openingMm > 2 * (over - under);
+  const [low, high] = reach(joints.flatMap(pointsOf), frame.along);
+  const fromMm = frame.placeOf(scale(frame.along, low)).alongMm;
   const inRowMm = pieces.reduce((sum, { lot }) => sum + lot.padWidthMm + BETWEEN_JAWS_MM, 0);
-  const rows = inRowMm > high - low && twoRows(pull, joints, facts);
-  return evenPositions(pieces.length, high - low).map((offset, i) => {
-    const turn = i % 2 === 0 ? 1 : -1;
-    const aside = onFaces
-      ? turn > 0
-        ? over + BAR_OFF_MM
-        : under - BAR_OFF_MM
-      : middle + (rows ? (turn * (over - under)) / 4 : 0);
-    return {
-      at: add(scale(along, low + offset), scale(across, aside)),
-      joints: joints.map(({ joint }) => joint.id),
-    };
-  });
+  const rows = inRowMm > high - low && twoRows(pull, joints, facts) ? 2 : 1;
+  return evenPositions(pieces.length, high - low).map((offset, i) => ({
+    at: frame.at({ alongMm: fromMm + offset, acrossMm: acrossInTurn(pull, frame, i, rows) }),
+    joints: joints.map(({ joint }) => joint.id),
+  }));
 }
 
 /** Strips and springs evenly over the joints, along each of them. */
@@ -211,8 +216,13 @@ const span = (points: readonly Vec3[], direction: Vec3): number => {
   return high - low;
 };
 
-/** Bands right round, evenly along the direction that no mitre faces, kept off the ends. */
-function bandLoops(facts: AssemblyFacts, joints: readonly JointFacts[], count: number): Vec3[][] {
+/** Bands right round, where they were placed or else evenly along the direction that no mitre faces, kept off the ends. */
+function bandLoops(
+  facts: AssemblyFacts,
+  joints: readonly JointFacts[],
+  count: number,
+  placedMm: readonly number[],
+): { readonly loop: readonly Vec3[]; readonly alongMm: number }[] {
   const normals = joints.flatMap(({ contacts }) => contacts.map(({ normal }) => normal));
   const [first] = normals;
   const other = normals.find((normal) => first !== undefined && Math.abs(dot(normal, first)) < 0.98);
@@ -222,9 +232,11 @@ function bandLoops(facts: AssemblyFacts, joints: readonly JointFacts[], count: n
   const u = unit(cross(axis, Math.abs(axis[2]) < 0.9 ? MAIN_AXES[2] : MAIN_AXES[0]));
   const v = cross(axis, u);
   const hull = convexHull(points.map((point) => [dot(point, u), dot(point, v)] as const));
-  return evenPositions(count, high - low).map((offset) =>
-    hull.map(([a, b]) => add(add(scale(u, a), scale(v, b)), scale(axis, low + offset))),
-  );
+  const alongMm = placedMm.length > 0 ? placedMm : evenPositions(count, high - low);
+  return alongMm.map((offset) => ({
+    loop: hull.map(([a, b]) => add(add(scale(u, a), scale(v, b)), scale(axis, low + offset))),
+    alongMm: offset,
+  }));
 }
 
 type Flat = readonly [number, number];

@@ -9,8 +9,9 @@ import { PLATEN_MM, vacuumMPa } from '../pulls';
 import { bandFindings, cornersUnderBands } from './bands';
 import { apartFindings, depthFindings, padFindings, skewFindings, stackFindings } from './clamp-findings';
 import { clampsInSpace } from './clamps-in-space';
-import { type Packing, pressStack } from './press-stack';
-import type { AssemblySqueeze, ClampInSpace, SqueezedPull } from './squeezed';
+import { placedFindings } from './placed-findings';
+import { type Packing, pressStack, type PressedStack, stackOf } from './press-stack';
+import type { AssemblySqueeze, ClampInSpace, PressedAlong, SqueezedPull } from './squeezed';
 
 /** Blocks as thick as this lie under jaws unless the person says otherwise, mm. */
 const USUAL_BLOCK_MM = 20;
@@ -50,11 +51,12 @@ function squeezePull(
   const findings = [
     ...padFindings(planned, clamps, packing),
     ...depthFindings(planned, facts, clamps),
+    ...placedFindings(planned, facts, clamps, packing),
     ...skewFindings(parts, planned, clamps),
   ];
   const word = (mpa: number) => pressureWord(mpa, planned.wanted, planned.crushMPa);
   const labelOf = (id: string) => facts.joints.find(({ joint }) => joint.id === id)?.label ?? id;
-  const base = { planned, clamps };
+  const base = { planned, clamps, along: null };
   if (planned.taken.length === 0) return { ...base, by: 'mean', joints: [], findings };
   if (planned.pull.need === 'band') {
     const corners = cornersUnderBands(planned, facts, build.squeeze?.slip === true);
@@ -82,20 +84,22 @@ function squeezePull(
     };
   }
   if (planned.pull.need === 'seat') return { ...base, by: 'seat', joints: [], findings };
-  const stack = pressStack(planned, facts, clamps, packing, press);
-  if (stack !== null) {
+  const stack = stackOf(planned.pull, facts, packing);
+  const pressed = stack === null ? null : pressStack(stack, clamps, packing, press);
+  if (pressed !== null) {
     return {
       ...base,
       by: 'elements',
-      joints: stack.joints.map(({ joint, minMPa, meanMPa }) => ({
-        joint,
-        label: labelOf(joint),
+      joints: pressed.joints.map(({ joint: { joint, label }, minMPa, meanMPa }) => ({
+        joint: joint.id,
+        label,
         minMPa,
         meanMPa,
         angleDeg: null,
         word: word(minMPa),
       })),
-      findings: [...findings, ...stackFindings(stack)],
+      along: alongOf(pressed),
+      findings: [...findings, ...stackFindings(pressed)],
     };
   }
   const under = underCauls(parts, planned, clamps);
@@ -118,6 +122,22 @@ function squeezePull(
     by: 'mean',
     joints: [],
     findings: [...findings, ...apartFindings(planned, facts, clamps, packing)],
+  };
+}
+
+/** Curves of a stack, at the edges of the work where jaws are narrow. */
+function alongOf({ joints, lengthMm, clampsMm, acrossShare }: PressedStack): PressedAlong {
+  return {
+    lengthMm,
+    clampsMm,
+    lines: joints.map(({ joint: { joint, label }, pressureMPa, minMPa, minAtMm, maxMPa }) => ({
+      joint: joint.id,
+      label,
+      pressureMPa: pressureMPa.map((value) => value * acrossShare),
+      minMPa,
+      minAtMm,
+      maxMPa: maxMPa * acrossShare,
+    })),
   };
 }
 

@@ -3,15 +3,20 @@ import type { Finding } from '../../../finding';
 import type { RackLot } from '../../../formats';
 import type { Vec3 } from '../../../solids';
 import type { PlannedPull } from '../planned-pull';
+import type { ClampPlace } from './pull-frame';
 
 /** A clamp, a band, a strip or a bag in its place on an assembly. */
 export interface ClampInSpace {
   /** Counts over all pulls of the assembly from 1. */
   readonly number: number;
+  /** Id of the clamp that was placed here; null where it was worked out. */
+  readonly id: string | null;
   readonly pull: string;
   readonly lot: RackLot;
   readonly forceN: number;
   readonly openingMm: number;
+  /** Null for what has no place of its own, such as strips of tape. */
+  readonly place: ClampPlace | null;
   readonly shape:
     /** Jaws at both ends. */
     | { readonly kind: 'jaws'; readonly from: Vec3; readonly to: Vec3 }
@@ -34,6 +39,21 @@ export interface SqueezedJoint {
   readonly word: PressureWord;
 }
 
+/** Pressure along the joints of a stack. */
+export interface PressedAlong {
+  readonly lengthMm: number;
+  readonly clampsMm: readonly number[];
+  readonly lines: readonly {
+    readonly joint: string;
+    readonly label: string;
+    /** At equal steps from one end to the other; under narrow jaws along the edges of the work, where it is least. */
+    readonly pressureMPa: readonly number[];
+    readonly minMPa: number;
+    readonly minAtMm: number;
+    readonly maxMPa: number;
+  }[];
+}
+
 /** One pull with its clamps in place and what they do. */
 export interface SqueezedPull {
   readonly planned: PlannedPull;
@@ -41,6 +61,8 @@ export interface SqueezedPull {
   /** How the pressure was got; by the mean where nothing finer is known, and seats only want seating. */
   readonly by: 'elements' | 'layer' | 'band' | 'bag' | 'mean' | 'seat';
   readonly joints: readonly SqueezedJoint[];
+  /** Along the joints; null where it is not known place by place. */
+  readonly along: PressedAlong | null;
   readonly findings: readonly Finding[];
 }
 

@@ -27,12 +27,14 @@ const NOT_OPENED: readonly string[] = [
 /** What to have open, in the order in which pulls come. */
 export function assemblyOpenings({ pulls }: AssemblySqueeze): AssemblyOpening[] {
   return pulls.flatMap(({ planned, clamps }) =>
-    planned.taken.map(({ lot, count }) => ({
+    planned.taken.map(({ lot, count, forceN }) => ({
       pull: planned.pull.id,
       kind: lot.kind,
       count,
       openingMm: NOT_OPENED.includes(lot.kind) ? null : planned.pull.openingMm,
-      numbers: clamps.filter((clamp) => clamp.lot.id === lot.id).map(({ number }) => number),
+      numbers: clamps
+        .filter((clamp) => clamp.lot.id === lot.id && clamp.forceN === forceN)
+        .map(({ number }) => number),
     })),
   );
 }

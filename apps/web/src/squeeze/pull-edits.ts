@@ -1,0 +1,87 @@
+import type { AssemblyBuild, PlannedPull, PulledClamp, RackLot, SqueezedPull } from '@lean-clasp/core';
+import { eased, makeId } from '../workspace/edits';
+
+type Edit = (build: AssemblyBuild) => AssemblyBuild;
+
+/** Whether the clamps of a pull can be placed one by one: those from the rack with a place of their own. */
+export const canBePlaced = ({ clamps }: SqueezedPull, rack: readonly RackLot[]): boolean =>
+  clamps.length > 0 &&
+  clamps.every(({ place, lot }) => place !== null && rack.some(({ id }) => id === lot.id));
+
+/** Clamps of a pull as they stand, to be kept in the document from now on. */
+export function asTheyStand({ clamps }: SqueezedPull): PulledClamp[] {
+  return clamps.flatMap(({ pull, lot, place }): PulledClamp[] =>
+    place === null
+      ? []
+      : [
+          {
+            id: makeId(),
+            pull,
+            rackId: lot.id,
+            alongMm: Math.round(place.alongMm),
+            acrossMm: Math.round(place.acrossMm),
+          },
+        ],
+  );
+}
+
+const withClamps =
+  (change: (clamps: readonly PulledClamp[]) => readonly PulledClamp[]): Edit =>
+  (build) => ({
+    ...build,
+    squeeze: { ...build.squeeze, clamps: [...change(build.squeeze?.clamps ?? [])] },
+  });
+
+/** Keeps these clamps on a pull, in place of whatever was on it. */
+export const placeOn = (pull: string, clamps: readonly PulledClamp[]): Edit =>
+  withClamps((before) => [...before.filter((clamp) => clamp.pull !== pull), ...clamps]);
+
+/** Leaves a pull to be worked out. */
+export const leaveWorkedOut = (pull: string): Edit => placeOn(pull, []);
+
+/** Changes one placed clamp. */
+export const changePulled = (id: string, change: Partial<PulledClamp>): Edit =>
+  withClamps((before) => before.map((clamp) => (clamp.id === id ? { ...clamp, ...change } : clamp)));
+
+/** Pulls a placed clamp no harder than so much; null lets it go as hard as it can. */
+export const easePulled = (id: string, mostN: number | null): Edit =>
+  withClamps((before) => before.map((clamp) => (clamp.id === id ? eased(clamp, mostN) : clamp)));
+
+/** Takes one placed clamp off. */
+export const removePulled = (id: string): Edit =>
+  withClamps((before) => before.filter((clamp) => clamp.id !== id));
+
+/** One more on a pull, in the widest gap along it. */
+export function addPulled(pull: string, lot: RackLot, lengthMm: number): Edit {
+  return withClamps((before) => {
+    const own = before.filter((clamp) => clamp.pull === pull);
+    const places = [0, ...own.map(({ alongMm }) => alongMm).sort((a, b) => a - b), lengthMm];
+    const widest = places
+      .slice(1)
+      .map((to, i) => ({ from: places[i] ?? 0, to }))
+      .reduce((a, b) => (b.to - b.from > a.to - a.from ? b : a));
+    const alongMm = Math.round((widest.from + widest.to) / 2);
+    return [
+      ...before,
+      {
+        id: makeId(),
+        pull,
+        rackId: lot.id,
+        alongMm,
+        acrossMm: own.at(-2)?.acrossMm ?? own[0]?.acrossMm ?? 0,
+      },
+    ];
+  });
+}
+
+/** A lot of which some are left for one more clamp on a pull: of those in use first. */
+export function lotForOneMore(
+  { placed, pull }: PlannedPull,
+  rack: readonly RackLot[],
+  suits: (pull: PlannedPull['pull'], lot: RackLot) => boolean,
+): RackLot | undefined {
+  const usedOf = (lot: RackLot) => placed.filter((each) => each.lot.id === lot.id).length;
+  return rack
+    .filter((lot) => suits(pull, lot) && usedOf(lot) < lot.count)
+    .sort((a, b) => usedOf(b) - usedOf(a))[0];
+}

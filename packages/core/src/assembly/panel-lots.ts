@@ -1,0 +1,23 @@
+import { findClampKind, openingNeededMm } from '../clamps';
+import type { PanelBuild, RackLot, ShopDocument } from '../formats';
+
+/** Packing between each jaw and the edge, mm. */
+export const paddingOf = ({ edge }: Pick<PanelBuild, 'edge'>): number =>
+  edge.kind === 'bare' ? 0 : edge.thicknessMm;
+
+/** How far clamps must open to span a panel with its packing and room to get them on, mm. */
+export const panelOpeningMm = (build: PanelBuild): number =>
+  openingNeededMm(
+    build.boards.reduce((sum, { widthMm }) => sum + widthMm, 0),
+    paddingOf(build),
+  );
+
+/** Lots of the rack that span panels, long enough or not. */
+export const panelLots = (shop: ShopDocument): RackLot[] =>
+  shop.rack.filter((lot) => findClampKind(lot.kind).spansPanels && lot.count > 0);
+
+/** Those of them that are long enough for a panel. */
+export function longEnoughLots(build: PanelBuild, shop: ShopDocument): RackLot[] {
+  const neededMm = panelOpeningMm(build);
+  return panelLots(shop).filter(({ maxOpeningMm }) => maxOpeningMm >= neededMm);
+}

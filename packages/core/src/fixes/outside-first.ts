@@ -1,0 +1,82 @@
+import { findClampKind, lotForceN } from '../clamps';
+import { finding } from '../finding';
+import type { AssemblyBuild, RackLot, ShopDocument } from '../formats';
+import { LIMITS } from '../limits';
+import type { AssemblyPlan, PlannedPull } from '../verdicts';
+import type { Candidate } from './rank';
+
+type Change = Candidate<AssemblyBuild>;
+
+/** Most clamps that are borrowed at once, and how much more than the least they give. */
+const MOST_BORROWED = 30;
+const ROOM = 1.1;
+
+/** What only the person can do: read what was not read, or borrow what the rack does not hold. Their effect is worked out all the same. */
+export function outsideFirst(plan: AssemblyPlan, shop: ShopDocument): Change[] {
+  return [...readings(plan), ...plan.pulls.flatMap((pull) => borrowed(plan, pull, shop))];
+}
+
+/** Readings that come out as they should. */
+function readings({ build, facts }: AssemblyPlan): Change[] {
+  const { acMm, bdMm, twistMm, bowMm } = build.dryFit;
+  const { square, flat } = facts.assembly;
+  const found: Change[] = [];
+  if (square.kind === 'diagonals' && (acMm === null || bdMm === null)) {
+    const diagonalMm = Math.min(LIMITS.diagonalMm.max, Math.hypot(square.abMm, square.bcMm));
+    found.push({
+      change: finding('read-diagonals-first', 'informs', { diagonalMm, mostMm: build.goals.squareMm }),
+      build: { ...build, dryFit: { ...build.dryFit, acMm: diagonalMm, bdMm: diagonalMm } },
+      first: 'reading',
+      effort: 0.3,
+    });
+  }
+  if (flat.kind === 'wind' && twistMm === null && bowMm === null) {
+    found.push({
+      change: finding('sight-first', 'informs', { mostMm: build.goals.flatMm }),
+      build: { ...build, dryFit: { ...build.dryFit, twistMm: 0, bowMm: 0 } },
+      first: 'reading',
+      effort: 0.3,
+    });
+  }
+  return found;
+}
+
+/** So many of the kind that suits a pull best as are missing on the rack, opened far enough. */
+function borrowed(
+  { build }: AssemblyPlan,
+  { pull, neededN, reachN, word, taken }: PlannedPull,
+  shop: ShopDocument,
+): Change[] {
+  if (taken.length > 0 && word !== 'under-pressed' && word !== 'light') return [];
+  const [kindId] = pull.kinds;
+  if (kindId === undefined) return [];
+  const kind = findClampKind(kindId);
+  const lot: RackLot = {
+    id: 'borrowed',
+    kind: kind.id,
+    count: 1,
+    maxOpeningMm: Math.min(LIMITS.clampOpeningMm.max, Math.max(LIMITS.clampOpeningMm.min, pull.openingMm)),
+    forceN: null,
+    padWidthMm: kind.padWidthMm,
+    padHeightMm: kind.padHeightMm,
+  };
+  const forceN = lotForceN(lot);
+  const missing = forceN === 0 ? 1 : Math.ceil((ROOM * neededN - reachN) / forceN);
+  const count = Math.min(MOST_BORROWED, Math.max(1, missing));
+  const counts = (build.squeeze?.counts ?? []).filter((each) => each.pull !== pull.id);
+  const clamps = build.squeeze?.clamps?.filter((each) => each.pull !== pull.id) ?? [];
+  return [
+    {
+      change: finding('borrow-clamps', 'informs', {
+        count,
+        kind: kind.id,
+        openingMm: pull.openingMm,
+        forceN,
+      }),
+      build: { ...build, squeeze: { ...build.squeeze, counts, clamps } },
+      shop: { ...shop, rack: [...shop.rack, { ...lot, count }] },
+      first: 'rack',
+      effort: 2,
+    },
+  ];
+}

@@ -1,0 +1,10 @@
+import type { PlannedPull } from '../planned-pull';
+import type { AssemblySqueeze } from './squeezed';
+
+/** A pull with the least that any of its joints gets: from the clamps in their places, else on the whole. */
+export function leastOf(planned: PlannedPull, squeeze: AssemblySqueeze | null): PlannedPull {
+  const own = squeeze?.pulls.find(({ planned: { pull } }) => pull.id === planned.pull.id);
+  if (own === undefined || own.joints.length === 0) return planned;
+  const least = own.joints.reduce((a, b) => (b.minMPa < a.minMPa ? b : a));
+  return { ...planned, joint: least.label, reachMPa: least.minMPa, word: least.word };
+}
