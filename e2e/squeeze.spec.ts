@@ -103,3 +103,62 @@ test('the shop lists cauls and blocks, and every edit is kept', async ({ page, a
     '0.60 mm',
   );
 });
+
+test('clamps of a case are moved, pinned, taken off and left to be worked out again', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/builds/costume-trunk/squeeze`);
+  const across = page.getByRole('region', { name: 'Across' });
+  await across.getByRole('button', { name: 'Place one by one' }).click();
+  const rows = across.getByRole('button', { name: /^Clamp \d: / });
+  await expect(rows).toHaveCount(4);
+  await expect(across.getByRole('status')).toContainText('4 clamps: 21.6 kN in all, seating wants 1.2 kN');
+  // On the drawing, too.
+  await page.getByRole('group', { name: 'Clamps' }).getByRole('button', { name: 'Clamp 2' }).click();
+  await expect(rows.nth(1)).toHaveAttribute('aria-expanded', 'true');
+  await retype(across.getByLabel('Along'), '240');
+  await expect(verdict(page, 'tight')).toContainText(/clamp 2 pulls [\d.]+ mm off the middle/);
+  await across.getByLabel('Pinned: stays when clamps are placed').check();
+  await across.getByRole('button', { name: 'Place anew' }).click();
+  await expect(across.getByText('Around 1 pinned.')).toBeVisible();
+  await expect(across.getByRole('button', { name: /^Clamp \d: .* at 240 mm$/ })).toContainText('pinned');
+  await expect(rows).toHaveCount(4);
+  await across.getByRole('button', { name: 'Take off' }).click();
+  await expect(rows).toHaveCount(3);
+  await page.reload();
+  await expect(rows).toHaveCount(3);
+  await across.getByRole('button', { name: 'Leave it to be worked out' }).click();
+  await expect(rows).toHaveCount(0);
+  await expect(verdict(page, 'tight')).toHaveAttribute('data-state', 'holds');
+});
+
+test('the clamps of a stack are searched for, and its pressure is drawn along the joints', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/builds/trestle-feet/squeeze`);
+  const down = page.getByRole('region', { name: 'Down' });
+  await expect(down.getByRole('img', { name: /^layer 1 – layer 2: .* along 640 mm$/ })).toBeVisible();
+  await expect(verdict(page, 'tight')).not.toHaveAttribute('data-state', 'holds');
+  await down.getByRole('button', { name: 'Place clamps' }).click();
+  await expect(down.getByText(/^\d+ clamps: lowest 1\.2\d MPa of 1\.20 MPa/)).toBeVisible({
+    timeout: 30_000,
+  });
+  await expect(verdict(page, 'tight')).toHaveAttribute('data-state', 'holds');
+  await page.keyboard.press('Control+z');
+  await expect(verdict(page, 'tight')).not.toHaveAttribute('data-state', 'holds');
+});
+
+test('a fix that wants a reading leads to where it is noted, and writes none', async ({ page, app }) => {
+  await page.goto(`${app.url}/builds/backdrop/squeeze`);
+  await verdict(page, 'flat').click();
+  const sight = page
+    .getByRole('region', { name: 'Verdicts' })
+    .getByRole('listitem')
+    .filter({ hasText: 'Sight it for wind and bow' });
+  await expect(sight).toContainText('Then');
+  await sight.getByRole('link', { name: 'To Fit' }).click();
+  await expect(page).toHaveURL(/backdrop\/fit$/);
+  await expect(verdict(page, 'flat')).toContainText('no twist or bow read');
+});

@@ -10,6 +10,12 @@ export interface Edit {
   readonly inverse: readonly Operation[];
 }
 
+/** A step as the server has it in its log. */
+export interface LoggedEdit extends Edit {
+  /** Revision that came of it. */
+  readonly revision: number;
+}
+
 /** What can be taken back and what can be done again, newest last. */
 export interface Stacks {
   readonly undo: readonly Edit[];

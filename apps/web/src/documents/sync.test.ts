@@ -19,6 +19,7 @@ function fakeServer() {
     body: structuredClone(stageFloor(DEMO_SHOP)),
     log: [] as unknown[],
     reachable: true,
+    deaf: false,
     refuse: false,
     sent: 0,
   };
@@ -40,7 +41,13 @@ function fakeServer() {
     if (edit.baseRevision !== state.revision) return answer(409, { error, document: document() });
     const body = structuredClone(state.body);
     applyPatch(body, edit.patch);
-    Object.assign(state, { body, revision: state.revision + 1, log: [...state.log, edit] });
+    Object.assign(state, {
+      body,
+      revision: state.revision + 1,
+      log: [...state.log, { ...edit, revision: state.revision + 1 }],
+    });
+    // The edit is taken, but nobody hears of it.
+    if (state.deaf) return Promise.reject(new TypeError('line cut'));
     return answer(200, document());
   };
   return { state, handle };
@@ -132,6 +139,59 @@ describe('a server that goes away', () => {
     await settle();
     expect(server.state.body.name).toBe('Kept here');
     expect((later.getState().documents.open[ID]?.body as PanelBuild).name).toBe('Kept here');
+  });
+});
+
+describe('an answer that is lost', () => {
+  const withoutClamp = (at: number) =>
+    editDocument<PanelBuild>(ID, 'Clamp off', (before) => ({
+      ...before,
+      clamps: before.clamps.filter((_, i) => i !== at),
+    }));
+
+  it('is no clash for a new visit, and no edit is made twice', async () => {
+    const { server, store } = await opened();
+    server.state.deaf = true;
+    store.dispatch(withoutClamp(1));
+    await settle();
+    expect(server.state.body.clamps).toHaveLength(5);
+    expect(keptPending(ID)?.edits).toHaveLength(1);
+    server.state.deaf = false;
+    const later = makeStore(localStorage);
+    await later.dispatch(openDocument('builds', ID));
+    await settle();
+    const found = later.getState().documents.open[ID];
+    expect((found?.body as PanelBuild).clamps).toHaveLength(5);
+    expect([found?.sync.kind, found?.revision, keptPending(ID)]).toEqual(['saved', 1, null]);
+  });
+
+  it('is found out when the edit is sent again', async () => {
+    const { server, store, document, rename } = await opened();
+    server.state.deaf = true;
+    store.dispatch(withoutClamp(1));
+    await settle();
+    expect(document().sync.kind).toBe('offline');
+    server.state.deaf = false;
+    rename('After it');
+    await settle();
+    expect(document().sync.kind).toBe('saved');
+    expect(server.state.body.clamps).toHaveLength(5);
+    expect([server.state.body.name, server.state.revision]).toEqual(['After it', 2]);
+  });
+
+  it('is still a clash where somebody else has edited since', async () => {
+    const { server, store, document, rename } = await opened();
+    server.state.deaf = true;
+    store.dispatch(withoutClamp(1));
+    await settle();
+    const theirs = { kind: 'edit', label: 'x', group: 'theirs', patch: [], inverse: [], revision: 2 };
+    Object.assign(server.state, { deaf: false, revision: 2, log: [...server.state.log, theirs] });
+    rename('After it');
+    await settle();
+    expect(document().sync.kind).toBe('conflict');
+    expect(await store.dispatch(putMineOnTop(ID))).toBe(0);
+    await settle();
+    expect([server.state.body.name, server.state.body.clamps.length]).toEqual(['After it', 5]);
   });
 });
 

@@ -11,7 +11,7 @@ import {
   type ServerDocument,
   syncChanged,
 } from './documents-slice';
-import { type Edit, redoSteps, undoSteps } from './history';
+import { type Edit, type LoggedEdit, redoSteps, undoSteps } from './history';
 import { keepPending, keptPending } from './pending-storage';
 
 /** Keystrokes in one field closer than this are one step of undo. */
@@ -38,18 +38,21 @@ export function openDocument(collection: OpenDocument['collection'], id: string)
 }
 
 function fetchDocument(collection: OpenDocument['collection'], id: string): AppThunk<Promise<void>> {
-  return async (dispatch) => {
+  return async (dispatch, getState) => {
     const path = documentPath({ collection, id });
     const [document, log] = await Promise.all([
       requestJson<ServerDocument>(path),
-      requestJson<Edit[]>(`${path}/edits`),
+      requestJson<LoggedEdit[]>(`${path}/edits`),
     ]);
     const kept = keptPending(id);
     dispatch(opened({ collection, document, log }));
     if (kept === null) return;
-    for (const edit of kept.edits) dispatch(edited({ id, edit }));
-    if (kept.revision === document.revision) void dispatch(flush(id));
-    else dispatch(syncChanged({ id, sync: { kind: 'conflict', theirs: document } }));
+    const taken = takenAlready(kept.edits, kept.revision, log);
+    for (const edit of kept.edits.slice(taken)) dispatch(edited({ id, edit }));
+    if (kept.revision + taken === document.revision) {
+      keep(id, getState);
+      void dispatch(flush(id));
+    } else dispatch(syncChanged({ id, sync: { kind: 'conflict', theirs: document } }));
   };
 }
 
@@ -143,12 +146,45 @@ function flush(id: string): AppThunk<Promise<void>> {
         keep(id, getState);
       }
     } catch (error) {
-      dispatch(sendFailed(id, error));
+      if (!isStale(error) || !(await dispatch(caughtUp(id)))) {
+        dispatch(sendFailed(id, error));
+        return;
+      }
     } finally {
       sending.delete(id);
     }
+    void dispatch(flush(id));
   };
 }
+
+const isStale = (error: unknown): boolean => error instanceof ApiError && error.status === 409;
+
+/** Takes edits sent from here whose answers were lost as answered; whether the server was ahead by those alone. */
+function caughtUp(id: string): AppThunk<Promise<boolean>> {
+  return async (dispatch, getState) => {
+    const document = getState().documents.open[id];
+    if (document === undefined) return false;
+    const log = await requestJson<LoggedEdit[]>(`${documentPath(document)}/edits`).catch(() => []);
+    const { pending, revision } = document;
+    const taken = takenAlready(pending, revision, log);
+    for (let i = 1; i <= taken; i += 1) dispatch(acknowledged({ id, revision: revision + i }));
+    keep(id, getState);
+    return taken > 0 && log.at(-1)?.revision === revision + taken;
+  };
+}
+
+/** How many of the edits that wait here lead the log after the revision that they build on: the server has those. */
+function takenAlready(waiting: readonly Edit[], since: number, log: readonly LoggedEdit[]): number {
+  const later = log.filter(({ revision }) => revision > since);
+  const differs = waiting.findIndex((edit, i) => !alike(edit, later[i]));
+  return differs === -1 ? waiting.length : differs;
+}
+
+const alike = (edit: Edit, logged: LoggedEdit | undefined): boolean =>
+  logged !== undefined &&
+  edit.kind === logged.kind &&
+  edit.group === logged.group &&
+  JSON.stringify(edit.patch) === JSON.stringify(logged.patch);
 
 function sendFailed(id: string, error: unknown): AppThunk {
   return (dispatch) => {

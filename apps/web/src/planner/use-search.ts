@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 
 /** A search off the page: how far it is, and whether it goes on. */
 export interface Search<S> {
@@ -12,8 +12,9 @@ export interface Search<S> {
 }
 
 /**
- * Runs a search in a worker, which tells each step until it is told that it is enough.
- * @param run starts it; told anew only when what is searched changes.
+ * Runs a search in a worker, which tells each step until it is told that it is enough. Where what is searched changes
+ * meanwhile it begins anew: an answer to an older question must not undo an edit. Leaving the step ends it.
+ * @param run starts it; another one only when what is searched changes.
  * @param onDone gets the last step once it has ended by itself.
  */
 export function useSearch<S>(
@@ -21,39 +22,41 @@ export function useSearch<S>(
   onDone: (last: S) => void,
 ): Search<S> {
   const [step, setStep] = useState<S | null>(null);
-  const [working, setWorking] = useState(false);
   const [failure, setFailure] = useState<string | null>(null);
-  const wanted = useRef(0);
-  // Leaving the step ends the work.
-  useEffect(() => () => void (wanted.current += 1), []);
-  const start = useCallback(() => {
-    const own = (wanted.current += 1);
+  // Which start this is; 0 while nothing is searched.
+  const [asked, setAsked] = useState(0);
+  useEffect(() => {
+    if (asked === 0) return undefined;
+    let wanted = true;
     let last: S | null = null;
-    setStep(null);
-    setWorking(true);
-    setFailure(null);
     const goOn = (next: S) => {
-      if (wanted.current !== own) return Promise.resolve(false);
-      last = next;
-      setStep(next);
-      return Promise.resolve(true);
+      if (wanted) {
+        last = next;
+        setStep(next);
+      }
+      return Promise.resolve(wanted);
     };
     run(proxy(goOn)).then(
       () => {
-        if (wanted.current !== own) return;
-        setWorking(false);
+        if (!wanted) return;
+        setAsked(0);
         if (last !== null) onDone(last);
       },
       (error: unknown) => {
-        if (wanted.current !== own) return;
-        setWorking(false);
+        if (!wanted) return;
+        setAsked(0);
         setFailure(error instanceof Error ? error.message : String(error));
       },
     );
-  }, [run, onDone]);
-  const stop = useCallback(() => {
-    wanted.current += 1;
-    setWorking(false);
+    return () => {
+      wanted = false;
+    };
+  }, [asked, run, onDone]);
+  const start = useCallback(() => {
+    setStep(null);
+    setFailure(null);
+    setAsked((before) => before + 1);
   }, []);
-  return { step, working, failure, start, stop };
+  const stop = useCallback(() => setAsked(0), []);
+  return { step, working: asked > 0, failure, start, stop };
 }

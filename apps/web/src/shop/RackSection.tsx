@@ -7,15 +7,12 @@ import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';
 import { LengthField, NumberField, ScaledField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
-import { useRunsQuery } from '../api/api';
 import { instantWords } from '../bench/release';
-import { useNow } from '../parts/use-now';
 import { CLAMP_OPTIONS } from '../words/catalogue';
 import { makeId } from '../workspace/edits';
-import { type InUse, inUse } from './in-use';
+import type { InUse } from './in-use';
+import { useInUse } from './use-in-use';
 import { changed, useEditShop } from './use-edit-shop';
-
-const A_MINUTE_MS = 60_000;
 
 const NEW_LOT: Omit<RackLot, 'id'> = {
   kind: 'parallel-jaw',
@@ -29,9 +26,7 @@ const NEW_LOT: Omit<RackLot, 'id'> = {
 /** Clamps by lots of equals, and what of them is tied up now. */
 export function RackSection({ shop }: { readonly shop: ShopDocument }) {
   const edit = useEditShop();
-  const { data: runs } = useRunsQuery();
-  const now = useNow(true, A_MINUTE_MS);
-  const tied = inUse(runs ?? [], now);
+  const { tied, nowMs } = useInUse();
   return (
     <Section
       title="Clamps"
@@ -54,7 +49,7 @@ export function RackSection({ shop }: { readonly shop: ShopDocument }) {
         </Typography>
       )}
       {shop.rack.map((lot) => (
-        <LotFields key={lot.id} lot={lot} tied={tied.get(lot.id)} nowMs={now} />
+        <LotFields key={lot.id} lot={lot} tied={tied.get(lot.id)} nowMs={nowMs} />
       ))}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5, maxWidth: 760 }}>
         Your own pull: press a bathroom scale between the jaws with a lever of known ratio, pull as hard as

@@ -1,6 +1,6 @@
 import type { RunDocument } from '@lean-clasp/core';
 import { DEMO_SHOP, pastRuns, stageFloor } from '@lean-clasp/core/demo';
-import { inUse } from './in-use';
+import { freeNow, inUse } from './in-use';
 
 const NOW = 1_780_000_000_000;
 const [past] = pastRuns(stageFloor(DEMO_SHOP), 'stage-floor', DEMO_SHOP, NOW);
@@ -29,6 +29,15 @@ describe('what is tied up now', () => {
     // Runs from before lots were noted hold nothing that is known.
     const before = Object.fromEntries(Object.entries(old.promise).filter(([key]) => key !== 'lots'));
     expect(inUse([{ ...old, promise: before as RunDocument['promise'] }], NOW).size).toBe(0);
+  });
+
+  it('leaves on the rack only what is free, never less than nothing', () => {
+    const countOf = (id: string, shop = DEMO_SHOP) => shop.rack.find((lot) => lot.id === id)?.count ?? NaN;
+    const free = freeNow(DEMO_SHOP, inUse([clampedAt(20)], NOW));
+    expect(countOf('pipe', free)).toBe(countOf('pipe') - 3);
+    expect(countOf('trigger', free)).toBe(countOf('trigger'));
+    const many = Array.from({ length: 9 }, () => clampedAt(20));
+    expect(countOf('pipe', freeNow(DEMO_SHOP, inUse(many, NOW)))).toBe(0);
   });
 
   it('freezes the lots of a plan with its promise, ends of cauls too', () => {

@@ -1,4 +1,4 @@
-import type { RunDocument } from '@lean-clasp/core';
+import type { RunDocument, ShopDocument } from '@lean-clasp/core';
 import { releaseOf } from '../bench/release';
 
 /** Clamps of one lot that sit on work now. */
@@ -33,4 +33,15 @@ export function inUse(runs: readonly RunDocument[], nowMs: number): ReadonlyMap<
     }
   }
   return tied;
+}
+
+/** The shop with only what is free now on its rack. */
+export function freeNow(shop: ShopDocument, tied: ReadonlyMap<string, InUse>): ShopDocument {
+  return {
+    ...shop,
+    rack: shop.rack.map((lot) => ({
+      ...lot,
+      count: Math.max(0, lot.count - (tied.get(lot.id)?.count ?? 0)),
+    })),
+  };
 }

@@ -10,15 +10,18 @@ import { useFormat } from '../quantities/use-format';
 import { changeWords, placingWords } from '../words/causes';
 import { useOpenBuild } from '../workspace/open-build';
 import { makeId } from '../workspace/edits';
+import { LeaveOut } from './LeaveOut';
 import { PlacingBar } from './PlacingBar';
+import { useFreeRack } from './use-free-rack';
 
 /** Places clamps from the rack by search, around those that are pinned, and says what is short. */
 export function PlaceClamps() {
   const { build, shop, edit } = useOpenBuild();
   const f = useFormat();
+  const rack = useFreeRack(shop);
   const run = useCallback(
-    (goOn: (step: PlacingStep) => Promise<boolean>) => arranger().place(build, shop, makeId(), goOn),
-    [build, shop],
+    (goOn: (step: PlacingStep) => Promise<boolean>) => arranger().place(build, rack.shop, makeId(), goOn),
+    [build, rack.shop],
   );
   const take = useCallback(
     ({ placing }: PlacingStep) => {
@@ -43,6 +46,7 @@ export function PlaceClamps() {
         label="Place clamps"
         hint={`Fewest from the rack that press everywhere${pinned > 0 ? `, around ${pinned} pinned` : ''}.`}
       />
+      <LeaveOut rack={rack} />
       {placing !== null && sameClamps(placing.build, build) && (
         <Came placing={placing} words={(each) => placingWords(each, f)} />
       )}

@@ -25,6 +25,7 @@ import { placingWords } from '../words/causes';
 import { makeId } from '../workspace/edits';
 import { useOpenAssembly } from '../workspace/open-build';
 import { Figure, OpeningRow, RowHeads, RowNumber } from './OpeningRow';
+import { LeaveOut } from './LeaveOut';
 import { PlacingBar } from './PlacingBar';
 import {
   addPulled,
@@ -36,6 +37,7 @@ import {
   placeOn,
   removePulled,
 } from './pull-edits';
+import { useFreeRack } from './use-free-rack';
 import { lotWords } from '../words/rack';
 
 const COLUMNS = '22px minmax(0, 1fr) 84px 76px';
@@ -46,10 +48,11 @@ export function PullClamps({ pull }: { readonly pull: SqueezedPull }) {
   const { build, shop, edit } = useOpenAssembly();
   const { id } = pull.planned.pull;
   const own = build.squeeze?.clamps?.filter((clamp) => clamp.pull === id) ?? [];
+  const rack = useFreeRack(shop);
   const run = useCallback(
     (goOn: (step: PullPlacingStep) => Promise<boolean>) =>
-      arranger().placePull(build, shop, id, makeId(), goOn),
-    [build, shop, id],
+      arranger().placePull(build, rack.shop, id, makeId(), goOn),
+    [build, rack.shop, id],
   );
   const take = useCallback(
     ({ placing }: PullPlacingStep) => {
@@ -80,6 +83,7 @@ export function PullClamps({ pull }: { readonly pull: SqueezedPull }) {
           </Button>
         )}
       </PlacingBar>
+      <LeaveOut rack={rack} />
       <Outcome step={search.working ? null : search.step} clamps={own} />
       {own.length > 0 && <Rows pull={pull} own={own} />}
     </Box>

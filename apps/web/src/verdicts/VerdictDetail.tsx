@@ -70,11 +70,7 @@ export function VerdictDetail({
         <Typography variant="h2" sx={{ mb: 1 }}>
           How this figure is got
         </Typography>
-        {workings.length === 0 && (
-          <Typography color="text.secondary">
-            There is no sum behind it: the glue is refused as it stands.
-          </Typography>
-        )}
+        {workings.length === 0 && <Typography color="text.secondary">{noSumWords(verdict)}</Typography>}
         <Box sx={{ display: 'grid', gap: 2 }}>
           {workings.map((working) => (
             <WorkingView key={working.title} working={working} />
@@ -117,4 +113,12 @@ function WorkingView({ working: { title, rule, inputs, source } }: { readonly wo
       </Typography>
     </Box>
   );
+}
+
+/** Why a figure has no workings. */
+function noSumWords({ state, cause }: Verdict): string {
+  if (state === 'fails') return 'There is no sum behind it: it is refused as it stands.';
+  return cause.severity === 'warns'
+    ? 'There is no sum behind it yet: it wants a reading, or a plan that says more.'
+    : 'There is no sum behind it: nothing here can go wrong that way.';
 }

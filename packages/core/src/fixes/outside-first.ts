@@ -17,9 +17,9 @@ export function outsideFirst(plan: AssemblyPlan, shop: ShopDocument): Change[] {
 }
 
 /** Readings that come out as they should. */
-function readings({ build, facts }: AssemblyPlan): Change[] {
-  const { acMm, bdMm, twistMm, bowMm } = build.dryFit;
-  const { square, flat } = facts.assembly;
+function readings({ build, facts, verdicts }: AssemblyPlan): Change[] {
+  const { acMm, bdMm } = build.dryFit;
+  const { square } = facts.assembly;
   const found: Change[] = [];
   if (square.kind === 'diagonals' && (acMm === null || bdMm === null)) {
     const diagonalMm = Math.min(LIMITS.diagonalMm.max, Math.hypot(square.abMm, square.bcMm));
@@ -30,7 +30,7 @@ function readings({ build, facts }: AssemblyPlan): Change[] {
       effort: 0.3,
     });
   }
-  if (flat.kind === 'wind' && twistMm === null && bowMm === null) {
+  if (verdicts.flat.cause.code === 'flatness-unread') {
     found.push({
       change: finding('sight-first', 'informs', { mostMm: build.goals.flatMm }),
       build: { ...build, dryFit: { ...build.dryFit, twistMm: 0, bowMm: 0 } },

@@ -1,4 +1,5 @@
-import type { PanelBuild, ShopDocument } from '../formats';
+import { wagonBuilds } from '../demo';
+import type { AssemblyBuild, PanelBuild, ShopDocument } from '../formats';
 import { EDGE_PANEL_DEFAULTS, edgePanelBuild, STARTER_SHOP } from '../templates';
 import { deepFreeze } from './deep-freeze';
 
@@ -48,4 +49,11 @@ export function maplePanel(change: Partial<PanelBuild> = {}): PanelBuild {
   let next = 0;
   const build = edgePanelBuild(EDGE_PANEL_DEFAULTS, TEST_SHOP, () => `m${(next += 1)}`);
   return deepFreeze({ ...build, ...change });
+}
+
+/** A build of the demo that is not a panel, by its id. */
+export function demoAssembly(id: string): AssemblyBuild {
+  const found = wagonBuilds().find((each) => each.id === id);
+  if (found === undefined) throw new Error(`no demo build ${id}`);
+  return found.build;
 }

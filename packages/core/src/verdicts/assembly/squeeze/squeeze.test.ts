@@ -4,16 +4,12 @@ import type { AssemblyBuild } from '../../../formats';
 import { band, opposedPulls, rackingN } from '../../../geometry';
 import { panelPressure } from '../../../mechanics';
 import { remembered } from '../../../remembered';
+import { demoAssembly } from '../../../test-support/builds';
 import { assemblyBuild } from '../../../templates';
 import { planAssembly, settleAssembly } from '..';
 import { assemblyOpenings, assemblyTightening } from '.';
 
 const press = remembered(panelPressure, 50);
-const demo = (id: string): AssemblyBuild => {
-  const found = wagonBuilds().find((each) => each.id === id);
-  if (found === undefined) throw new Error(`no demo build ${id}`);
-  return found.build;
-};
 const settled = (build: AssemblyBuild, shop = DEMO_SHOP) => settleAssembly(planAssembly(build, shop), press);
 const pullsOf = (build: AssemblyBuild) => settled(build).squeeze?.pulls ?? [];
 
@@ -44,7 +40,7 @@ describe('clamps in their places', () => {
   );
 
   it('stand in line with the rails of a frame, one to each', () => {
-    const [across] = pullsOf(demo('scenery-flats'));
+    const [across] = pullsOf(demoAssembly('scenery-flats'));
     expect(across?.clamps).toHaveLength(3);
     const heights = across?.clamps.map(({ shape }) => (shape.kind === 'jaws' ? shape.from[1] : NaN)) ?? [];
     expect(new Set(heights.map(Math.round)).size).toBe(3);
@@ -56,7 +52,7 @@ describe('clamps in their places', () => {
   });
 
   it('never stand in one another on a stack', () => {
-    const [down] = pullsOf(demo('trestle-feet'));
+    const [down] = pullsOf(demoAssembly('trestle-feet'));
     const spots = (down?.clamps ?? []).map(({ shape, lot }) => {
       if (shape.kind !== 'jaws') throw new Error('a clamp has jaws');
       return { x: shape.from[0], y: shape.from[1], padMm: lot.padWidthMm, padHeightMm: lot.padHeightMm };
@@ -73,7 +69,7 @@ describe('clamps in their places', () => {
 describe('pressure on stacks', () => {
   it('has the mean that statics says, on every joint, and a lowest below it', () => {
     for (const id of ['trestle-feet', 'bench-seat', 'drumhead']) {
-      const [pull] = pullsOf(demo(id));
+      const [pull] = pullsOf(demoAssembly(id));
       expect(pull?.by).toBe('elements');
       const totalN = pull?.clamps.reduce((sum, { forceN }) => sum + forceN, 0) ?? 0;
       for (const { meanMPa, minMPa } of pull?.joints ?? []) {
@@ -89,7 +85,7 @@ describe('pressure on stacks', () => {
     const lowest = (kind: 'bare' | 'blocks' | 'cauls') =>
       Math.min(
         ...(pullsOf({
-          ...demo('trestle-feet'),
+          ...demoAssembly('trestle-feet'),
           squeeze: { packing: { kind, thicknessMm: 30 } },
         })[0]?.joints.map(({ minMPa }) => minMPa) ?? [0]),
       );
@@ -98,7 +94,7 @@ describe('pressure on stacks', () => {
   });
 
   it('presses sheets between platens where there is no bag, and less high above the sea', () => {
-    const sheet = demo('backdrop');
+    const sheet = demoAssembly('backdrop');
     const low = settled(sheet);
     const high = settled(sheet, { ...DEMO_SHOP, altitudeM: 1600 });
     expect((low.verdicts.tight.figure ?? 0) - (high.verdicts.tight.figure ?? 0)).toBeCloseTo(0.016, 6);
@@ -114,7 +110,7 @@ describe('pressure on stacks', () => {
 
 describe('mitres under bands', () => {
   it('get less round every corner, as the rope equation has it, and more over waxed paper', () => {
-    const build = { ...demo('dressing-mirror'), squeeze: { counts: [{ pull: 'round', count: 1 }] } };
+    const build = { ...demoAssembly('dressing-mirror'), squeeze: { counts: [{ pull: 'round', count: 1 }] } };
     const [round] = pullsOf(build);
     const corners = round?.joints.map(({ minMPa }) => minMPa) ?? [];
     const turned = Math.exp((-0.25 * Math.PI) / 2);
@@ -129,7 +125,7 @@ describe('mitres under bands', () => {
 
   it('a second band, ratcheted across, evens them out', () => {
     const shares = (count: number) => {
-      const build = { ...demo('dressing-mirror'), squeeze: { counts: [{ pull: 'round', count }] } };
+      const build = { ...demoAssembly('dressing-mirror'), squeeze: { counts: [{ pull: 'round', count }] } };
       const all = pullsOf(build)[0]?.joints.map(({ minMPa }) => minMPa) ?? [];
       return Math.min(...all) / Math.max(...all);
     };
@@ -146,7 +142,7 @@ describe('mitres under bands', () => {
 
 describe('what is said of it', () => {
   it('tells once how a skewed jaw racks the frame, and which way mends it', () => {
-    const said = pullsOf(demo('costume-trunk')).flatMap(({ findings }) => findings);
+    const said = pullsOf(demoAssembly('costume-trunk')).flatMap(({ findings }) => findings);
     const skew = said.filter(({ code }) => code.startsWith('skew-'));
     expect(skew).toHaveLength(1);
     expect(skew[0]).toMatchObject({ code: 'skew-corrects', values: { long: 'A–C' } });
@@ -166,12 +162,12 @@ describe('what is said of it', () => {
     expect(codes).toContain('pad-crushes');
     expect(codes).toContain('jaws-from-both-sides');
     expect(
-      pullsOf(demo('awning-pole')).flatMap(({ findings }) => findings.map(({ code }) => code)),
+      pullsOf(demoAssembly('awning-pole')).flatMap(({ findings }) => findings.map(({ code }) => code)),
     ).toContain('clamps-far-apart');
   });
 
   it('lists every clamp to open and how it is brought together', () => {
-    const plan = settled(demo('costume-trunk'));
+    const plan = settled(demoAssembly('costume-trunk'));
     if (plan.squeeze === null) throw new Error('a case is squeezed');
     const openings = assemblyOpenings(plan.squeeze);
     expect(openings.map(({ count }) => count)).toEqual([4, 4]);
@@ -195,7 +191,7 @@ describe('changes that mend it', () => {
 
   it('state what really comes when they are taken, by the same elements', () => {
     for (const id of ['gable-sign', 'awning-pole', 'scenery-flats']) {
-      const { plan, fixes } = fixed(demo(id));
+      const { plan, fixes } = fixed(demoAssembly(id));
       for (const fix of [...fixes.tight, ...fixes.square, ...fixes.flat]) {
         expect(fix.before).toEqual(plan.verdicts[fix.aspect]);
         expect(fix.after).toEqual(settled(fix.build).verdicts[fix.aspect]);
@@ -209,24 +205,24 @@ describe('changes that mend it', () => {
     ['scenery-flats', 'square', ['pull-diagonal']],
     ['costume-trunk', 'flat', ['clamp-down']],
   ] as const)('%s, %s: %j', (id, aspect, codes) => {
-    const { fixes } = fixed(demo(id));
+    const { fixes } = fixed(demoAssembly(id));
     expect(fixes[aspect].map(({ change }) => change.code)).toEqual(expect.arrayContaining([...codes]));
   });
 
   it('mend wide last mitres, one-sided veneer and joints that stand open', () => {
-    const mirror = { ...demo('gable-sign'), goals: { flatMm: 1, squareMm: 0.2 } };
+    const mirror = { ...demoAssembly('gable-sign'), goals: { flatMm: 1, squareMm: 0.2 } };
     expect(fixed(mirror).fixes.square[0]?.change.code).toBe('shoot-mitres');
     const oneSided: AssemblyBuild = {
-      ...demo('backdrop'),
-      answers: { ...demo('backdrop').answers, faces: 'one' },
-      glue: { ...demo('backdrop').glue, adhesive: 'epoxy-slow' },
+      ...demoAssembly('backdrop'),
+      answers: { ...demoAssembly('backdrop').answers, faces: 'one' },
+      glue: { ...demoAssembly('backdrop').glue, adhesive: 'epoxy-slow' },
     };
     expect(fixed(oneSided).fixes.flat[0]?.change.code).toBe('veneer-both');
     const open: AssemblyBuild = {
-      ...demo('scenery-flats'),
+      ...demoAssembly('scenery-flats'),
       jointNotes: [
         {
-          id: planAssembly(demo('scenery-flats'), DEMO_SHOP).joints[0]?.facts.joint.id ?? '',
+          id: planAssembly(demoAssembly('scenery-flats'), DEMO_SHOP).joints[0]?.facts.joint.id ?? '',
           gapMm: 0.9,
           reinforcement: 'none',
         },
