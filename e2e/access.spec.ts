@@ -103,10 +103,10 @@ function layoutFaults(page: Page): Promise<string[]> {
         parent.closest('legend, noscript, script, style')
       )
         continue;
-      // Sizes in a drawing in millimetres are a few units that the screen makes larger.
+      // Sizes in a drawing in millimetres are a few units that the screen makes larger, others shrink to their column.
       const matrix = parent instanceof SVGGraphicsElement ? parent.getScreenCTM() : null;
-      const enlarged = Math.max(1, matrix === null ? 1 : Math.hypot(matrix.a, matrix.b));
-      const size = Number.parseFloat(getComputedStyle(parent).fontSize) * enlarged;
+      const scale = matrix === null ? 1 : Math.hypot(matrix.a, matrix.b);
+      const size = Number.parseFloat(getComputedStyle(parent).fontSize) * scale;
       const shrunk = parent.closest('label.MuiInputLabel-shrink') === null ? 1 : 0.875;
       if (size * shrunk < 13.99 && parent.getClientRects().length > 0) {
         faults.push(`"${node.textContent?.trim().slice(0, 30)}" is ${size * shrunk} px`);

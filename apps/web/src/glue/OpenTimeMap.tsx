@@ -6,8 +6,8 @@ import { useFormat } from '../quantities/use-format';
 
 const TEMPERATURES = [6, 10, 14, 18, 22, 26, 30] as const;
 const HUMIDITIES = [85, 75, 65, 55, 45, 35, 25] as const;
-const CELL = { width: 58, height: 32 };
-const ROOM = { left: 62, top: 8, bottom: 26 };
+const CELL = { width: 49, height: 32 };
+const ROOM = { left: 58, top: 8, bottom: 26 };
 
 /** Open time over temperature and humidity, the short end in minutes; today's air is marked. */
 export function OpenTimeMap({

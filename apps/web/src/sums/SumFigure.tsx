@@ -7,9 +7,10 @@ import type { Tokens } from '../app/tokens';
 import { type Format, useFormat } from '../quantities/use-format';
 import { valueWords } from './answer-words';
 
-const SIZE = { width: 480, height: 270 };
+/** As wide as its column, so that its text stays as large as the page's. */
+const SIZE = { width: 416, height: 260 };
 /** Room for labels around the drawing. */
-const ROOM = { x: 130, y: 34 };
+const ROOM = { x: 112, y: 34 };
 
 interface Stroke {
   readonly stroke: string;
