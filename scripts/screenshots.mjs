@@ -23,7 +23,7 @@ const PICTURES = [
   ['order', `${FLOOR}/order`],
   ['assembly-order', '/builds/lantern/order', {}, workOutSessions],
   ['squeeze', `${FLOOR}/squeeze`, {}, placeClamps],
-  ['assembly-squeeze', '/builds/costume-trunk/squeeze', { theme: 'lamp', units: 'imperial' }],
+  ['assembly-squeeze', '/builds/trestle-feet/squeeze', { theme: 'lamp', units: 'imperial' }, placeStack],
   ['verdict-opened', `${FLOOR}/squeeze`, {}, (page) => page.locator('[data-verdict="inTime"]').click()],
   ['rehearse', `${FLOOR}/rehearse`],
   ['glue-up', `${FLOOR}/glue-up`],
@@ -61,6 +61,12 @@ try {
   await browser.close();
   await server.stop();
   removeFolder(data);
+}
+
+async function placeStack(page) {
+  await page.getByRole('button', { name: 'Place clamps' }).click();
+  await page.getByText(/^\d+ clamps: lowest/).waitFor({ timeout: 60_000 });
+  await page.getByRole('heading', { name: 'Down' }).scrollIntoViewIfNeeded();
 }
 
 async function runSomeSteps(page) {

@@ -3,18 +3,17 @@ import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
 import { GlueChoice } from '../glue/GlueChoice';
 import { Loading } from '../frame/Loading';
-import { Choice } from '../parts/Choice';
-import { FieldRow } from '../parts/FieldRow';
 import { useAssemblyPlan } from '../planner/plan-context';
+import { type FacesChoice, SpreadFields } from '../glue/SpreadFields';
 import { useFormat } from '../quantities/use-format';
 import { SpreadingTable } from './SpreadingTable';
 import { useOpenAssembly } from '../workspace/open-build';
 
 const METHODS = listSpreadMethods().map(({ id, name }) => ({ value: id, name }));
-const FACES = [
+const FACES: FacesChoice = [
   { value: '1', name: 'one face of each joint' },
   { value: '2', name: 'both faces' },
-] as const;
+];
 
 /** Glue of an assembly: which, how it goes on and how much. */
 export function AssemblyGlue() {
@@ -29,22 +28,7 @@ export function AssemblyGlue() {
     <>
       <GlueChoice />
       <Section title="Spreading">
-        <FieldRow>
-          <Choice
-            label="Spread with"
-            value={build.glue.method}
-            options={METHODS}
-            onChange={(method) => set('Spread with', { method })}
-            width={170}
-          />
-          <Choice
-            label="Wetted faces"
-            value={build.glue.faces === 2 ? '2' : '1'}
-            options={FACES}
-            onChange={(faces) => set('Wetted faces', { faces: faces === '2' ? 2 : 1 })}
-            width={220}
-          />
-        </FieldRow>
+        <SpreadFields value={build.glue} methods={METHODS} faces={FACES} onChange={set} />
         <Typography>
           {f.mass(totals.massG)} ({f.volume(totals.volumeMl)}) in all, {formatClock(totals.spreadMin)} of
           spreading each time;{' '}

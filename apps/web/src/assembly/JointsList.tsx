@@ -7,13 +7,12 @@ import {
   type PlannedJoint,
 } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
-import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
-import { FIGURE_FACE } from '../app/theme';
 import { isSelected, useSelection } from '../drawing/selection';
 import { Section } from '../frame/Page';
 import { FieldRow } from '../parts/FieldRow';
 import { useAssemblyPlan } from '../planner/plan-context';
+import { COUNTED_COLUMNS, Figure, OpeningRow, RowNumber } from '../parts/OpeningRow';
 import { Choice } from '../parts/Choice';
 import { ListField } from '../quantities/ListField';
 import { type Format, useFormat } from '../quantities/use-format';
@@ -55,31 +54,20 @@ function GroupRow({ group, glueMm }: { readonly group: JointGroup; readonly glue
   const many = group.joints.length > 1;
   const parts = many ? facts.label.replace(/ \d+/g, '') : facts.label;
   return (
-    <Box component="li" sx={{ borderBottom: 1, borderColor: 'divider' }}>
-      <ButtonBase
-        aria-expanded={open}
-        onClick={() => select(open ? null : { kind: 'joint', id: facts.joint.id })}
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: '44px minmax(0, 1fr) auto',
-          width: '100%',
-          minHeight: 44,
-          gap: 1,
-          textAlign: 'left',
-          fontSize: '0.9375rem',
-          fontWeight: open ? 700 : 400,
-        }}
-      >
-        <Box component="span" sx={{ fontFamily: FIGURE_FACE }}>
-          {group.joints.length} ×
-        </Box>
-        <span>
-          {JOINT_WORDS[facts.joint.kind]}, {parts}
-        </span>
-        <Box component="span" sx={{ fontFamily: FIGURE_FACE, fontSize: '0.875rem' }}>
-          {f.area(facts.gluedMm2)}
-        </Box>
-      </ButtonBase>
+    <OpeningRow
+      open={open}
+      columns={COUNTED_COLUMNS}
+      onToggle={() => select(open ? null : { kind: 'joint', id: facts.joint.id })}
+      cells={
+        <>
+          <RowNumber>{group.joints.length} ×</RowNumber>
+          <span>
+            {JOINT_WORDS[facts.joint.kind]}, {parts}
+          </span>
+          <Figure>{f.area(facts.gluedMm2)}</Figure>
+        </>
+      }
+    >
       {open && (
         <Box sx={{ pt: 1, pl: 1, pb: 1 }}>
           <Typography variant="body2" sx={{ mb: 1.5 }}>
@@ -103,7 +91,7 @@ function GroupRow({ group, glueMm }: { readonly group: JointGroup; readonly glue
             ))}
         </Box>
       )}
-    </Box>
+    </OpeningRow>
   );
 }
 

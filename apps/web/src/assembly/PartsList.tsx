@@ -1,11 +1,10 @@
 import { type Condition, CONDITIONS, LIMITS } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
-import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
-import { FIGURE_FACE } from '../app/theme';
 import { isSelected, useSelection } from '../drawing/selection';
 import { Section } from '../frame/Page';
+import { COUNTED_COLUMNS, Figure, OpeningRow, RowNumber } from '../parts/OpeningRow';
 import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';
 import { Tick } from '../parts/Tick';
@@ -110,31 +109,20 @@ function GroupRow({ group, sets }: { readonly group: PartGroup; readonly sets: n
   // The plan comes a moment after the edit; fields show what was noted, not what has been planned so far.
   const note = build.partNotes.find(({ id }) => id === part.id);
   return (
-    <Box component="li" sx={{ borderBottom: 1, borderColor: 'divider' }}>
-      <ButtonBase
-        aria-expanded={open}
-        onClick={() => select(open ? null : { kind: 'part', id: part.id })}
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: '44px minmax(0, 1fr) auto',
-          width: '100%',
-          minHeight: 44,
-          gap: 1,
-          textAlign: 'left',
-          fontSize: '0.9375rem',
-          fontWeight: open ? 700 : 400,
-        }}
-      >
-        <Box component="span" sx={{ fontFamily: FIGURE_FACE }}>
-          {count} ×
-        </Box>
-        <span>
-          {name}, {woodName.toLowerCase()}
-        </span>
-        <Box component="span" sx={{ fontFamily: FIGURE_FACE, fontSize: '0.875rem' }}>
-          {f.sizes(part.blankMm)}
-        </Box>
-      </ButtonBase>
+    <OpeningRow
+      open={open}
+      columns={COUNTED_COLUMNS}
+      onToggle={() => select(open ? null : { kind: 'part', id: part.id })}
+      cells={
+        <>
+          <RowNumber>{count} ×</RowNumber>
+          <span>
+            {name}, {woodName.toLowerCase()}
+          </span>
+          <Figure>{f.sizes(part.blankMm)}</Figure>
+        </>
+      }
+    >
       {open && (
         <Box sx={{ pt: 1.5, pl: 1 }}>
           {many && (
@@ -171,6 +159,6 @@ function GroupRow({ group, sets }: { readonly group: PartGroup; readonly sets: n
           <MarksOfPart facts={chosen} ids={ids} turned={note} />
         </Box>
       )}
-    </Box>
+    </OpeningRow>
   );
 }

@@ -2,7 +2,6 @@ import { type Answers, assemblyBuild, FREE, KINDS, type Service, startOf } from 
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useCreateBuildMutation } from '../api/api';
@@ -16,6 +15,7 @@ import { SERVICE_OPTIONS } from '../words/catalogue';
 import { KIND_WORDS } from '../words/kind-names';
 import { AssemblyPicture } from './AssemblyPicture';
 import { createFailure } from './create-failure';
+import { isNamed, NameFields } from './NameFields';
 
 /** A new build of any kind but the panel: its few answers, drawn while they are given. */
 export function NewAssemblyPage() {
@@ -42,7 +42,6 @@ function NewAssembly({ template }: { readonly template: string }) {
     () => assemblyBuild({ template, name: 'New', project: '', service, answers }),
     [template, service, answers],
   );
-  const nameMissing = name.trim() === '';
   const submit = async () => {
     const made = await create({ template, name, project, service, answers }).unwrap();
     void navigate(`/builds/${made.id}/fit`);
@@ -59,23 +58,14 @@ function NewAssembly({ template }: { readonly template: string }) {
           }}
         >
           <FieldRow>
-            <TextField
-              label="Name"
-              size="small"
-              value={name}
-              error={nameMissing}
-              helperText={nameMissing ? 'Give it a name, so that you find it again.' : undefined}
-              onChange={(event) => setName(event.target.value.slice(0, 120))}
-              sx={{ width: 260 }}
-              slotProps={{ inputLabel: { shrink: true } }}
-            />
-            <TextField
-              label="Belongs to"
-              size="small"
-              value={project}
-              onChange={(event) => setProject(event.target.value.slice(0, 200))}
-              sx={{ width: 166 }}
-              slotProps={{ inputLabel: { shrink: true } }}
+            <NameFields
+              name={name}
+              project={project}
+              width={166}
+              onChange={(change) => {
+                setName(change.name ?? name);
+                setProject(change.project ?? project);
+              }}
             />
           </FieldRow>
           {kind !== null && <AnswersForm kind={kind} answers={shown} refusal={refusal} onChange={set} />}
@@ -97,7 +87,7 @@ function NewAssembly({ template }: { readonly template: string }) {
             type="submit"
             variant="contained"
             size="large"
-            disabled={nameMissing || refusal !== null || isLoading}
+            disabled={!isNamed(name) || refusal !== null || isLoading}
           >
             Start this build
           </Button>

@@ -12,7 +12,6 @@ import {
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -29,6 +28,7 @@ import { SHOP_ID } from '../shop/shop-id';
 import { againstWords, ASPECT_NAMES, figureWords } from '../verdicts/figures';
 import { StateMark } from '../verdicts/state-mark';
 import { createFailure } from './create-failure';
+import { isNamed, NameFields } from './NameFields';
 import { SERVICE_OPTIONS, SPECIES_OPTIONS } from '../words/catalogue';
 import { causeWords } from '../words/causes';
 
@@ -39,7 +39,6 @@ export function NewBuildPage() {
   const shop = useDocument('shops', SHOP_ID);
   const [create, { isLoading, error }] = useCreateBuildMutation();
   const navigate = useNavigate();
-  const nameMissing = answers.name.trim() === '';
   const submit = async () => {
     const made = await create({ template: 'edge-panel', answers }).unwrap();
     void navigate(`/builds/${made.id}/fit`);
@@ -59,24 +58,7 @@ export function NewBuildPage() {
           }}
         >
           <FieldRow>
-            <TextField
-              label="Name"
-              size="small"
-              value={answers.name}
-              error={nameMissing}
-              helperText={nameMissing ? 'Give it a name, so that you find it again.' : undefined}
-              onChange={(event) => set({ name: event.target.value.slice(0, 120) })}
-              sx={{ width: 240 }}
-              slotProps={{ inputLabel: { shrink: true } }}
-            />
-            <TextField
-              label="Belongs to"
-              size="small"
-              value={answers.project}
-              onChange={(event) => set({ project: event.target.value.slice(0, 200) })}
-              sx={{ width: 240 }}
-              slotProps={{ inputLabel: { shrink: true } }}
-            />
+            <NameFields name={answers.name} project={answers.project} width={230} onChange={set} />
             <Choice
               label="Species"
               value={answers.species}
@@ -130,7 +112,12 @@ export function NewBuildPage() {
               {createFailure(error)}
             </Alert>
           )}
-          <Button type="submit" variant="contained" size="large" disabled={nameMissing || isLoading}>
+          <Button
+            type="submit"
+            variant="contained"
+            size="large"
+            disabled={!isNamed(answers.name) || isLoading}
+          >
             Start this build
           </Button>
         </Box>

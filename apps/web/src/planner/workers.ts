@@ -1,6 +1,6 @@
 import type { AssemblyPlan, BuildDocument, Plan, ShopDocument } from '@lean-clasp/core';
 import { type Remote, wrap } from 'comlink';
-import type { Planner } from './planner.worker';
+import type { Planner } from './planner-answers';
 
 /** A worker for the whole page, made when first needed. */
 function lazyWorker(): () => Remote<Planner> {

@@ -1,14 +1,13 @@
 import { type BlockLot, type CaulLot, LIMITS, type ShopDocument } from '@lean-clasp/core';
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
 import { Choice } from '../parts/Choice';
-import { FieldRow } from '../parts/FieldRow';
 import { LengthField, NumberField } from '../quantities/fields';
 import { SPECIES_OPTIONS } from '../words/catalogue';
 import { makeId } from '../workspace/edits';
 import { changed, useEditShop } from './use-edit-shop';
+import { LotCount, LotGroup } from './LotGroup';
 
 const NEW_CAULS: Omit<CaulLot, 'id'> = {
   count: 2,
@@ -103,55 +102,43 @@ function CaulFields({ lot }: { readonly lot: CaulLot }) {
   const set = (label: string, change: Partial<CaulLot>) =>
     edit(`${label}, cauls`, (before) => ({ ...before, cauls: changed(before.cauls ?? [], lot.id, change) }));
   return (
-    <Box sx={{ borderBottom: 1, borderColor: 'divider', mb: 2 }} role="group" aria-label="Lot of cauls">
-      <FieldRow>
-        <NumberField
-          label="Cauls"
-          whole
-          value={lot.count}
-          bounds={LIMITS.clampCount}
-          onChange={(count) => count !== null && set('How many', { count })}
-          width={90}
+    <LotGroup
+      name="Lot of cauls"
+      remove="Remove these cauls"
+      onRemove={() =>
+        edit('Cauls removed', (before) => ({
+          ...before,
+          cauls: (before.cauls ?? []).filter(({ id }) => id !== lot.id),
+        }))
+      }
+    >
+      <LotCount label="Cauls" count={lot.count} width={90} onChange={(count) => set('How many', { count })} />
+      <Choice
+        label="Wood"
+        value={lot.species}
+        options={SPECIES_OPTIONS}
+        onChange={(species) => set('Wood', { species })}
+        width={190}
+      />
+      {(
+        [
+          ['Length', 'lengthMm', LIMITS.caulLengthMm],
+          ['Width', 'widthMm', LIMITS.caulSectionMm],
+          ['Depth', 'depthMm', LIMITS.caulSectionMm],
+          ['Crown', 'crownMm', LIMITS.crownMm],
+        ] as const
+      ).map(([label, field, bounds]) => (
+        <LengthField
+          key={field}
+          label={label}
+          fine={field === 'crownMm'}
+          value={lot[field]}
+          bounds={bounds}
+          onChange={(mm) => mm !== null && set(label, { [field]: mm })}
+          width={110}
         />
-        <Choice
-          label="Wood"
-          value={lot.species}
-          options={SPECIES_OPTIONS}
-          onChange={(species) => set('Wood', { species })}
-          width={190}
-        />
-        {(
-          [
-            ['Length', 'lengthMm', LIMITS.caulLengthMm],
-            ['Width', 'widthMm', LIMITS.caulSectionMm],
-            ['Depth', 'depthMm', LIMITS.caulSectionMm],
-            ['Crown', 'crownMm', LIMITS.crownMm],
-          ] as const
-        ).map(([label, field, bounds]) => (
-          <LengthField
-            key={field}
-            label={label}
-            fine={field === 'crownMm'}
-            value={lot[field]}
-            bounds={bounds}
-            onChange={(mm) => mm !== null && set(label, { [field]: mm })}
-            width={110}
-          />
-        ))}
-        <Button
-          color="error"
-          aria-label="Remove these cauls"
-          onClick={() =>
-            edit('Cauls removed', (before) => ({
-              ...before,
-              cauls: (before.cauls ?? []).filter(({ id }) => id !== lot.id),
-            }))
-          }
-        >
-          Remove
-        </Button>
-      </FieldRow>
-    </Box>
+      ))}
+    </LotGroup>
   );
 }
 
@@ -163,70 +150,54 @@ function BlockFields({ lot }: { readonly lot: BlockLot }) {
       blocks: changed(before.blocks ?? [], lot.id, change),
     }));
   return (
-    <Box
-      sx={{ borderBottom: 1, borderColor: 'divider', mb: 2 }}
-      role="group"
-      aria-label={`Lot of ${lot.kind}s`}
+    <LotGroup
+      name={`Lot of ${lot.kind}s`}
+      remove={`Remove these ${lot.kind}s`}
+      onRemove={() =>
+        edit('Blocks removed', (before) => ({
+          ...before,
+          blocks: (before.blocks ?? []).filter(({ id }) => id !== lot.id),
+        }))
+      }
     >
-      <FieldRow>
-        <NumberField
-          label="How many"
-          whole
-          value={lot.count}
-          bounds={LIMITS.clampCount}
-          onChange={(count) => count !== null && set('How many', { count })}
-          width={110}
-        />
-        <Choice
-          label="What"
-          value={lot.kind}
-          options={BLOCK_KINDS}
-          onChange={(kind) => set('What', { kind })}
-          width={120}
-        />
-        <LengthField
-          label="Length"
-          value={lot.lengthMm}
-          bounds={LIMITS.caulLengthMm}
-          onChange={(lengthMm) => lengthMm !== null && set('Length', { lengthMm })}
-          width={110}
-        />
-        <LengthField
-          label="Thickness"
-          value={lot.thicknessMm}
-          bounds={LIMITS.padThicknessMm}
-          onChange={(thicknessMm) => thicknessMm !== null && set('Thickness', { thicknessMm })}
-          width={110}
-        />
-        <Choice
-          label="Its face"
-          value={lot.face}
-          options={FACES}
-          onChange={(face) => set('Face', { face })}
-          width={120}
-        />
-        <NumberField
-          label="Grip, measured"
-          optional
-          value={lot.friction}
-          bounds={LIMITS.friction}
-          hint={`empty: ${USUAL_FRICTION[lot.face]}, usual`}
-          onChange={(friction) => set('Grip', { friction })}
-          width={150}
-        />
-        <Button
-          color="error"
-          aria-label={`Remove these ${lot.kind}s`}
-          onClick={() =>
-            edit('Blocks removed', (before) => ({
-              ...before,
-              blocks: (before.blocks ?? []).filter(({ id }) => id !== lot.id),
-            }))
-          }
-        >
-          Remove
-        </Button>
-      </FieldRow>
-    </Box>
+      <LotCount count={lot.count} onChange={(count) => set('How many', { count })} />
+      <Choice
+        label="What"
+        value={lot.kind}
+        options={BLOCK_KINDS}
+        onChange={(kind) => set('What', { kind })}
+        width={120}
+      />
+      <LengthField
+        label="Length"
+        value={lot.lengthMm}
+        bounds={LIMITS.caulLengthMm}
+        onChange={(lengthMm) => lengthMm !== null && set('Length', { lengthMm })}
+        width={110}
+      />
+      <LengthField
+        label="Thickness"
+        value={lot.thicknessMm}
+        bounds={LIMITS.padThicknessMm}
+        onChange={(thicknessMm) => thicknessMm !== null && set('Thickness', { thicknessMm })}
+        width={110}
+      />
+      <Choice
+        label="Its face"
+        value={lot.face}
+        options={FACES}
+        onChange={(face) => set('Face', { face })}
+        width={120}
+      />
+      <NumberField
+        label="Grip, measured"
+        optional
+        value={lot.friction}
+        bounds={LIMITS.friction}
+        hint={`empty: ${USUAL_FRICTION[lot.face]}, usual`}
+        onChange={(friction) => set('Grip', { friction })}
+        width={150}
+      />
+    </LotGroup>
   );
 }

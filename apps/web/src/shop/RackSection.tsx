@@ -1,16 +1,15 @@
 import { findClampKind, LIMITS, type RackLot, type ShopDocument } from '@lean-clasp/core';
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
 import { Choice } from '../parts/Choice';
-import { FieldRow } from '../parts/FieldRow';
-import { LengthField, NumberField, ScaledField } from '../quantities/fields';
+import { LengthField, ScaledField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
 import { instantWords } from '../bench/release';
 import { CLAMP_OPTIONS } from '../words/catalogue';
 import { makeId } from '../workspace/edits';
 import type { InUse } from './in-use';
+import { LotCount, LotGroup } from './LotGroup';
 import { useInUse } from './use-in-use';
 import { changed, useEditShop } from './use-edit-shop';
 
@@ -75,80 +74,66 @@ function LotFields({
   const set = (label: string, change: Partial<RackLot>) =>
     edit(`${label}, ${kind.name}`, (before) => ({ ...before, rack: changed(before.rack, lot.id, change) }));
   return (
-    <Box
-      sx={{ borderBottom: 1, borderColor: 'divider', mb: 2 }}
-      role="group"
-      aria-label={`Lot of ${kind.name}s`}
+    <LotGroup
+      name={`Lot of ${kind.name}s`}
+      remove={`Remove the lot of ${kind.name}s`}
+      onRemove={() =>
+        edit('Clamps removed', (before) => ({
+          ...before,
+          rack: before.rack.filter(({ id }) => id !== lot.id),
+        }))
+      }
+      after={
+        tied !== undefined && (
+          <Typography sx={{ pb: 1.5 }}>
+            {tied.count} of {lot.count} on {[...new Set(tied.builds)].join(', ')},{' '}
+            {tied.untilMs === null ? 'being put on now' : `until ${instantWords(tied.untilMs, nowMs)}`}.
+          </Typography>
+        )
+      }
     >
-      <FieldRow>
-        <Choice
-          label="Kind"
-          value={lot.kind}
-          options={CLAMP_OPTIONS}
-          onChange={(id) => {
-            const { padWidthMm, padHeightMm } = findClampKind(id);
-            set('Kind', { kind: id, padWidthMm, padHeightMm });
-          }}
-          width={210}
-        />
-        <NumberField
-          label="How many"
-          whole
-          value={lot.count}
-          bounds={LIMITS.clampCount}
-          onChange={(count) => count !== null && set('How many', { count })}
-          width={110}
-        />
-        <LengthField
-          label="Opens to"
-          value={lot.maxOpeningMm}
-          bounds={LIMITS.clampOpeningMm}
-          onChange={(maxOpeningMm) => maxOpeningMm !== null && set('Opens to', { maxOpeningMm })}
-          width={130}
-        />
-        <ScaledField
-          label="Pull, measured"
-          quantity="force"
-          optional
-          value={lot.forceN}
-          bounds={LIMITS.clampForceN}
-          hint={kind.forceN === null ? '' : `empty: ${f.force(kind.forceN)}, typical`}
-          onChange={(forceN) => set('Pull', { forceN })}
-          width={170}
-        />
-        <LengthField
-          label="Jaw width"
-          value={lot.padWidthMm}
-          bounds={LIMITS.padSideMm}
-          onChange={(padWidthMm) => padWidthMm !== null && set('Jaw width', { padWidthMm })}
-          width={116}
-        />
-        <LengthField
-          label="Jaw height"
-          value={lot.padHeightMm}
-          bounds={LIMITS.padSideMm}
-          onChange={(padHeightMm) => padHeightMm !== null && set('Jaw height', { padHeightMm })}
-          width={116}
-        />
-        <Button
-          color="error"
-          aria-label={`Remove the lot of ${kind.name}s`}
-          onClick={() =>
-            edit('Clamps removed', (before) => ({
-              ...before,
-              rack: before.rack.filter(({ id }) => id !== lot.id),
-            }))
-          }
-        >
-          Remove
-        </Button>
-      </FieldRow>
-      {tied !== undefined && (
-        <Typography sx={{ pb: 1.5 }}>
-          {tied.count} of {lot.count} on {[...new Set(tied.builds)].join(', ')},{' '}
-          {tied.untilMs === null ? 'being put on now' : `until ${instantWords(tied.untilMs, nowMs)}`}.
-        </Typography>
-      )}
-    </Box>
+      <Choice
+        label="Kind"
+        value={lot.kind}
+        options={CLAMP_OPTIONS}
+        onChange={(id) => {
+          const { padWidthMm, padHeightMm } = findClampKind(id);
+          set('Kind', { kind: id, padWidthMm, padHeightMm });
+        }}
+        width={210}
+      />
+      <LotCount count={lot.count} onChange={(count) => set('How many', { count })} />
+      <LengthField
+        label="Opens to"
+        value={lot.maxOpeningMm}
+        bounds={LIMITS.clampOpeningMm}
+        onChange={(maxOpeningMm) => maxOpeningMm !== null && set('Opens to', { maxOpeningMm })}
+        width={130}
+      />
+      <ScaledField
+        label="Pull, measured"
+        quantity="force"
+        optional
+        value={lot.forceN}
+        bounds={LIMITS.clampForceN}
+        hint={kind.forceN === null ? '' : `empty: ${f.force(kind.forceN)}, typical`}
+        onChange={(forceN) => set('Pull', { forceN })}
+        width={170}
+      />
+      <LengthField
+        label="Jaw width"
+        value={lot.padWidthMm}
+        bounds={LIMITS.padSideMm}
+        onChange={(padWidthMm) => padWidthMm !== null && set('Jaw width', { padWidthMm })}
+        width={116}
+      />
+      <LengthField
+        label="Jaw height"
+        value={lot.padHeightMm}
+        bounds={LIMITS.padSideMm}
+        onChange={(padHeightMm) => padHeightMm !== null && set('Jaw height', { padHeightMm })}
+        width={116}
+      />
+    </LotGroup>
   );
 }

@@ -24,7 +24,7 @@ import { useFormat } from '../quantities/use-format';
 import { placingWords } from '../words/causes';
 import { makeId } from '../workspace/edits';
 import { useOpenAssembly } from '../workspace/open-build';
-import { Figure, OpeningRow, RowHeads, RowNumber } from './OpeningRow';
+import { Figure, OpeningRow, RowHeads, RowNumber } from '../parts/OpeningRow';
 import { LeaveOut } from './LeaveOut';
 import { PlacingBar } from './PlacingBar';
 import {

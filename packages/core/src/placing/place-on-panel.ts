@@ -1,25 +1,12 @@
 import { panelPressure, type Press } from '../mechanics';
 import type { Plan } from '../verdicts';
+import { aimed, type Step } from './aimed';
 import { check, type PanelPlacing } from './checked';
 import { insteadOf } from './instead';
-import type { Placing } from './job';
 import { jobOf } from './panel-job';
-import { placings } from './search';
 
-/** What is being done while clamps are placed. */
-export type PlacingStage = 'searching' | 'checking' | 'looking-further' | 'done';
-
-/** How far the work has come. */
-export interface PlacingStep {
-  readonly stage: PlacingStage;
-  /** Best so far; null before the first check. */
-  readonly placing: PanelPlacing | null;
-  /** Clamps of the best so far. */
-  readonly clamps: number;
-}
-
-/** Tries at aiming higher where the elements find less than the sums did. */
-const MOST_TRIES = 3;
+/** How far the placing on a panel has come. */
+export type PlacingStep = Step<PanelPlacing>;
 
 /**
  * Places clamps from the rack on a panel: kinds, places, sides, handles and pull that bring every line to what its glue
@@ -33,22 +20,10 @@ export function* panelPlacings(
   press: Press = panelPressure,
 ): Generator<PlacingStep> {
   const { shop } = plan;
-  let aim = 1;
-  let placing: PanelPlacing | null = null;
-  for (let attempt = 0; attempt < MOST_TRIES; attempt += 1) {
-    const job = jobOf(plan, aim);
-    let found: Placing | null = null;
-    for (const best of placings(job)) {
-      found = best;
-      yield { stage: 'searching', placing, clamps: best.clamps.length };
-    }
-    if (found === null) break;
-    yield { stage: 'checking', placing, clamps: found.clamps.length };
-    const checked = check(plan, job, found, makeId, press);
-    if (placing === null || checked.lowestShare > placing.lowestShare) placing = checked;
-    if (checked.meets || found.lowestShare < 1) break;
-    aim *= 1.01 / checked.lowestShare;
-  }
+  let placing = yield* aimed(
+    (aim) => jobOf(plan, aim),
+    (job, found) => check(plan, job, found, makeId, press),
+  );
   if (placing !== null && !placing.meets) {
     yield { stage: 'looking-further', placing, clamps: placing.build.clamps.length };
     placing = { ...placing, instead: insteadOf(plan, placing, shop, makeId, press) };

@@ -1,26 +1,21 @@
-import { BETWEEN_JAWS_MM, findClampKind, lotForceN } from '../clamps';
+import { lotForceN } from '../clamps';
 import { type Finding, finding } from '../finding';
-import { type AssemblyBuild, MOST_CLAMPS, type PulledClamp, type RackLot } from '../formats';
+import type { AssemblyBuild, PulledClamp, RackLot } from '../formats';
 import { panelPressure, type Press } from '../mechanics';
 import {
-  acrossInTurn,
   type AssemblyPlan,
   type ClampInSpace,
   leastOf,
   packingOf,
   planAssembly,
   type PlannedPull,
-  pullFrame,
   settleAssembly,
-  spreadMm,
   type Stack,
   stackOf,
-  suits,
 } from '../verdicts';
-import type { Placing, PlacingJob, PlacingLot } from './job';
-import { CRUSH_SHARE, placesAlong } from './panel-job';
-import type { PlacingStage } from './place-on-panel';
-import { placeClamps, placings } from './search';
+import { aimed, type Step } from './aimed';
+import { placeClamps } from './search';
+import { clampsFrom, jobOfStack, pinnedOn, stackLots } from './stack-job';
 
 /** Clamps placed on one pull of an assembly, checked as it is pressed. */
 export interface PullPlacing {
@@ -33,15 +28,9 @@ export interface PullPlacing {
   readonly findings: readonly Finding[];
 }
 
-/** How far the work has come. */
-export interface PullPlacingStep {
-  readonly stage: PlacingStage;
-  readonly placing: PullPlacing | null;
-  readonly clamps: number;
-}
+/** How far the placing on a pull has come. */
+export type PullPlacingStep = Step<PullPlacing>;
 
-/** Tries at aiming higher where the elements find less than the sums did. */
-const MOST_TRIES = 3;
 /** Clamps that could be borrowed. */
 const MOST_BORROWED = 40;
 
@@ -61,135 +50,29 @@ export function* pullPlacings(
   if (planned === undefined) return;
   const stack = stackOf(planned.pull, plan.facts, packingOf(plan.build));
   const lots = stack === null ? [] : stackLots(plan, planned);
-  let placing: PullPlacing | null = null;
+  const done = (placing: PullPlacing | null): PullPlacingStep => ({
+    stage: 'done',
+    placing,
+    clamps: placing === null ? 0 : clampsOf(placing.build, pullId).length,
+  });
   if (stack === null || lots.length === 0) {
-    placing = checked(plan, planned, spreadAnew(plan, planned, makeId, press), press);
-  } else {
-    let aim = 1;
-    for (let attempt = 0; attempt < MOST_TRIES; attempt += 1) {
-      const job = jobOfStack(plan, planned, stack, lots, aim);
-      let found: Placing | null = null;
-      for (const best of placings(job)) {
-        found = best;
-        yield { stage: 'searching', placing, clamps: best.clamps.length };
-      }
-      if (found === null) break;
-      yield { stage: 'checking', placing, clamps: found.clamps.length };
-      const next = checked(plan, planned, clampsFrom(plan, planned, job, found, makeId), press);
-      if (placing === null || next.lowestShare > placing.lowestShare) placing = next;
-      if (next.meets || found.lowestShare < 1) break;
-      aim *= 1.01 / Math.max(next.lowestShare, 0.1);
-    }
-    if (placing !== null && !placing.meets) {
-      yield { stage: 'looking-further', placing, clamps: 0 };
-      placing = {
-        ...placing,
-        findings: [...placing.findings, ...borrowed(plan, planned, stack, lots)],
-      };
-    }
+    yield done(checked(plan, planned, spreadAnew(plan, planned, makeId, press), press));
+    return;
   }
-  yield { stage: 'done', placing, clamps: placing === null ? 0 : clampsOf(placing.build, pullId).length };
+  const placing = yield* aimed(
+    (aim) => jobOfStack(plan, planned, stack, lots, aim),
+    (job, found) => checked(plan, planned, clampsFrom(plan, planned, job, found, makeId), press),
+  );
+  if (placing === null || placing.meets) {
+    yield done(placing);
+    return;
+  }
+  yield { stage: 'looking-further', placing, clamps: clampsOf(placing.build, pullId).length };
+  yield done({ ...placing, findings: [...placing.findings, ...borrowed(plan, planned, stack, lots)] });
 }
 
 const clampsOf = ({ squeeze }: AssemblyBuild, pullId: string): readonly PulledClamp[] =>
   squeeze?.clamps?.filter(({ pull }) => pull === pullId) ?? [];
-
-/** Clamps that stay, and that can press. */
-const pinnedOn = ({ placed }: PlannedPull) => placed.filter(({ clamp }) => clamp.pinned === true);
-
-/** Lots with jaws that suit a pull. */
-const stackLots = ({ shop }: AssemblyPlan, { pull }: PlannedPull): RackLot[] =>
-  shop.rack.filter((lot) => suits(pull, lot) && lot.count > 0 && findClampKind(lot.kind).jawDepthMm > 0);
-
-/** What the search is asked for a stack. */
-function jobOfStack(
-  { build }: AssemblyPlan,
-  planned: PlannedPull,
-  stack: Stack,
-  lots: readonly RackLot[],
-  aim: number,
-): PlacingJob {
-  const spread = spreadMm(packingOf(build));
-  const capped = (lot: RackLot) =>
-    Math.min(
-      lotForceN(lot),
-      CRUSH_SHARE * planned.crushMPa * (lot.padWidthMm + spread) * (lot.padHeightMm + spread),
-    );
-  const pinned = pinnedOn(planned);
-  const free = lots.map((lot): PlacingLot => ({
-    id: lot.id,
-    count: lot.count - pinned.filter((pin) => pin.lot.id === lot.id).length,
-    forceN: capped(lot),
-    padMm: lot.padWidthMm,
-    pressMm: stack.padMmOf(lot),
-  }));
-  const { boards, lengthMm, batten } = stack;
-  const within = (xMm: number, padMm: number) => Math.min(lengthMm - padMm / 2, Math.max(padMm / 2, xMm));
-  return {
-    panel: { boards, lengthMm, batten },
-    targetMPa: stack.joints.map(() => planned.wanted.lowMPa * aim),
-    lots: [
-      ...free,
-      ...pinned.map(({ lot, forceN }, i): PlacingLot => ({
-        id: `pinned ${i}`,
-        count: 0,
-        forceN,
-        padMm: Math.min(lengthMm, lot.padWidthMm),
-        pressMm: stack.padMmOf(lot),
-      })),
-    ],
-    placesMm: placesAlong(lengthMm, Math.max(...free.map(({ padMm }) => padMm), 0)),
-    pinned: pinned.map(({ clamp, lot }, i) => ({
-      lotId: `pinned ${i}`,
-      xMm: within(clamp.alongMm, Math.min(lengthMm, lot.padWidthMm)),
-    })),
-    mostClamps: MOST_CLAMPS,
-    betweenMm: BETWEEN_JAWS_MM,
-    rows: stack.rows,
-  };
-}
-
-/** A found set as clamps of the document, across the stack in turn. */
-function clampsFrom(
-  { facts, shop }: AssemblyPlan,
-  planned: PlannedPull,
-  job: PlacingJob,
-  found: Placing,
-  makeId: () => string,
-): PulledClamp[] {
-  const pinned = pinnedOn(planned);
-  const frame = pullFrame(planned.pull, facts);
-  const rowOf = rowsOf(job, found);
-  return found.clamps.flatMap(({ lotId, xMm }, i): PulledClamp[] => {
-    const pin = lotId.startsWith('pinned ') ? pinned[Number(lotId.slice('pinned '.length))] : undefined;
-    if (pin !== undefined) return [pin.clamp];
-    const lot = shop.rack.find(({ id }) => id === lotId);
-    if (lot === undefined) return [];
-    const capN = job.lots.find(({ id }) => id === lotId)?.forceN ?? 0;
-    return [
-      {
-        id: makeId(),
-        pull: planned.pull.id,
-        rackId: lotId,
-        alongMm: xMm,
-        acrossMm: acrossInTurn(planned.pull, frame, rowOf[i] ?? i, job.rows),
-        ...(capN < lotForceN(lot) - 1 ? { mostN: Math.floor(capN) } : {}),
-      },
-    ];
-  });
-}
-
-/** Row of each clamp: that of the one before where there is room, for bars on faces simply in turn. */
-function rowsOf(job: PlacingJob, { clamps }: Placing): number[] {
-  if (job.rows !== 2) return clamps.map((_, i) => i);
-  const ends = [-Infinity, -Infinity];
-  return clamps.map(({ lotId, xMm }) => {
-    const half = (job.lots.find(({ id }) => id === lotId)?.padMm ?? 0) / 2;
-    const row = (ends[0] ?? 0) <= (ends[1] ?? 0) ? 0 : 1;
-    ends[row] = xMm + half;
-    return row;
-  });
-}
 
 /** Where clamps stand when they are worked out, less the places nearest to those that are pinned. */
 function spreadAnew(

@@ -9,15 +9,17 @@ import { isSelected, useSelection } from '../../../drawing/selection';
 import { Choice } from '../../../parts/Choice';
 import { FieldRow } from '../../../parts/FieldRow';
 import { usePlan } from '../../../planner/plan-context';
+import { type FacesChoice, SpreadFields } from '../../../glue/SpreadFields';
 import { useFormat } from '../../../quantities/use-format';
 import { spreadLine } from '../../edits';
 import { useOpenBuild } from '../../open-build';
 
 const AS_THE_REST = '';
-const FACES = [
+const FACES: FacesChoice = [
   { value: '1', name: 'one face, rubbed together' },
   { value: '2', name: 'both faces' },
-] as const;
+];
+
 /** Methods that suit a board's edge. */
 const EDGE_METHODS = listSpreadMethods()
   .filter(({ id }) => !['hot-nozzle', 'thinned-coats', 'joint-brush'].includes(id))
@@ -33,22 +35,7 @@ export function Spreading() {
     edit(label, (before) => ({ ...before, glue: { ...before.glue, ...change } }));
   return (
     <>
-      <FieldRow>
-        <Choice
-          label="Spread with"
-          value={build.glue.method}
-          options={EDGE_METHODS}
-          onChange={(method) => set('Spread with', { method })}
-          width={170}
-        />
-        <Choice
-          label="Wetted faces"
-          value={build.glue.faces === 2 ? '2' : '1'}
-          options={FACES}
-          onChange={(faces) => set('Wetted faces', { faces: faces === '2' ? 2 : 1 })}
-          width={220}
-        />
-      </FieldRow>
+      <SpreadFields value={build.glue} methods={EDGE_METHODS} faces={FACES} onChange={set} />
       {plan !== null && (
         <>
           <OwnWay plan={plan} />

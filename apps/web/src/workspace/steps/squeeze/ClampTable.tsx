@@ -9,7 +9,7 @@ import { Section } from '../../../frame/Page';
 import { Choice } from '../../../parts/Choice';
 import { FieldRow } from '../../../parts/FieldRow';
 import { LengthField, ScaledField } from '../../../quantities/fields';
-import { Figure, OpeningRow, RowHeads, RowNumber } from '../../../squeeze/OpeningRow';
+import { Figure, OpeningRow, RowHeads, RowNumber } from '../../../parts/OpeningRow';
 import { PlaceClamps } from '../../../squeeze/PlaceClamps';
 import { Tick } from '../../../parts/Tick';
 import { useFormat } from '../../../quantities/use-format';

@@ -3,6 +3,9 @@ import ButtonBase from '@mui/material/ButtonBase';
 import type { ReactNode } from 'react';
 import { FIGURE_FACE } from '../app/theme';
 
+/** Columns of a row that begins with how many alike it stands for. */
+export const COUNTED_COLUMNS = '44px minmax(0, 1fr) auto';
+
 /** A row of a list that opens to what can be changed about it. */
 export function OpeningRow({
   open,
@@ -13,8 +16,8 @@ export function OpeningRow({
   children,
 }: {
   readonly open: boolean;
-  /** What is read out for the row. */
-  readonly label: string;
+  /** What is read out for the row, where that is not what it shows. */
+  readonly label?: string;
   /** Grid template of the row. */
   readonly columns: string;
   readonly cells: ReactNode;

@@ -1,0 +1,59 @@
+import { LIMITS } from '@lean-clasp/core';
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { ReactNode } from 'react';
+import { FieldRow } from '../parts/FieldRow';
+import { NumberField } from '../quantities/fields';
+
+/** Fields of one lot of equals, and the way to be rid of it. */
+export function LotGroup({
+  name,
+  remove,
+  onRemove,
+  after,
+  children,
+}: {
+  /** What is read out for the lot. */
+  readonly name: string;
+  /** What the button to remove it is called. */
+  readonly remove: string;
+  readonly onRemove: () => void;
+  readonly after?: ReactNode;
+  readonly children: ReactNode;
+}) {
+  return (
+    <Box sx={{ borderBottom: 1, borderColor: 'divider', mb: 2 }} role="group" aria-label={name}>
+      <FieldRow>
+        {children}
+        <Button color="error" aria-label={remove} onClick={onRemove}>
+          Remove
+        </Button>
+      </FieldRow>
+      {after}
+    </Box>
+  );
+}
+
+/** How many there are in a lot. */
+export function LotCount({
+  label = 'How many',
+  count,
+  width = 110,
+  onChange,
+}: {
+  readonly label?: string;
+  readonly count: number;
+  readonly width?: number;
+  readonly onChange: (count: number) => void;
+}) {
+  return (
+    <NumberField
+      label={label}
+      whole
+      value={count}
+      bounds={LIMITS.clampCount}
+      onChange={(next) => next !== null && onChange(next)}
+      width={width}
+    />
+  );
+}
