@@ -4,13 +4,14 @@ import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';
 import { FIGURE_FACE } from '../app/theme';
 import type { Tokens } from '../app/tokens';
+import { useSize } from '../drawing/use-size';
 import { type Format, useFormat } from '../quantities/use-format';
 import { valueWords } from './answer-words';
 
-/** As wide as its column, so that its text stays as large as the page's. */
-const SIZE = { width: 416, height: 260 };
+/** At most so large; where the column is narrower the drawing shrinks, its text does not. */
+const SIZE = { width: 600, height: 310 };
 /** Room for labels around the drawing. */
-const ROOM = { x: 112, y: 34 };
+const ROOM = { x: 130, y: 34 };
 
 interface Stroke {
   readonly stroke: string;
@@ -42,18 +43,15 @@ export function SumFigure({
   const { tokens } = useTheme().palette;
   const f = useFormat();
   const figure = figureOf(name, given, answer);
-  const sheet = figure === null ? null : fit(figure);
+  const [ref, room] = useSize(SIZE);
+  const width = Math.min(SIZE.width, room.width);
+  const sheet = figure === null ? null : fit(figure, width);
   if (figure === null || sheet === null) return null;
   const { at } = sheet;
   const inks = strokes(tokens);
   return (
-    <Box component="figure" sx={{ m: 0, mb: 2, maxWidth: SIZE.width }}>
-      <svg
-        viewBox={`0 0 ${SIZE.width} ${sheet.height.toFixed(0)}`}
-        width="100%"
-        aria-hidden
-        data-testid="sum-figure"
-      >
+    <Box component="figure" ref={ref} sx={{ m: 0, mb: 2 }}>
+      <svg width={width} height={sheet.height} aria-hidden data-testid="sum-figure">
         {figure.paths.map(({ points, closed, ink, arrow }, i) => {
           const { stroke, width, fill, dash } = inks[ink];
           const drawn = points.map(at);
@@ -97,21 +95,21 @@ interface Sheet {
   readonly at: (point: readonly [number, number]) => [number, number];
 }
 
-/** Places a figure's points on a sheet as high as it needs, to scale; null for one without size. */
-function fit({ paths }: Figure): Sheet | null {
+/** Places a figure's points on a sheet so wide and as high as it needs, to scale; null for one without size. */
+function fit({ paths }: Figure, width: number): Sheet | null {
   const points = paths.flatMap((path) => path.points);
   const xs = points.map(([x]) => x);
   const ys = points.map(([, y]) => y);
   const [left, right] = [Math.min(...xs), Math.max(...xs)];
   const [low, high] = [Math.min(...ys), Math.max(...ys)];
   const scale = Math.min(
-    (SIZE.width - 2 * ROOM.x) / Math.max(right - left, 1e-9),
+    (width - 2 * ROOM.x) / Math.max(right - left, 1e-9),
     (SIZE.height - 2 * ROOM.y) / Math.max(high - low, 1e-9),
   );
   if (!Number.isFinite(scale) || points.length === 0) return null;
   return {
     height: (high - low) * scale + 2 * ROOM.y,
-    at: ([x, y]) => [SIZE.width / 2 + (x - (left + right) / 2) * scale, ROOM.y + (high - y) * scale],
+    at: ([x, y]) => [width / 2 + (x - (left + right) / 2) * scale, ROOM.y + (high - y) * scale],
   };
 }
 
