@@ -29,8 +29,8 @@ const clamps = (kind: string, count = 2) =>
 export const ASSEMBLY_SQUEEZE_CAUSES: Readonly<Record<string, Say>> = {
   'pad-crushes': ({ n }, f) =>
     `the jaw of clamp ${n('clamp')} bites at ${f.pressure(n('padMPa'))}, the wood bears ${f.pressure(n('crushMPa'))}: a block under it`,
-  'jaws-from-both-sides': ({ s, n }, f) =>
-    `${clamps(s('kind'))} reach ${f.length(n('depthMm'))} in, the middle is at ${f.length(n('neededMm'))}: put them on from both sides in turn`,
+  'jaws-do-not-reach': ({ s, n }, f) =>
+    `${clamps(s('kind'))} reach ${f.length(n('depthMm'))} in, they are to press ${f.length(n('neededMm'))} from the edge: deeper ones, or stiff cauls right across`,
   'clamps-far-apart': ({ s, n }, f) =>
     `${s('line')}: what ${n('have')} clamps press does not meet; one every ${f.length(n('everyMm'))} makes ${n('count')}`,
   'placed-gone': ({ n }) =>
@@ -69,6 +69,8 @@ export const ASSEMBLY_SQUEEZE_CHANGES: Readonly<Record<string, Say>> = {
     `Read both diagonals: ${f.length(n('diagonalMm'))} when square, good while what is to pull stays within ${f.fine(n('mostMm'))}`,
   'sight-first': ({ n }, f) =>
     `Sight it for wind and bow: good as long as it is within ${f.fine(n('mostMm'))}`,
+  'borrow-deep': ({ n, s }, f) =>
+    `Borrow ${n('count')} ${clamps(s('kind'), n('count'))}, whose jaws reach ${f.length(n('depthMm'))} in`,
   'cauls-along': ({ n }, f) => `Cauls of ${f.length(n('thicknessMm'))} along the whole work, both sides`,
   'blocks-under': ({ n }, f) => `Blocks of ${f.length(n('thicknessMm'))} under the jaws`,
   'slip-round': () => 'Waxed paper or corner rollers under the band',

@@ -22,5 +22,5 @@ export { type Contact, type GrainPairing, isEndGrain, type JointFacts } from './
 export { type ReferenceMarks } from './reference-marks';
 export { boardLabel, type Panel, type PanelLine, panelOf } from './panel';
 export { type ReinforcementOption, reinforcementOptions } from './reinforcement';
-export { longEnoughLots, paddingOf, panelLots, panelOpeningMm } from './panel-lots';
+export { longEnoughLots, paddingOf, panelLots, panelOpeningMm, typicalLot } from './panel-lots';
 export { bearingMm2, type ClampOnPanel, type ClampSet, clampsOnPanel, padOnEdgeMm } from './placed-clamps';

@@ -1,5 +1,6 @@
 import { findClampKind, openingNeededMm } from '../clamps';
 import type { PanelBuild, RackLot, ShopDocument } from '../formats';
+import { LIMITS } from '../limits';
 
 /** Packing between each jaw and the edge, mm. */
 export const paddingOf = ({ edge }: Pick<PanelBuild, 'edge'>): number =>
@@ -20,4 +21,19 @@ export const panelLots = (shop: ShopDocument): RackLot[] =>
 export function longEnoughLots(build: PanelBuild, shop: ShopDocument): RackLot[] {
   const neededMm = panelOpeningMm(build);
   return panelLots(shop).filter(({ maxOpeningMm }) => maxOpeningMm >= neededMm);
+}
+
+/** Clamps of a kind as they usually are, that open far enough: what could be borrowed. */
+export function typicalLot(kindId: string, openingMm: number, count: number): RackLot {
+  const { padWidthMm, padHeightMm } = findClampKind(kindId);
+  const { min, max } = LIMITS.clampOpeningMm;
+  return {
+    id: 'borrowed',
+    kind: kindId,
+    count,
+    maxOpeningMm: Math.min(max, Math.max(min, openingMm)),
+    forceN: null,
+    padWidthMm,
+    padHeightMm,
+  };
 }

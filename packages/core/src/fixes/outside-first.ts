@@ -1,8 +1,9 @@
+import { typicalLot } from '../assembly';
 import { findClampKind, lotForceN } from '../clamps';
 import { finding } from '../finding';
-import type { AssemblyBuild, RackLot, ShopDocument } from '../formats';
+import type { AssemblyBuild, ShopDocument } from '../formats';
 import { LIMITS } from '../limits';
-import type { AssemblyPlan, PlannedPull } from '../verdicts';
+import { type AssemblyPlan, type PlannedPull, pullFrame } from '../verdicts';
 import type { Candidate } from './rank';
 
 type Change = Candidate<AssemblyBuild>;
@@ -13,7 +14,10 @@ const ROOM = 1.1;
 
 /** What only the person can do: read what was not read, or borrow what the rack does not hold. Their effect is worked out all the same. */
 export function outsideFirst(plan: AssemblyPlan, shop: ShopDocument): Change[] {
-  return [...readings(plan), ...plan.pulls.flatMap((pull) => borrowed(plan, pull, shop))];
+  return [
+    ...readings(plan),
+    ...plan.pulls.flatMap((pull) => [...borrowed(plan, pull, shop), ...deeper(plan, pull, shop)]),
+  ];
 }
 
 /** Readings that come out as they should. */
@@ -50,16 +54,7 @@ function borrowed(
   if (taken.length > 0 && word !== 'under-pressed' && word !== 'light') return [];
   const [kindId] = pull.kinds;
   if (kindId === undefined) return [];
-  const kind = findClampKind(kindId);
-  const lot: RackLot = {
-    id: 'borrowed',
-    kind: kind.id,
-    count: 1,
-    maxOpeningMm: Math.min(LIMITS.clampOpeningMm.max, Math.max(LIMITS.clampOpeningMm.min, pull.openingMm)),
-    forceN: null,
-    padWidthMm: kind.padWidthMm,
-    padHeightMm: kind.padHeightMm,
-  };
+  const lot = typicalLot(kindId, pull.openingMm, 1);
   const forceN = lotForceN(lot);
   const missing = forceN === 0 ? 1 : Math.ceil((ROOM * neededN - reachN) / forceN);
   const count = Math.min(MOST_BORROWED, Math.max(1, missing));
@@ -69,12 +64,40 @@ function borrowed(
     {
       change: finding('borrow-clamps', 'informs', {
         count,
-        kind: kind.id,
+        kind: kindId,
         openingMm: pull.openingMm,
         forceN,
       }),
       build: { ...build, squeeze: { ...build.squeeze, counts, clamps } },
       shop: { ...shop, rack: [...shop.rack, { ...lot, count }] },
+      first: 'rack',
+      effort: 2,
+    },
+  ];
+}
+
+/** As many clamps of a kind whose jaws reach in from both sides of a wide stack, where those that it takes do not. */
+function deeper({ build, facts }: AssemblyPlan, { pull, taken }: PlannedPull, shop: ShopDocument): Change[] {
+  if (pull.need !== 'line' || !pull.stacked) return [];
+  const neededMm = pullFrame(pull, facts).widthMm / 4;
+  const reaches = (kindId: string) => findClampKind(kindId).jawDepthMm >= neededMm;
+  if (taken.every(({ lot }) => reaches(lot.kind))) return [];
+  const strengthOf = (id: string) => lotForceN(typicalLot(id, pull.openingMm, 1));
+  const [kindId] = pull.kinds.filter(reaches).sort((a, b) => strengthOf(b) - strengthOf(a));
+  if (kindId === undefined) return [];
+  const count = taken.reduce((sum, own) => sum + own.count, 0);
+  const lot = typicalLot(kindId, pull.openingMm, MOST_BORROWED);
+  const clamps = build.squeeze?.clamps?.filter((each) => each.pull !== pull.id) ?? [];
+  return [
+    {
+      change: finding('borrow-deep', 'informs', {
+        count,
+        kind: kindId,
+        depthMm: findClampKind(kindId).jawDepthMm,
+      }),
+      build: { ...build, squeeze: { ...build.squeeze, clamps } },
+      // Those that do not reach stay on the wall.
+      shop: { ...shop, rack: [...shop.rack.filter((own) => reaches(own.kind)), lot] },
       first: 'rack',
       effort: 2,
     },

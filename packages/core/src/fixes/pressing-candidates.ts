@@ -1,7 +1,6 @@
-import { longEnoughLots, panelOpeningMm } from '../assembly';
-import { evenPositions, findClampKind, lotForceN } from '../clamps';
-import { caulPairsIn, type PanelBuild, type RackLot, type ShopDocument } from '../formats';
-import { LIMITS } from '../limits';
+import { longEnoughLots, panelOpeningMm, typicalLot } from '../assembly';
+import { evenPositions, lotForceN } from '../clamps';
+import { caulPairsIn, type PanelBuild, type ShopDocument } from '../formats';
 import { finding } from '../finding';
 import type { Plan } from '../verdicts';
 import type { Candidate } from './rank';
@@ -135,16 +134,7 @@ const ENOUGH = 1.3;
 
 /** As many long clamps of one kind as bring every line to its pressure, evenly, where the rack has too few or too short ones. */
 function borrowed({ build, panel, lines }: Plan, shop: ShopDocument): readonly PanelCandidate[] {
-  const kind = findClampKind(USUAL_KIND);
-  const lot: RackLot = {
-    id: 'borrowed',
-    kind: kind.id,
-    count: MOST_BORROWED,
-    maxOpeningMm: Math.min(LIMITS.clampOpeningMm.max, panelOpeningMm(build)),
-    forceN: null,
-    padWidthMm: kind.padWidthMm,
-    padHeightMm: kind.padHeightMm,
-  };
+  const lot = typicalLot(USUAL_KIND, panelOpeningMm(build), MOST_BORROWED);
   const neededN = Math.max(...lines.map(({ line, target }) => target.lowMPa * line.areaMm2));
   const onRackN = longEnoughLots(build, shop).reduce((sum, own) => sum + own.count * lotForceN(own), 0);
   if (onRackN > ENOUGH * neededN) return [];
@@ -154,7 +144,7 @@ function borrowed({ build, panel, lines }: Plan, shop: ShopDocument): readonly P
     .map((count) => ({
       change: finding('borrow-clamps', 'informs', {
         count,
-        kind: kind.id,
+        kind: lot.kind,
         openingMm: lot.maxOpeningMm,
         forceN: lotForceN(lot),
       }),

@@ -1,6 +1,6 @@
 import { listAdhesives, standsService } from '../adhesives';
-import { panelLots, panelOpeningMm } from '../assembly';
-import { canLightSqueeze, findClampKind, lotForceN, targetPressure } from '../clamps';
+import { panelLots, panelOpeningMm, typicalLot } from '../assembly';
+import { canLightSqueeze, lotForceN, targetPressure } from '../clamps';
 import { finding } from '../finding';
 import type { PanelBuild, RackLot, ShopDocument } from '../formats';
 import type { Press } from '../mechanics';
@@ -34,14 +34,9 @@ function borrowed(plan: Plan): Instead[] {
   const { build, shop } = plan;
   const openingMm = panelOpeningMm(build);
   const [strongest] = panelLots(shop).sort((a, b) => lotForceN(b) - lotForceN(a));
-  const typical = findClampKind('t-bar');
+  // The strongest there is of it, else the kind that is at hand everywhere.
   const lot: RackLot = {
-    ...(strongest ?? {
-      kind: typical.id,
-      forceN: typical.forceN,
-      padWidthMm: typical.padWidthMm,
-      padHeightMm: typical.padHeightMm,
-    }),
+    ...(strongest ?? typicalLot('t-bar', openingMm, MOST_BORROWED)),
     id: 'borrowed',
     count: MOST_BORROWED,
     maxOpeningMm: openingMm,

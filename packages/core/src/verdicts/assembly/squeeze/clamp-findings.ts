@@ -2,16 +2,20 @@ import type { AssemblyFacts } from '../../../assembly';
 import { findClampKind } from '../../../clamps';
 import { type Finding, finding } from '../../../finding';
 import { rackingN } from '../../../geometry';
-import { dot, reach, solidPoints } from '../../../solids';
+import { reach, solidPoints } from '../../../solids';
 import type { AssemblyPlanParts } from '../assembly-parts';
 import type { PlannedPull } from '../planned-pull';
 import { type Packing, type PressedStack, spreadMm } from './press-stack';
+import { pullFrame } from './pull-frame';
 import type { ClampInSpace } from './squeezed';
 
 /** Skew for which the racking force is told, mm. */
 const SKEW_MM = 10;
 /** Diagonals that differ by more than this are worth a skewed clamp, mm. */
 const RACKED_MM = 0.5;
+
+/** Jaws that miss their place by less than this still press it, mm. */
+const REACH_SLACK_MM = 2;
 
 /** Jaws, through their packing, against what the wood bears. */
 export function padFindings(
@@ -34,7 +38,7 @@ export function padFindings(
     : [finding('pad-crushes', 'warns', { clamp: worst.clamp.number, padMPa: worst.padMPa, crushMPa })];
 }
 
-/** Jaws that do not reach the middle of what they press. */
+/** Jaws that do not reach, from the nearer side, to where they are to press. */
 export function depthFindings(
   { pull }: PlannedPull,
   facts: AssemblyFacts,
@@ -43,30 +47,14 @@ export function depthFindings(
   if (pull.need !== 'line' || !pull.stacked) return [];
   const joints = facts.joints.filter(({ joint }) => pull.joints.includes(joint.id));
   if (!joints.every(({ joint }) => joint.kind === 'face')) return [];
-  const across = Math.min(
-    ...[0, 1, 2].map((k) => {
-      const axis = [0, 1, 2].map((j) => (j === k ? 1 : 0)) as unknown as readonly [number, number, number];
-      if (Math.abs(dot(axis, pull.axis)) > 0.1) return Infinity;
-      const [low, high] = reach(
-        facts.parts.flatMap(({ part }) => solidPoints(part.solid)),
-        axis,
-      );
-      return high - low;
-    }),
-  );
-  const shallow = clamps.find(({ lot }) => {
+  const { widthMm } = pullFrame(pull, facts);
+  const reaches = clamps.flatMap(({ lot, place, shape }) => {
     const { jawDepthMm } = findClampKind(lot.kind);
-    return jawDepthMm > 0 && jawDepthMm < across / 2;
+    if (shape.kind !== 'jaws' || place === null || jawDepthMm === 0) return [];
+    const neededMm = Math.min(place.acrossMm, widthMm - place.acrossMm);
+    return jawDepthMm < neededMm - REACH_SLACK_MM ? [{ kind: lot.kind, depthMm: jawDepthMm, neededMm }] : [];
   });
-  return shallow === undefined
-    ? []
-    : [
-        finding('jaws-from-both-sides', 'warns', {
-          kind: shallow.lot.kind,
-          depthMm: findClampKind(shallow.lot.kind).jawDepthMm,
-          neededMm: across / 2,
-        }),
-      ];
+  return reaches.slice(0, 1).map((values) => finding('jaws-do-not-reach', 'warns', values));
 }
 
 /** How a stack was pressed, and whether its jaws were narrow. */

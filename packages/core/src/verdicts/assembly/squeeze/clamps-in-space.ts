@@ -188,7 +188,12 @@ function alongStack(
   const [low, high] = reach(joints.flatMap(pointsOf), frame.along);
   const fromMm = frame.placeOf(scale(frame.along, low)).alongMm;
   const inRowMm = pieces.reduce((sum, { lot }) => sum + lot.padWidthMm + BETWEEN_JAWS_MM, 0);
-  const rows = inRowMm > high - low && twoRows(pull, joints, facts) ? 2 : 1;
+  // From both sides where one row has no room, or where jaws do not reach the middle from one.
+  const shallow = pieces.some(({ lot }) => {
+    const { jawDepthMm } = findClampKind(lot.kind);
+    return jawDepthMm > 0 && jawDepthMm < frame.widthMm / 2;
+  });
+  const rows = (shallow || inRowMm > high - low) && twoRows(pull, joints, facts) ? 2 : 1;
   return evenPositions(pieces.length, high - low).map((offset, i) => ({
     at: frame.at({ alongMm: fromMm + offset, acrossMm: acrossInTurn(pull, frame, i, rows) }),
     joints: joints.map(({ joint }) => joint.id),

@@ -5,6 +5,7 @@ import { panelPressure } from '../../../mechanics';
 import { remembered } from '../../../remembered';
 import { demoAssembly } from '../../../test-support/builds';
 import { reach } from '../../../solids';
+import { assemblyBuild } from '../../../templates';
 import { planAssembly, settleAssembly } from '..';
 import { pullFrame } from '.';
 
@@ -180,5 +181,21 @@ describe('fixes that take for granted what only the person can do', () => {
     const bars = fixesOf(FLATS, bare).tight.find(({ change }) => change.code === 'borrow-clamps');
     expect(bars?.first).toBe('rack');
     expect(bars?.after.state).not.toBe('fails');
+  });
+
+  it('borrow jaws that reach in where those on the rack do not', () => {
+    const wide = assemblyBuild({
+      template: 'face-lamination',
+      name: 'Chopping block',
+      project: '',
+      service: 'dry',
+      answers: { species: 'eastern-white-pine', widthMm: 300, layers: 2, lengthMm: 400, blanks: 1 },
+    });
+    const plan = settled(wide);
+    expect(plan.verdicts.tight.cause.code).toBe('jaws-do-not-reach');
+    const deep = fixesOf(wide).tight.find(({ change }) => change.code === 'borrow-deep');
+    // From both sides, each jaw over the middle of its half.
+    expect(deep?.change.values['depthMm']).toBeGreaterThanOrEqual(300 / 4);
+    expect(deep).toMatchObject({ first: 'rack', after: { state: 'holds' } });
   });
 });
