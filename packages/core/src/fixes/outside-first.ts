@@ -3,7 +3,7 @@ import { findClampKind, lotForceN } from '../clamps';
 import { finding } from '../finding';
 import type { AssemblyBuild, ShopDocument } from '../formats';
 import { LIMITS } from '../limits';
-import { type AssemblyPlan, type PlannedPull, pullFrame } from '../verdicts';
+import { type AssemblyPlan, clampsElsewhere, type PlannedPull, pullFrame } from '../verdicts';
 import type { Candidate } from './rank';
 
 type Change = Candidate<AssemblyBuild>;
@@ -59,7 +59,7 @@ function borrowed(
   const missing = forceN === 0 ? 1 : Math.ceil((ROOM * neededN - reachN) / forceN);
   const count = Math.min(MOST_BORROWED, Math.max(1, missing));
   const counts = (build.squeeze?.counts ?? []).filter((each) => each.pull !== pull.id);
-  const clamps = build.squeeze?.clamps?.filter((each) => each.pull !== pull.id) ?? [];
+  const clamps = clampsElsewhere(build, pull.id);
   return [
     {
       change: finding('borrow-clamps', 'informs', {
@@ -87,7 +87,7 @@ function deeper({ build, facts }: AssemblyPlan, { pull, taken }: PlannedPull, sh
   if (kindId === undefined) return [];
   const count = taken.reduce((sum, own) => sum + own.count, 0);
   const lot = typicalLot(kindId, pull.openingMm, MOST_BORROWED);
-  const clamps = build.squeeze?.clamps?.filter((each) => each.pull !== pull.id) ?? [];
+  const clamps = clampsElsewhere(build, pull.id);
   return [
     {
       change: finding('borrow-deep', 'informs', {

@@ -1,6 +1,6 @@
 import { finding } from '../finding';
 import type { AssemblyBuild, ShopDocument } from '../formats';
-import { type AssemblyPlan, packingOf } from '../verdicts';
+import { type AssemblyPlan, clampsElsewhere, packingOf } from '../verdicts';
 import type { Candidate } from './rank';
 
 type Change = Candidate<AssemblyBuild>;
@@ -56,8 +56,8 @@ function moreOnPulls(
 }
 
 /** The clamps of a build without those placed on one pull; nothing where none are. */
-const withoutPlaced = ({ squeeze }: AssemblyBuild, id: string): Squeeze =>
-  squeeze?.clamps === undefined ? {} : { clamps: squeeze.clamps.filter(({ pull }) => pull !== id) };
+const withoutPlaced = (build: AssemblyBuild, id: string): Squeeze =>
+  build.squeeze?.clamps === undefined ? {} : { clamps: clampsElsewhere(build, id) };
 
 /** Clamps where they would be put by themselves, in place of those that were put otherwise. */
 function workedOut({ build, pulls }: AssemblyPlan, squeezed: (change: Squeeze) => AssemblyBuild): Change[] {

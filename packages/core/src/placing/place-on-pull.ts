@@ -5,6 +5,7 @@ import { panelPressure, type Press } from '../mechanics';
 import {
   type AssemblyPlan,
   type ClampInSpace,
+  clampsElsewhere,
   leastOf,
   packingOf,
   planAssembly,
@@ -83,7 +84,7 @@ function spreadAnew(
 ): PulledClamp[] {
   const pinned = pinnedOn(planned);
   const { id } = planned.pull;
-  const others = build.squeeze?.clamps?.filter(({ pull }) => pull !== id) ?? [];
+  const others = clampsElsewhere(build, id);
   const free = { ...build, squeeze: { ...build.squeeze, clamps: others } };
   const whole = clampsWorkedOut(free, shop, id, press);
   const left = [...whole];
@@ -156,7 +157,7 @@ function checked(
   clamps: readonly PulledClamp[],
   press: Press,
 ): PullPlacing {
-  const others = build.squeeze?.clamps?.filter((clamp) => clamp.pull !== pull.id) ?? [];
+  const others = clampsElsewhere(build, pull.id);
   const placed = { ...build, squeeze: { ...build.squeeze, clamps: [...others, ...clamps] } };
   const settled = settleAssembly(planAssembly(placed, shop), press);
   const own = settled.squeeze?.pulls.find(({ planned }) => planned.pull.id === pull.id);

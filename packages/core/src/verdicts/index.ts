@@ -6,6 +6,7 @@ export {
   assemblyTightening,
   acrossInTurn,
   CAREFUL_SAW_DEG,
+  clampsElsewhere,
   type ClampInSpace,
   leastOf,
   type Packing,

@@ -19,7 +19,7 @@ export {
   stackOf,
 } from './squeeze';
 export { CAREFUL_SAW_DEG } from './judge';
-export { suits } from './placed-on-pull';
+export { clampsElsewhere, suits } from './placed-on-pull';
 export { type Arranged, arrangements, withSessions } from './arrange-order';
 export { batchJobOf, type DatedSessionOfBuild, weekOf } from './dates';
 export { type Likelihood, likelihoodOf } from './likelihood';

@@ -65,3 +65,7 @@ export function takenBy(placed: readonly PlacedOnPull[]): TakenLot[] {
   }
   return taken;
 }
+
+/** Clamps that were placed on other pulls than this one. */
+export const clampsElsewhere = ({ squeeze }: Pick<AssemblyBuild, 'squeeze'>, pullId: string): PulledClamp[] =>
+  squeeze?.clamps?.filter(({ pull }) => pull !== pullId) ?? [];
