@@ -12,10 +12,11 @@ const PLAN = /packages\/core\/|src\/(words|quantities|verdicts|drawing|parts)\//
 
 /** What only assemblies are laid out, measured and named with: not for the start page or a panel. */
 const KINDS =
-  /polygon-clipping|robust-predicates|splaytree|core\/src\/(kinds|solids|assembly\/(derive|joint-facts|reinforcement)|drawing\/assembly-marks|templates\/assembly)|src\/words\/kinds|web\/src\/assembly/;
+  /polygon-clipping|robust-predicates|splaytree|core\/src\/(kinds|solids|sequence\/ways-out|assembly\/(derive|joint-facts|reinforcement|reference-marks)|drawing\/(assembly-marks|apart|painters-order|faceted-parts)|templates\/assembly)|src\/words\/kinds|web\/src\/assembly/;
 
 export default defineConfig({
-  plugins: [react()],
+  // The compiler remembers what it can, so that an edit draws again only what it changes.
+  plugins: [react({ compiler: true })],
   server: { port: 5173, proxy: { '/api': { target: DEV_API } } },
   worker: { format: 'es' },
   build: {

@@ -5,6 +5,8 @@ export const CHROMIUM = {
     '--no-sandbox',
     '--use-angle=swiftshader',
     '--enable-unsafe-swiftshader',
+    // Without a graphics card the emulated one is for 3-D only: to put a page together it takes a tenth of a second.
+    '--disable-gpu-compositing',
     '--disable-quic',
     '--no-first-run',
     '--disable-background-networking',

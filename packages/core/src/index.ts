@@ -187,6 +187,7 @@ export {
 } from './templates';
 export {
   formatClock,
+  formatCount,
   formatLength,
   formatScaled,
   formatWait,

@@ -6,7 +6,6 @@ import {
   strengthAt,
   strengthCurve,
 } from '@lean-clasp/core';
-import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
@@ -22,6 +21,7 @@ import {
   YAxis,
 } from 'recharts';
 import { Section } from '../frame/Page';
+import { ChartBox } from '../parts/ChartBox';
 import { OpenTimeMap } from './OpenTimeMap';
 
 /** Points on the curve. */
@@ -73,10 +73,9 @@ function StrengthChart({ option: { adhesive, window } }: { readonly option: Glue
   ];
   return (
     <>
-      <Box
-        sx={{ height: 220 }}
-        role="img"
-        aria-label={`About half its strength when clamps come off after ${formatWait(clampMin?.high ?? 0)}, machined after ${formatWait(machineMin ?? 0)}, full after ${formatWait(fullCureMin ?? 0)}`}
+      <ChartBox
+        height={220}
+        label={`About half its strength when clamps come off after ${formatWait(clampMin?.high ?? 0)}, machined after ${formatWait(machineMin ?? 0)}, full after ${formatWait(fullCureMin ?? 0)}`}
       >
         <ResponsiveContainer width="100%" height="100%">
           <ComposedChart data={points} margin={{ left: 0, right: 12, top: 22, bottom: 4 }}>
@@ -135,7 +134,7 @@ function StrengthChart({ option: { adhesive, window } }: { readonly option: Glue
             )}
           </ComposedChart>
         </ResponsiveContainer>
-      </Box>
+      </ChartBox>
       <Typography variant="body2" color="text.secondary">
         Estimated [judgement]: half when clamps may come off, nearly all at full cure, at today’s air.
       </Typography>

@@ -1,8 +1,8 @@
 import { formatClock, type RunDocument } from '@lean-clasp/core';
-import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import dayjs from 'dayjs';
 import { Bar, BarChart, CartesianGrid, Legend, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
+import { ChartBox } from '../parts/ChartBox';
 import { handsOnMinutes } from './run-figures';
 
 /** Hands-on minutes of the newest finished glue-ups, planned beside taken, oldest first. */
@@ -20,11 +20,7 @@ export function PaceChart({ runs }: { readonly runs: readonly RunDocument[] }) {
     }));
   if (bars.length === 0) return null;
   return (
-    <Box
-      sx={{ height: 260, maxWidth: 760, minWidth: 0, overflow: 'hidden' }}
-      role="img"
-      aria-label={barsInWords(bars)}
-    >
+    <ChartBox height={260} maxWidth={760} label={barsInWords(bars)}>
       <ResponsiveContainer width="100%" height="100%">
         <BarChart data={bars} margin={{ left: 4, right: 8, top: 8 }}>
           <CartesianGrid stroke={tokens.rule} vertical={false} />
@@ -45,7 +41,7 @@ export function PaceChart({ runs }: { readonly runs: readonly RunDocument[] }) {
           <Bar dataKey="gave" name="the glue gave" fill={tokens.soft} isAnimationActive={false} />
         </BarChart>
       </ResponsiveContainer>
-    </Box>
+    </ChartBox>
   );
 }
 

@@ -1,4 +1,10 @@
-import type { AssemblyBuild, Likelihood, LikelyChange, ShopDocument } from '@lean-clasp/core';
+import {
+  type AssemblyBuild,
+  formatCount,
+  type Likelihood,
+  type LikelyChange,
+  type ShopDocument,
+} from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -22,7 +28,7 @@ export function LikelihoodLine({
     <>
       <Typography>
         <strong>{percent(likelihood.share)} % likely</strong> to keep every window ({percent(low)} to{' '}
-        {percent(high)} % over {runs.toLocaleString('en-GB')} simulated runs)
+        {percent(high)} % over {formatCount(runs)} simulated runs)
         {weakest === null
           ? '.'
           : `; ${weakest.label} fails first, in ${percent(weakest.share)} % of them.`}{' '}

@@ -33,9 +33,9 @@ export interface FixesState {
 const PlanContext = createContext<PlanState<AnyPlan>>({ plan: null, failure: null });
 const FixesContext = createContext<FixesState>({ fixes: null, fresh: false });
 
-/** Pause before the elements are asked, so that a clamp can be dragged without a queue. */
+/** Pause after the estimate before the elements are asked, so that a clamp can be dragged without a queue. */
 const SETTLE_AFTER_MS = 40;
-/** Fixes are worked out once typing rests for this long; verdicts never wait. */
+/** Fixes are worked out once nothing has changed for this long after that; verdicts never wait. */
 const FIXES_AFTER_MS = 200;
 
 /** An estimate knows nothing of clamps in their places yet: until it does, they stay where they were, and so does the field typed in. */
@@ -71,31 +71,24 @@ export function PlanProvider({
       setPlan((before) => copyWithStructuralSharing(before, withClamps(answer, before)));
       setFailure(null);
     };
-    let settled = false;
-    // The two are worked out side by side: an estimate that comes late must not take the place of the answer.
-    askPlan(build, shop).then((estimate) => {
-      if (!settled) show(estimate);
-    }, fail);
-    const settling = setTimeout(() => {
-      askSettled(build, shop).then(
-        (answer) => {
-          settled = true;
-          show(answer);
-        },
-        // The estimate stays where the elements have nothing to say.
-        () => undefined,
-      );
-    }, SETTLE_AFTER_MS);
-    const timer = setTimeout(() => {
-      adviser()
-        .fixes(build, shop)
-        .then((answer) => {
-          if (!overtaken) setAdvice({ fixes: answer, build, shop });
-        }, fail);
-    }, FIXES_AFTER_MS);
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const rest = (ms: number) =>
+      new Promise<void>((done) => {
+        if (!overtaken) timer = setTimeout(done, ms);
+      });
+    // One after another: side by side they would keep a machine of two cores from drawing what came first.
+    const work = async () => {
+      show(await askPlan(build, shop));
+      await rest(SETTLE_AFTER_MS);
+      // The estimate stays where the elements have nothing to say.
+      await askSettled(build, shop).then(show, () => undefined);
+      await rest(FIXES_AFTER_MS);
+      const answer = await adviser().fixes(build, shop);
+      if (!overtaken) setAdvice({ fixes: answer, build, shop });
+    };
+    work().catch(fail);
     return () => {
       overtaken = true;
-      clearTimeout(settling);
       clearTimeout(timer);
     };
   }, [build, shop]);

@@ -1,4 +1,4 @@
-import type { Plan, PlannedLine } from '@lean-clasp/core';
+import { formatCount, type Plan, type PlannedLine } from '@lean-clasp/core';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -66,7 +66,7 @@ export function PressureAlong({ plan }: { readonly plan: Plan }) {
       <Typography variant="body2" color="text.secondary" role="status" sx={{ mt: 1 }}>
         {pressed === null
           ? 'Quick estimate; the elements follow'
-          : `Finite elements with contact (${pressed.unknowns.toLocaleString('en-GB')} unknowns)`}
+          : `Finite elements with contact (${formatCount(pressed.unknowns)} unknowns)`}
         {target !== undefined && `; wanted ${f.pressure(target.lowMPa)} to ${f.pressure(target.highMPa)}`}.
         {pressed !== null &&
           pressed.leftOut.length > 0 &&

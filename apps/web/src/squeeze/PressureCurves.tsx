@@ -1,98 +1,21 @@
-import type { PlannedLine } from '@lean-clasp/core';
-import Box from '@mui/material/Box';
-import { useTheme } from '@mui/material/styles';
-import {
-  CartesianGrid,
-  Line,
-  LineChart,
-  ReferenceArea,
-  ReferenceLine,
-  ResponsiveContainer,
-  XAxis,
-  YAxis,
-} from 'recharts';
+import { lazy } from 'react';
+import { ChartBox } from '../parts/ChartBox';
 import { useFormat } from '../quantities/use-format';
+import type { CurvesProps } from './curves';
 
-/** Pressure along one line, at equal steps. */
-export interface Curve {
-  readonly label: string;
-  readonly pressureMPa: readonly number[];
-  readonly minMPa: number;
-  readonly maxMPa: number;
-}
+const CurveLines = lazy(() => import('./CurveLines').then((m) => ({ default: m.CurveLines })));
 
 /** One curve to a line over the length, the band that the glue wants behind them, clamps as dashes; the chosen one is strong. */
-export function PressureCurves({
-  lengthMm,
-  lines,
-  chosen,
-  wanted,
-  clampsMm,
-}: {
-  readonly lengthMm: number;
-  readonly lines: readonly Curve[];
-  readonly chosen: number;
-  readonly wanted: PlannedLine['target'] | undefined;
-  readonly clampsMm: readonly number[];
-}) {
-  const { tokens } = useTheme().palette;
+export function PressureCurves(props: CurvesProps) {
   const f = useFormat();
-  const count = lines[0]?.pressureMPa.length ?? 0;
-  const points = Array.from({ length: count }, (_, s) => ({
-    xMm: (lengthMm * s) / (count - 1),
-    ...Object.fromEntries(lines.map(({ pressureMPa }, i) => [`l${i}`, pressureMPa[s] ?? 0])),
-  }));
-  const own = lines[chosen];
-  const most = Math.max(wanted?.lowMPa ?? 0, ...lines.map(({ maxMPa }) => maxMPa)) * 1.1;
+  const own = props.lines[props.chosen];
+  const [least, most] = [f.pressure(own?.minMPa ?? 0), f.pressure(own?.maxMPa ?? 0)];
   return (
-    <Box
-      role="img"
-      aria-label={`${own?.label ?? ''}: ${f.pressure(own?.minMPa ?? 0)} to ${f.pressure(own?.maxMPa ?? 0)} along ${f.length(lengthMm)}`}
-      sx={{ height: 220, minWidth: 0, overflow: 'hidden' }}
+    <ChartBox
+      height={220}
+      label={`${own?.label ?? ''}: ${least} to ${most} along ${f.length(props.lengthMm)}`}
     >
-      <ResponsiveContainer width="100%" height="100%">
-        <LineChart data={points} margin={{ left: 0, right: 12, top: 8 }}>
-          <CartesianGrid stroke={tokens.rule} vertical={false} />
-          <XAxis
-            dataKey="xMm"
-            type="number"
-            domain={[0, lengthMm]}
-            stroke={tokens.ink}
-            fontSize={14}
-            tickFormatter={(x: number) => f.length(x)}
-          />
-          <YAxis
-            stroke={tokens.ink}
-            fontSize={14}
-            width={56}
-            domain={[0, most]}
-            tickFormatter={(y: number) => f.pressureNumber(y)}
-          />
-          {wanted !== undefined && (
-            <ReferenceArea
-              y1={wanted.lowMPa}
-              y2={Math.min(most, wanted.highMPa)}
-              fill={tokens.actionTint}
-              stroke={tokens.action}
-              strokeDasharray="2 3"
-              ifOverflow="hidden"
-            />
-          )}
-          {clampsMm.map((xMm, i) => (
-            <ReferenceLine key={i} x={xMm} stroke={tokens.soft} strokeDasharray="4 4" />
-          ))}
-          {lines.map((_, i) => (
-            <Line
-              key={i}
-              dataKey={`l${i}`}
-              stroke={i === chosen ? tokens.ink : tokens.soft}
-              strokeWidth={i === chosen ? 2.5 : 1}
-              dot={false}
-              isAnimationActive={false}
-            />
-          ))}
-        </LineChart>
-      </ResponsiveContainer>
-    </Box>
+      <CurveLines {...props} />
+    </ChartBox>
   );
 }

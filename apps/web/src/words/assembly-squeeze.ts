@@ -1,4 +1,4 @@
-import { findClampKind, type PressureWord } from '@lean-clasp/core';
+import { findClampKind, formatCount, type PressureWord } from '@lean-clasp/core';
 import type { Say } from './values';
 
 /** Names of pulls by their id, as kinds lay them out. */
@@ -47,7 +47,7 @@ export const ASSEMBLY_SQUEEZE_CAUSES: Readonly<Record<string, Say>> = {
   'narrow-jaws': ({ n }) =>
     `Jaws narrower than the work: along its edges only ${Math.round(n('sharePct'))} % of the mean. Blocks as wide as the work mend that.`,
   'pressed-by-elements': ({ n }) =>
-    `By finite elements with contact, ${n('unknowns').toLocaleString('en-GB')} unknowns.`,
+    `By finite elements with contact, ${formatCount(n('unknowns'))} unknowns.`,
   'band-loses-pull': ({ n }) =>
     n('bands') > 1
       ? `Round every corner a band loses pull (friction ${n('friction')}); ratchets on opposite corners even it out.`

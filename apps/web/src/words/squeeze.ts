@@ -1,4 +1,4 @@
-import { findAdhesive, findClampKind, findSpecies } from '@lean-clasp/core';
+import { findAdhesive, findClampKind, findSpecies, formatCount } from '@lean-clasp/core';
 import type { Say } from './values';
 
 const clamps = (kind: string, count: number) =>
@@ -54,7 +54,7 @@ export const PLACING_WORDS: Readonly<Record<string, Say>> = {
   'placed-clamps': ({ n, s }, f) =>
     n('count') === 0
       ? 'No clamp on the rack is long enough for this work.'
-      : `${n('count')} clamps: lowest ${f.pressure(n('minMPa'))} of ${f.pressure(n('lowMPa'))}, on ${s('line')} at ${f.length(n('atMm'))}. ${s('proven') === 'yes' ? 'Every set was tried.' : `Best of ${n('tried').toLocaleString('en-GB')} sets tried.`}`,
+      : `${n('count')} clamps: lowest ${f.pressure(n('minMPa'))} of ${f.pressure(n('lowMPa'))}, on ${s('line')} at ${f.length(n('atMm'))}. ${s('proven') === 'yes' ? 'Every set was tried.' : `Best of ${formatCount(n('tried'))} sets tried.`}`,
   'placed-on-pull': ({ n, s }, f) =>
     `${n('count')} ${n('count') === 1 ? 'clamp' : 'clamps'}: lowest ${f.pressure(n('minMPa'))} of ${f.pressure(n('lowMPa'))}, on ${s('line')}.`,
   'placed-on-seats': ({ n }, f) =>

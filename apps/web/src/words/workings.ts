@@ -1,4 +1,4 @@
-import { type Finding, formatClock } from '@lean-clasp/core';
+import { type Finding, formatClock, formatCount } from '@lean-clasp/core';
 import type { Format } from '../quantities/use-format';
 import { type Values, valuesOf } from './values';
 
@@ -146,7 +146,7 @@ const EXPLANATIONS: Readonly<Record<string, Explain>> = {
     inputs: [
       ['mean', f.pressure(n('meanMPa'))],
       ['highest', f.pressure(n('maxMPa'))],
-      ['unknowns', n('unknowns').toLocaleString('en-GB')],
+      ['unknowns', formatCount(n('unknowns'))],
       ['rounds until contact settled', String(n('iterations'))],
     ],
     source:

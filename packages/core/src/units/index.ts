@@ -1,3 +1,4 @@
+export { formatCount } from './count';
 export { formatClock, formatWait } from './duration';
 export { MM_PER_INCH, formatInches, formatLength, parseLength, type UnitSystem } from './length';
 export type { ParsedQuantity } from './parsed';

@@ -1,33 +1,39 @@
-import { strutWords } from '../../words/strut';
+import type { Plan } from '@lean-clasp/core';
 import Typography from '@mui/material/Typography';
-import { lazy, Suspense } from 'react';
+import { memo, useDeferredValue } from 'react';
 import { Section } from '../../frame/Page';
 import { Loading } from '../../frame/Loading';
 import { Caution } from '../../parts/Caution';
 import { useFixes, usePlan } from '../../planner/plan-context';
 import { FixList } from '../../verdicts/FixList';
+import { strutWords } from '../../words/strut';
 import { CLAMP_CAUTION } from '../../words/catalogue';
 import { Cauls } from '../../squeeze/Cauls';
+import { PressureAlong } from '../../squeeze/PressureAlong';
 import { Openings, Tightening } from '../../squeeze/Tightening';
 import { ClampTable } from './squeeze/ClampTable';
 import { HowHeld } from './squeeze/HowHeld';
 
-const PressureAlong = lazy(() =>
-  import('../../squeeze/PressureAlong').then((m) => ({ default: m.PressureAlong })),
-);
-
 /** Squeeze: clamps on the drawing, what they give along every line, and what holds the panel flat. */
 export function SqueezeStep() {
   const { plan } = usePlan();
-  const { fixes } = useFixes();
-  if (plan === null) return <Loading />;
-  const helping = [...(fixes?.tight ?? []), ...(fixes?.flat ?? [])];
+  const later = useDeferredValue(plan);
+  if (plan === null || later === null) return <Loading />;
   return (
     <>
       <ClampTable plan={plan} />
-      <Suspense fallback={<Loading what="Drawing" />}>
-        <PressureAlong plan={plan} />
-      </Suspense>
+      <BelowClamps plan={later} />
+    </>
+  );
+}
+
+/** What may come a moment after the verdicts: the chart is slow to draw. */
+const BelowClamps = memo(function BelowClamps({ plan }: { readonly plan: Plan }) {
+  const { fixes } = useFixes();
+  const helping = [...(fixes?.tight ?? []), ...(fixes?.flat ?? [])];
+  return (
+    <>
+      <PressureAlong plan={plan} />
       {helping.length > 0 && (
         <Section title="What would help">
           <FixList fixes={helping} />
@@ -41,4 +47,4 @@ export function SqueezeStep() {
       <Caution>{CLAMP_CAUTION}</Caution>
     </>
   );
-}
+});
