@@ -1,13 +1,5 @@
-import { addTo, type Band, bandOf, factor, SIDE_BY_SIDE, solveFactored } from '../banded';
-import { type PlaneWood, rectangleStiffness } from './element';
-
-/** A board or batten as a rectangle of elements. */
-export interface Block {
-  readonly wood: PlaneWood;
-  readonly thicknessMm: number;
-  readonly xsMm: Float64Array;
-  readonly ysMm: Float64Array;
-}
+import { backward, factorDense, forward, forwardMany, subtractProducts, timesMany } from '../dense';
+import { type Block, type Columns, columnsOf } from './columns';
 
 /**
  * How the two long edges of a block give under forces on them, beside moving as a whole: entry (i, j) is how far node i
@@ -21,83 +13,102 @@ export interface EdgeGive {
   readonly opposite: Float64Array;
 }
 
-/** Gives of both edges under forces on each node of the lower one: a solve for every node along the length. */
+/**
+ * Gives of both edges under forces on each node of the lower one. A force moves its own column of nodes as what lies to
+ * either side of it lets it; each column further on follows the one before. What a force here does further on, a force
+ * further on does here (Maxwell), so that half of it is worked out.
+ *
+ * Source: block elimination of a symmetric block-tridiagonal matrix from both ends; checked against Gauss in the tests.
+ */
 export function edgeGive(block: Block): EdgeGive {
-  const n = block.xsMm.length;
-  const band = stiffness(block);
+  const columns = columnsOf(block);
+  const { unknowns, own } = columns;
+  const n = own.length;
+  // Unknowns across the grain of the lowest and the highest node of a column.
+  const [near, far] = [1, unknowns - 1];
+  const right = withWhatFollows(columns);
+  const left = withWhatComesBefore(columns);
   const same = new Float64Array(n * n);
   const opposite = new Float64Array(n * n);
-  const top = block.ysMm.length - 1;
-  for (let first = 0; first < n; first += SIDE_BY_SIDE) {
-    const load = new Float64Array(band.size * SIDE_BY_SIDE);
-    const count = Math.min(SIDE_BY_SIDE, n - first);
-    for (let c = 0; c < count; c += 1) load[SIDE_BY_SIDE * unknown(block, first + c, 0) + c] = 1;
-    solveFactored(band, load, unknown(block, first, 0) - 1);
-    // What a force here does further on, a force further on does here (Maxwell), and blocks are alike both ways up: half
-    // of each solve is enough.
-    for (let i = first; i < n; i += 1) {
-      for (let c = 0; c < count; c += 1) {
-        const near = load[SIDE_BY_SIDE * unknown(block, i, 0) + c] ?? 0;
-        const far = load[SIDE_BY_SIDE * unknown(block, i, top) + c] ?? 0;
-        same[i * n + first + c] = near;
-        same[(first + c) * n + i] = near;
-        opposite[i * n + first + c] = far;
-        opposite[(first + c) * n + i] = far;
-      }
+  // How column i has moved for a force on each column up to it, one after the other.
+  let [moved, before] = [new Float64Array(n * unknowns), new Float64Array(n * unknowns)];
+  for (let i = 0; i < n; i += 1) {
+    [moved, before] = [before, moved];
+    const follow = right.follow[i];
+    if (follow !== undefined) timesMany(follow, unknowns, before, i, moved);
+    moved.set(pushed([left[i], right.stiffness[i], own[i]], unknowns, near), i * unknowns);
+    for (let j = 0; j <= i; j += 1) {
+      const [nearBy, farBy] = [moved[j * unknowns + near] ?? 0, moved[j * unknowns + far] ?? 0];
+      same[i * n + j] = nearBy;
+      same[j * n + i] = nearBy;
+      opposite[i * n + j] = farBy;
+      opposite[j * n + i] = farBy;
     }
   }
+  if (!((same[0] ?? 0) > 0)) throw new Error('a block of wood has no stiffness');
   return { same, opposite };
 }
 
-/** Number of the unknown across the grain at a node; nodes are counted column by column, which keeps the band narrow. */
-function unknown({ ysMm }: Block, along: number, across: number): number {
-  return 2 * (along * ysMm.length + across) + 1;
+/** How a column moves for one newton on one of its unknowns: its stiffness with either side taken in, itself counted once. */
+function pushed(
+  [left, right, own]: readonly (Float64Array | undefined)[],
+  unknowns: number,
+  at: number,
+): Float64Array {
+  const both = new Float64Array(unknowns * unknowns);
+  for (let k = 0; k < both.length; k += 1) both[k] = (left?.[k] ?? 0) + (right?.[k] ?? 0) - (own?.[k] ?? 0);
+  factorDense(both, unknowns);
+  const x = new Float64Array(unknowns);
+  x[at] = 1;
+  forward(both, unknowns, x);
+  backward(both, unknowns, x);
+  return x;
 }
 
-/** Both ends of the middle line across the grain, and its beginning along it. */
-function heldUnknowns(block: Block): readonly number[] {
-  const middle = (block.ysMm.length - 1) / 2;
-  const first = unknown(block, 0, middle);
-  return [first - 1, first, unknown(block, block.xsMm.length - 1, middle)];
-}
-
-function stiffness(block: Block): Band {
-  const { wood, thicknessMm, xsMm, ysMm } = block;
-  const rows = ysMm.length;
-  const band = bandOf(2 * xsMm.length * rows, 2 * rows + 3);
-  const elements = new Map<string, Float64Array>();
-  for (let i = 0; i + 1 < xsMm.length; i += 1) {
-    for (let j = 0; j + 1 < rows; j += 1) {
-      const width = (xsMm[i + 1] ?? 0) - (xsMm[i] ?? 0);
-      const height = (ysMm[j + 1] ?? 0) - (ysMm[j] ?? 0);
-      const key = `${width} ${height}`;
-      const element = elements.get(key) ?? rectangleStiffness(wood, width, height, thicknessMm);
-      elements.set(key, element);
-      const corners = [i * rows + j, (i + 1) * rows + j, (i + 1) * rows + j + 1, i * rows + j + 1];
-      addElement(band, element, corners);
+/** Columns with all that follows them taken in (lower halves), and how each moves after the one before it. */
+function withWhatFollows({ unknowns, own, next }: Columns): {
+  readonly stiffness: readonly Float64Array[];
+  readonly follow: readonly (Float64Array | undefined)[];
+} {
+  const stiffness = own.map((column) => column.slice());
+  const follow: (Float64Array | undefined)[] = own.map(() => undefined);
+  for (let i = own.length - 1; i > 0; i -= 1) {
+    const [rest, before, link] = [stiffness[i], stiffness[i - 1], next[i - 1]];
+    if (rest === undefined || before === undefined || link === undefined) continue;
+    const factor = rest.slice();
+    factorDense(factor, unknowns);
+    const linked = link.slice();
+    forwardMany(factor, unknowns, linked, unknowns);
+    subtractProducts(before, unknowns, linked, unknowns);
+    const moves = new Float64Array(unknowns * unknowns);
+    for (let r = 0; r < unknowns; r += 1) {
+      const row = linked.subarray(r * unknowns, (r + 1) * unknowns);
+      backward(factor, unknowns, row);
+      for (let k = 0; k < unknowns; k += 1) moves[k * unknowns + r] = -(row[k] ?? 0);
     }
+    follow[i] = moves;
   }
-  for (const held of heldUnknowns(block)) hold(band, held);
-  if (!factor(band)) throw new Error('a block of wood has no stiffness');
-  return band;
+  return { stiffness, follow };
 }
 
-/** Adds the stiffness of one element to the lower half of the band. */
-function addElement(band: Band, element: Float64Array, corners: readonly number[]): void {
-  const count = 2 * corners.length;
-  for (let a = 0; a < count; a += 1) {
-    const row = 2 * (corners[a >> 1] ?? 0) + (a & 1);
-    for (let b = 0; b < count; b += 1) {
-      const column = 2 * (corners[b >> 1] ?? 0) + (b & 1);
-      if (column <= row) addTo(band, row, column, element[a * count + b] ?? 0);
-    }
-  }
+/** Columns with all that comes before them taken in (lower halves). */
+function withWhatComesBefore({ unknowns, own, next }: Columns): readonly Float64Array[] {
+  const stiffness = own.map((column) => column.slice());
+  next.forEach((link, i) => {
+    const [rest, after] = [stiffness[i], stiffness[i + 1]];
+    if (rest === undefined || after === undefined) return;
+    const factor = rest.slice();
+    factorDense(factor, unknowns);
+    const linked = transposed(link, unknowns);
+    forwardMany(factor, unknowns, linked, unknowns);
+    subtractProducts(after, unknowns, linked, unknowns);
+  });
+  return stiffness;
 }
 
-/** Takes an unknown out: it stays where it is whatever pushes. */
-function hold({ size, half, values }: Band, at: number): void {
-  const width = half + 1;
-  for (let column = Math.max(0, at - half); column <= at; column += 1) values[at * width + (at - column)] = 0;
-  for (let row = at + 1; row <= Math.min(size - 1, at + half); row += 1) values[row * width + (row - at)] = 0;
-  values[at * width] = 1;
+function transposed(matrix: Float64Array, size: number): Float64Array {
+  const out = new Float64Array(matrix.length);
+  for (let r = 0; r < size; r += 1)
+    for (let c = 0; c < size; c += 1) out[c * size + r] = matrix[r * size + c] ?? 0;
+  return out;
 }

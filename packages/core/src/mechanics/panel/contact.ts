@@ -120,13 +120,7 @@ function factorChain(
     factors[l] = diagonal;
     const columns = active[l + 1];
     if (columns === undefined) return;
-    const across = new Float64Array(columns.length * m);
-    const source = next[l];
-    columns.forEach((column, c) => {
-      rows.forEach((row, r) => {
-        across[c * m + r] = source?.[row * nodes + column] ?? 0;
-      });
-    });
+    const across = picked(next[l], rows, columns, nodes, 'columns');
     forwardMany(diagonal, m, across, columns.length);
     coupled[l] = across;
   });
@@ -141,7 +135,7 @@ function factorOfLine(
   before: Float64Array | undefined,
 ): Float64Array {
   const m = rows.length;
-  const diagonal = picked(own, rows, rows, nodes);
+  const diagonal = picked(own, rows, rows, nodes, 'rows');
   if (before !== undefined && m > 0) subtractProducts(diagonal, m, before, before.length / m);
   factorDense(diagonal, m);
   return diagonal;
@@ -205,18 +199,22 @@ function openings({ nodes, own, next }: Chain, q: readonly Float64Array[], force
   });
 }
 
+/** Some rows and columns of a matrix, row after row or column after column. */
 function picked(
   matrix: Float64Array | undefined,
   rows: readonly number[],
   columns: readonly number[],
   nodes: number,
+  by: 'rows' | 'columns',
 ): Float64Array {
   const out = new Float64Array(rows.length * columns.length);
-  rows.forEach((row, r) => {
-    columns.forEach((column, c) => {
-      out[r * columns.length + c] = matrix?.[row * nodes + column] ?? 0;
-    });
-  });
+  const [nextRow, nextColumn] = by === 'rows' ? [columns.length, 1] : [1, rows.length];
+  for (let r = 0; r < rows.length; r += 1) {
+    const from = (rows[r] ?? 0) * nodes;
+    const to = r * nextRow;
+    for (let c = 0; c < columns.length; c += 1)
+      out[to + c * nextColumn] = matrix?.[from + (columns[c] ?? 0)] ?? 0;
+  }
   return out;
 }
 

@@ -5,7 +5,8 @@ import {
   shearModulusInFace,
   type WoodProperties,
 } from '../../materials';
-import { type Block, edgeGive, type EdgeGive } from './block';
+import { edgeGive, type EdgeGive } from './block';
+import type { Block } from './columns';
 import type { Chain } from './contact';
 import type { PlaneWood } from './element';
 import { nodesAcross, type PadSpan } from './mesh';
@@ -99,16 +100,18 @@ function chainOf(gives: readonly EdgeGive[], whole: Float64Array, nodes: number)
   const lines = gives.slice(1).map((_, l) => l);
   return {
     nodes,
-    own: lines.map((l) => {
-      const [below, above] = [gives[l]?.same, gives[l + 1]?.same];
-      return whole.map((drift, i) => (below?.[i] ?? 0) + (above?.[i] ?? 0) + 2 * drift);
-    }),
+    own: lines.map((l) => summed([gives[l]?.same, gives[l + 1]?.same, whole, whole], 1)),
     // The next line presses the board between them down where this one lifts it.
-    next: lines.slice(0, -1).map((l) => {
-      const between = gives[l + 1]?.opposite;
-      return whole.map((drift, i) => -(between?.[i] ?? 0) - drift);
-    }),
+    next: lines.slice(0, -1).map((l) => summed([gives[l + 1]?.opposite, whole], -1)),
   };
+}
+
+/** Matrices of one size added up, entry by entry, and taken `times`. */
+function summed(matrices: readonly (Float64Array | undefined)[], times: number): Float64Array {
+  const sum = new Float64Array(matrices[0]?.length ?? 0);
+  for (const matrix of matrices)
+    for (let i = 0; i < sum.length; i += 1) sum[i] = (sum[i] ?? 0) + times * (matrix?.[i] ?? 0);
+  return sum;
 }
 
 /** Movement of node i for a newton at node j by drifting and turning as a whole. */

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { scatterFrom } from '../../sequence';
 import { addTo, bandOf, factor, SIDE_BY_SIDE, solveFactored } from '../banded';
-import { backward, factorDense, forward, forwardMany, subtractProducts } from '../dense';
+import { backward, factorDense, forward, forwardMany, subtractProducts, timesMany } from '../dense';
+import { edgeGive } from './block';
 import { type Chain, contactOf } from './contact';
 import { rectangleStiffness } from './element';
 
@@ -112,8 +113,84 @@ describe('dense Cholesky', () => {
   });
 });
 
+it.each([1, 4, 6, 11])('multiplies %i vectors at once as it multiplies them singly', (count) => {
+  const size = 5;
+  const random = scatterFrom(count);
+  const matrix = Float64Array.from({ length: size * size }, () => random() - 0.5);
+  const x = Float64Array.from({ length: size * count }, () => random() - 0.5);
+  const out = new Float64Array(size * count);
+  timesMany(matrix, size, x, count, out);
+  out.forEach((value, at) => {
+    const [c, row] = [Math.floor(at / size), at % size];
+    let sum = 0;
+    for (let k = 0; k < size; k += 1) sum += (matrix[row * size + k] ?? NaN) * (x[c * size + k] ?? NaN);
+    expect(value).toBeCloseTo(sum, 12);
+  });
+});
+
+const wood = { exMPa: 12600, eyMPa: 819, gMPa: 793.8, nuXy: 0.476 };
+
+describe('edgeGive', () => {
+  const block = {
+    wood,
+    thicknessMm: 20,
+    xsMm: Float64Array.from([0, 6, 15, 28, 40, 46]),
+    ysMm: Float64Array.from([0, 9, 18, 27, 36]),
+  };
+  const [n, rows] = [block.xsMm.length, block.ysMm.length];
+  const at = (along: number, across: number, direction: 0 | 1) => 2 * (along * rows + across) + direction;
+
+  /** The whole block as one matrix, its rows and columns of held unknowns struck out. */
+  function whole(): number[][] {
+    const size = 2 * n * rows;
+    const matrix = Array.from({ length: size }, () => new Array<number>(size).fill(0));
+    for (let i = 0; i + 1 < n; i += 1) {
+      for (let j = 0; j + 1 < rows; j += 1) {
+        const width = (block.xsMm[i + 1] ?? 0) - (block.xsMm[i] ?? 0);
+        const height = (block.ysMm[j + 1] ?? 0) - (block.ysMm[j] ?? 0);
+        const element = rectangleStiffness(wood, width, height, block.thicknessMm);
+        const unknowns = [
+          [i, j],
+          [i + 1, j],
+          [i + 1, j + 1],
+          [i, j + 1],
+        ].flatMap(([x = 0, y = 0]) => [at(x, y, 0), at(x, y, 1)]);
+        unknowns.forEach((row, a) =>
+          unknowns.forEach((column, b) => {
+            const line = matrix[row] ?? [];
+            line[column] = (line[column] ?? 0) + (element[8 * a + b] ?? 0);
+          }),
+        );
+      }
+    }
+    const middle = (rows - 1) / 2;
+    for (const held of [at(0, middle, 0), at(0, middle, 1), at(n - 1, middle, 1)]) {
+      matrix.forEach((row, r) => row.forEach((_, c) => (r === held || c === held) && (row[c] = 0)));
+      (matrix[held] ?? [])[held] = 1;
+    }
+    return matrix;
+  }
+
+  it('moves both edges as one solve of the whole block does, wherever the force is', () => {
+    const matrix = whole();
+    const { same, opposite } = edgeGive(block);
+    for (let j = 0; j < n; j += 1) {
+      const load = new Array<number>(matrix.length).fill(0);
+      load[at(j, 0, 1)] = 1;
+      const moved = solveDense(matrix, load);
+      for (let i = 0; i < n; i += 1) {
+        expect(same[i * n + j]).toBeCloseTo(moved[at(i, 0, 1)] ?? NaN, 9);
+        expect(opposite[i * n + j]).toBeCloseTo(moved[at(i, rows - 1, 1)] ?? NaN, 9);
+      }
+    }
+  });
+
+  it('refuses wood that has no stiffness', () => {
+    expect(() => edgeGive({ ...block, thicknessMm: 0 })).toThrow('no stiffness');
+  });
+});
+
 describe('rectangleStiffness', () => {
-  const wood = { exMPa: 12600, eyMPa: 819, gMPa: 793.8, nuXy: 0.476 };
   const [w, h, t] = [18, 7, 20];
   const stiffness = rectangleStiffness(wood, w, h, t);
   const corners = [
