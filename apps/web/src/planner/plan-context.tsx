@@ -9,8 +9,8 @@ import type {
   ShopDocument,
   Verdict,
 } from '@lean-clasp/core';
-import { copyWithStructuralSharing } from '@reduxjs/toolkit/query';
 import { createContext, type ReactNode, use, useEffect, useMemo, useState } from 'react';
+import { sharing } from './sharing';
 import { adviser, type AnyPlan, askPlan, askSettled } from './workers';
 
 /** The newest plan that the worker has delivered for the build on show. */
@@ -68,7 +68,7 @@ export function PlanProvider({
     const show = (answer: AnyPlan) => {
       if (overtaken) return;
       // What has not changed keeps its identity, so that only what has is drawn again.
-      setPlan((before) => copyWithStructuralSharing(before, withClamps(answer, before)));
+      setPlan((before) => sharing(before, withClamps(answer, before)));
       setFailure(null);
     };
     let timer: ReturnType<typeof setTimeout> | undefined;

@@ -1,8 +1,8 @@
 import type { GlueComparison } from '@lean-clasp/core';
-import { copyWithStructuralSharing } from '@reduxjs/toolkit/query';
 import dayjs from 'dayjs';
 import { useEffect, useState } from 'react';
 import { useAnyBuild } from '../workspace/open-build';
+import { sharing } from './sharing';
 import { adviser } from './workers';
 
 /** The open build planned with every family of the catalogue; null until the first answer. */
@@ -15,7 +15,7 @@ export function useGlueComparison(): GlueComparison | null {
       .compareGlues(build, shop, dayjs().format('YYYY-MM-DD'))
       .then(
         (answer) => {
-          if (!overtaken) setComparison((before) => copyWithStructuralSharing(before, answer));
+          if (!overtaken) setComparison((before) => sharing(before, answer));
         },
         // The plan itself says what is wrong with such a build; here the last good comparison stays.
         () => undefined,

@@ -11,4 +11,4 @@ export {
 export { findAdhesive, listAdhesives, standsService } from './find-adhesive';
 export { BLANK_LABEL, type Label, withLabel } from './label';
 export { strengthAt, type StrengthCurve, strengthCurve } from './strength';
-export { type AdhesiveWindow, adhesiveWindow, COLD_REFUSALS } from './window';
+export { type AdhesiveWindow, adhesiveWindow, COLD_REFUSALS, type WindowConditions } from './window';

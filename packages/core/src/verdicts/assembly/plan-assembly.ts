@@ -1,4 +1,4 @@
-import { adhesiveWindow } from '../../adhesives';
+import { adhesiveWindow, type AdhesiveWindow, type WindowConditions } from '../../adhesives';
 import {
   type AssemblyFacts,
   deriveAssembly,
@@ -12,6 +12,7 @@ import { layAssembly } from '../../kinds';
 import { LIMITS } from '../../limits';
 import { sharedTraits, equilibriumMoisturePct } from '../../materials';
 import { closingForceN, panelPressure, type Press } from '../../mechanics';
+import { remembered } from '../../remembered';
 import { reach, solidPoints } from '../../solids';
 import { findSpreadMethod, spread } from '../../spread';
 import { type ClosingAdvice, closingAdvice } from '../closing';
@@ -51,8 +52,13 @@ export function planAssembly(build: AssemblyBuild, shop: ShopDocument): Assembly
   const adhesive = adhesiveOf(build.glue.adhesive, shop, 'glue.adhesive');
   const partMcPct = facts.parts.map(({ part }) => part.mcPct ?? airMcPct);
   const pulls = facts.assembly.pulls.map((pull) => planPull(pull, facts, adhesive, shop, build.squeeze));
+  // Most joints are of the same wood in the same air: they share one window.
+  const windowIn = remembered(
+    (conditions: WindowConditions) => adhesiveWindow(adhesive, conditions),
+    facts.joints.length,
+  );
   const joints = facts.joints.map((joint, i) =>
-    planJoint(joint, i === 0, { build, climate, facts, adhesive, partMcPct, pulls }),
+    planJoint(joint, i === 0, { build, climate, facts, adhesive, partMcPct, pulls, windowIn }),
   );
   const whole = oneGo(joints, pulls, workforceOf({ build, shop }));
   const parts: AssemblyPlanParts = {
@@ -113,6 +119,7 @@ interface JointContext extends Pick<
   'build' | 'climate' | 'facts' | 'adhesive' | 'partMcPct'
 > {
   readonly pulls: readonly PlannedPull[];
+  readonly windowIn: (conditions: WindowConditions) => AdhesiveWindow;
 }
 
 function planJoint(facts: JointFacts, first: boolean, context: JointContext): PlannedJoint {
@@ -146,7 +153,7 @@ function planJoint(facts: JointFacts, first: boolean, context: JointContext): Pl
     method,
     // Bottle and spreader are taken up once, for the first joint.
     spread: { ...spreading, minutes: dry ? 0 : spreading.minutes - (first ? 0 : method.setUpMin) },
-    window: adhesiveWindow(adhesive, {
+    window: context.windowIn({
       tempC: climate.tempC,
       rhPct: climate.rhPct,
       faces,
