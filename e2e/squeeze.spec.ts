@@ -162,3 +162,27 @@ test('a fix that wants a reading leads to where it is noted, and writes none', a
   await expect(page).toHaveURL(/backdrop\/fit$/);
   await expect(verdict(page, 'flat')).toContainText('no twist or bow read');
 });
+
+test('clamps that a running glue-up holds are left out, and taken again when it is planned for later', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/builds/stage-floor/glue-up`);
+  await page.getByRole('button', { name: 'Start the clock' }).click();
+  await expect(page.getByRole('timer')).toBeVisible();
+  await page.goto(`${app.url}/builds/stage-floor/squeeze`);
+  const leaveOut = page.getByLabel('Leave out what sits on other work now: 10 clamps');
+  await expect(leaveOut).toBeChecked();
+  const place = page.getByRole('button', { name: 'Place clamps' });
+  const found = page.getByText(/ clamps: lowest /);
+  const sash = page.getByRole('button', { name: /^Clamp \d: T-bar sash clamp / });
+  await place.click();
+  await expect(found).toHaveText(/^6 clamps: lowest 1\.\d\d MPa of 1\.20 MPa/, { timeout: 60_000 });
+  await expect(sash).toHaveCount(0);
+  await leaveOut.uncheck();
+  await place.click();
+  await expect(found).toHaveText(/^5 clamps: lowest 1\.2\d MPa of 1\.20 MPa/, { timeout: 60_000 });
+  await expect(sash).toHaveCount(5);
+  await page.goto(`${app.url}/shop`);
+  await expect(page.getByText(/^\d of \d on Stage floor, being put on now/).first()).toBeVisible();
+});

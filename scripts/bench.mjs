@@ -39,6 +39,7 @@ const sorted = (values) => [...values].sort((a, b) => a - b);
 const median = (values) => sorted(values)[Math.floor(values.length / 2)];
 const p95 = (values) => sorted(values)[Math.ceil(values.length * 0.95) - 1];
 const ms = (value) => `${value.toFixed(value < 10 ? 1 : 0)} ms`;
+const kb = (bytes) => `${(bytes / 1000).toFixed(0)} kB`;
 const mb = (bytes) => `${(bytes / 1e6).toFixed(0)} MB`;
 
 const rows = [];
@@ -105,35 +106,57 @@ async function measureServerStart() {
   );
 }
 
-/** Navigation to the four verdicts on screen, cold cache; baseline: a bare file from the same server. */
+/** Navigation to the first frame with the four verdicts, nothing in the cache; baseline: a bare picture from the same server. */
 async function measureFirstScreen() {
-  const start = await loads('/', (page) => page.getByRole('heading', { name: 'In clamps' }));
-  const build = await loads('/builds/stage-floor/squeeze', (page) => page.locator('[data-verdict="flat"]'));
-  const plain = await loads('/mark.svg', (page) => page.locator('svg'));
+  const start = await loads('/', 'main h2');
+  const build = await loads('/builds/stage-floor/squeeze', '[data-verdict="flat"]');
+  const plain = await loads('/mark.svg', 'svg');
   const baseline = `a bare picture: ${ms(plain.ms)}`;
   report('first screen, the start page', ms(start.ms), 'under 1000 ms', baseline, times(start.ms, plain.ms));
   report('a build opened by its address', ms(build.ms), 'under 1000 ms', baseline, times(build.ms, plain.ms));
-  report('JavaScript for the start page, packed', `${(start.bytes / 1000).toFixed(0)} kB`, 'under 350 kB');
-  report('JavaScript for a build, packed', `${(build.bytes / 1000).toFixed(0)} kB`, 'under 350 kB');
+  for (const [name, { bytes }] of [
+    ['the start page', start],
+    ['a build', build],
+  ]) {
+    report(
+      `JavaScript for ${name}, packed, beside the worker’s ${kb(bytes.worker)}`,
+      kb(bytes.page),
+      'under 350 kB',
+    );
+  }
 }
 
-/** Median time to something on show with nothing in the cache, and the bytes of script it took. */
-async function loads(address, ready) {
+/** Median time from navigation to the first frame with something on show, as the page sees it, and the bytes of script. */
+async function loads(address, selector) {
   const took = [];
-  let bytes = 0;
+  let bytes = { page: 0, worker: 0 };
   for (let i = 0; i < LOADS; i += 1) {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
     const page = await context.newPage();
-    const startedAt = performance.now();
+    await page.addInitScript((wanted) => {
+      const look = () =>
+        requestAnimationFrame(() => {
+          if (document.querySelector(wanted) === null) look();
+          else requestAnimationFrame(() => (globalThis.shownAfterMs = performance.now()));
+        });
+      look();
+    }, selector);
     await page.goto(server.url + address, { waitUntil: 'commit' });
-    await ready(page).waitFor();
-    took.push(performance.now() - startedAt);
-    bytes = await page.evaluate(() =>
-      performance
-        .getEntriesByType('resource')
-        .filter(({ name }) => name.endsWith('.js'))
-        .reduce((sum, entry) => sum + entry.transferSize, 0),
-    );
+    const shown = await page.waitForFunction(() => globalThis.shownAfterMs, undefined, {
+      timeout: LONGEST_MS,
+    });
+    took.push(await shown.jsonValue());
+    // The worker's script counts once it is there, however late.
+    await page.waitForTimeout(KEY_EVERY_MS);
+    bytes = await page.evaluate(() => {
+      const scripts = performance.getEntriesByType('resource').filter(({ name }) => name.endsWith('.js'));
+      const sum = (of) => of.reduce((total, { transferSize }) => total + transferSize, 0);
+      const isWorker = ({ name }) => name.includes('.worker-');
+      return {
+        page: sum(scripts.filter((script) => !isWorker(script))),
+        worker: sum(scripts.filter(isWorker)),
+      };
+    });
     await context.close();
   }
   return { ms: median(took), bytes };

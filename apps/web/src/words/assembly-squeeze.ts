@@ -25,8 +25,24 @@ export const PRESSURE_WORDS: Readonly<Record<PressureWord, string>> = {
 const clamps = (kind: string, count = 2) =>
   count === 1 ? findClampKind(kind).name : `${findClampKind(kind).name}s`;
 
+/** What a pull lacks: force in all; or, where there is enough of that, pressure at its weakest place. */
+function lacking(force: Say): Say {
+  return (values, f) =>
+    values.n('reachN') < values.n('neededN')
+      ? force(values, f)
+      : `${values.s('line')} gets ${f.pressure(values.n('minMPa'))} at its weakest place; the pull in all would do`;
+}
+
 /** What the clamps in their places have to say. */
 export const ASSEMBLY_SQUEEZE_CAUSES: Readonly<Record<string, Say>> = {
+  'pull-short': lacking(
+    ({ s, n }, f) =>
+      `${s('line')} wants ${f.force(n('neededN'))} in all, the rack gives ${f.force(n('reachN'))}`,
+  ),
+  'pull-light': lacking(
+    ({ s, n }, f) =>
+      `${s('line')} is light: ${f.force(n('neededN'))} wanted, the rack gives ${f.force(n('reachN'))}`,
+  ),
   'pad-crushes': ({ n }, f) =>
     `the jaw of clamp ${n('clamp')} bites at ${f.pressure(n('padMPa'))}, the wood bears ${f.pressure(n('crushMPa'))}: a block under it`,
   'jaws-do-not-reach': ({ s, n }, f) =>

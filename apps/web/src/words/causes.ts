@@ -115,10 +115,6 @@ const CAUSES: Readonly<Record<string, Say>> = {
   'nothing-to-pull-with': ({ s, n }, f) =>
     `${s('line')}: ${NEED_LACKS[s('need')] ?? 'nothing on the rack'} that opens ${f.length(n('openingMm'))}`,
   'pull-crushes': ({ s }) => `${s('line')}: this pull crushes the wood`,
-  'pull-short': ({ s, n }, f) =>
-    `${s('line')} wants ${f.force(n('neededN'))} in all, the rack gives ${f.force(n('reachN'))}`,
-  'pull-light': ({ s, n }, f) =>
-    `${s('line')} is light: ${f.force(n('neededN'))} wanted, the rack gives ${f.force(n('reachN'))}`,
   'pull-meets': ({ s }) => `least on ${s('line')}, within reach of the rack`,
   'nothing-to-square': () => 'nothing here that could rack',
   'diagonals-unread': ({ n }, f) =>

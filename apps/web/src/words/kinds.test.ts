@@ -78,3 +78,23 @@ describe('words of the kinds', () => {
     }
   });
 });
+
+describe('a pull that does not do', () => {
+  const said = (code: string, reachN: number) =>
+    causeWords(
+      {
+        code,
+        severity: 'warns',
+        values: { line: 'a – b', need: 'press', minMPa: 0.9, lowMPa: 1.2, neededN: 80_000, reachN },
+      },
+      formatFor('metric'),
+    );
+
+  it.each(['pull-short', 'pull-light'])(
+    'lacks force, or evenness where there is force enough (%s)',
+    (code) => {
+      expect(said(code, 60_000)).toMatch(/80\.0 kN .*the rack gives 60\.0 kN/);
+      expect(said(code, 99_000)).toBe('a – b gets 0.90 MPa at its weakest place; the pull in all would do');
+    },
+  );
+});
