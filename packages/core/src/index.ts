@@ -108,6 +108,7 @@ export {
   type SideGlyph,
 } from './drawing';
 export type { Finding, FindingValue } from './finding';
+export { leastBy } from './least-by';
 export {
   findAssemblyFixes,
   findFixes,

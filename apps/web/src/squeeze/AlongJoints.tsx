@@ -1,4 +1,4 @@
-import type { PlannedPull, PressedAlong } from '@lean-clasp/core';
+import { leastBy, type PlannedPull, type PressedAlong } from '@lean-clasp/core';
 import { isSelected, useSelection } from '../drawing/selection';
 import { PressureCurves } from './PressureCurves';
 
@@ -12,10 +12,7 @@ export function AlongJoints({
 }) {
   const { selected } = useSelection();
   const picked = lines.findIndex(({ joint }) => isSelected(selected, 'joint', joint));
-  const weakest = lines.reduce(
-    (least, { minMPa }, i) => (minMPa < (lines[least]?.minMPa ?? Infinity) ? i : least),
-    0,
-  );
+  const weakest = lines.indexOf(leastBy(lines, ({ minMPa }) => minMPa));
   return (
     <PressureCurves
       lengthMm={lengthMm}

@@ -1,4 +1,4 @@
-import { formatCount, type Plan, type PlannedLine } from '@lean-clasp/core';
+import { formatCount, leastBy, type Plan, type PlannedLine } from '@lean-clasp/core';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -17,10 +17,7 @@ export function PressureAlong({ plan }: { readonly plan: Plan }) {
   const { lines, pressed, clampSet } = plan;
   if (clampSet.clamps.length === 0) return null;
   const shareOf = ({ pressure, target }: PlannedLine) => pressure.minMPa / target.lowMPa;
-  const weakest = lines.reduce(
-    (least, line, i) => (shareOf(line) < shareOf(lines[least] ?? line) ? i : least),
-    0,
-  );
+  const weakest = lines.indexOf(leastBy(lines, shareOf));
   const chosen = selected?.kind === 'line' ? Number(selected.id) : weakest;
   const target = lines[chosen]?.target;
   return (

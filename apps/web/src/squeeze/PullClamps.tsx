@@ -13,19 +13,17 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useCallback } from 'react';
 import { isSelected, useSelection } from '../drawing/selection';
-import { Choice } from '../parts/Choice';
-import { FieldRow } from '../parts/FieldRow';
-import { Tick } from '../parts/Tick';
 import { useAssemblyPlan } from '../planner/plan-context';
 import { useSearch } from '../planner/use-search';
 import { arranger } from '../planner/workers';
-import { LengthField, ScaledField } from '../quantities/fields';
+import { LengthField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
 import { placingWords } from '../words/causes';
 import { makeId } from '../workspace/edits';
 import { useOpenAssembly } from '../workspace/open-build';
 import { Figure, OpeningRow, RowHeads, RowNumber } from '../parts/OpeningRow';
 import { LeaveOut } from './LeaveOut';
+import { OneClamp } from './OneClamp';
 import { PlacingBar } from './PlacingBar';
 import {
   addPulled,
@@ -38,7 +36,6 @@ import {
   removePulled,
 } from './pull-edits';
 import { useFreeRack } from './use-free-rack';
-import { lotWords } from '../words/rack';
 
 const COLUMNS = '22px minmax(0, 1fr) 84px 76px';
 const COLUMNS_TWO_WAYS = '22px minmax(0, 1fr) 84px 84px 76px';
@@ -204,18 +201,19 @@ function Fields({
   readonly last: boolean;
 }) {
   const { shop, edit } = useOpenAssembly();
-  const f = useFormat();
-  const fitting = shop.rack.filter((lot) => suits(planned.pull, lot) || lot.id === clamp.rackId);
   return (
     <Box sx={{ pt: 1.5 }}>
-      <FieldRow>
-        <Choice
-          label="From the rack"
-          value={clamp.rackId}
-          options={fitting.map((lot) => ({ value: lot.id, name: lotWords(lot, f) }))}
-          onChange={(rackId) => edit(`${name}: kind`, changePulled(clamp.id, { rackId }))}
-          width="100%"
-        />
+      <OneClamp
+        clamp={clamp}
+        lots={shop.rack.filter((lot) => suits(planned.pull, lot) || lot.id === clamp.rackId)}
+        only={last}
+        onLot={(rackId) => edit(`${name}: kind`, changePulled(clamp.id, { rackId }))}
+        onMost={(mostN) => edit(`${name}: pull`, easePulled(clamp.id, mostN))}
+        onPinned={(pinned) =>
+          edit(pinned ? `${name} pinned` : `${name} free`, changePulled(clamp.id, { pinned }))
+        }
+        onOff={() => edit('Clamp off', removePulled(clamp.id))}
+      >
         <LengthField
           label="Along"
           value={clamp.alongMm}
@@ -236,26 +234,7 @@ function Fields({
             width={120}
           />
         )}
-        <ScaledField
-          label="Pull no more than"
-          quantity="force"
-          optional
-          value={clamp.mostN ?? null}
-          bounds={LIMITS.clampForceN}
-          onChange={(mostN) => edit(`${name}: pull`, easePulled(clamp.id, mostN))}
-          width={150}
-        />
-        <Tick
-          label="Pinned: stays when clamps are placed"
-          checked={clamp.pinned === true}
-          onChange={(pinned) =>
-            edit(pinned ? `${name} pinned` : `${name} free`, changePulled(clamp.id, { pinned }))
-          }
-        />
-        <Button color="error" disabled={last} onClick={() => edit('Clamp off', removePulled(clamp.id))}>
-          Take off
-        </Button>
-      </FieldRow>
+      </OneClamp>
       {last && (
         <Typography variant="body2" sx={{ mb: 1 }}>
           The only clamp of this pull: add another before it comes off, or leave the pull to be worked out.

@@ -2,6 +2,7 @@ import { standsService } from '../adhesives';
 import { canLightSqueeze, LIGHT_SQUEEZE, TYPICAL_FORCE_SPREAD } from '../clamps';
 import type { Clash } from '../clamps';
 import { type Finding, finding } from '../finding';
+import { leastBy } from '../least-by';
 import type { PlannedLine, PlanParts } from './plan-parts';
 import { barShareOf, type Verdict, type VerdictState } from './verdict';
 
@@ -13,7 +14,7 @@ const DEEP_BEAM_RATIO = 1.1;
 
 /** Tight: pressure everywhere along every line between what the glue wants and what the wood bears. */
 export function judgeTight(parts: PlanParts): Verdict {
-  const weakest = parts.lines.reduce((a, b) => (shareOfTarget(b) < shareOfTarget(a) ? b : a));
+  const weakest = leastBy(parts.lines, shareOfTarget);
   const cause = refusal(parts) ?? warning(parts, weakest) ?? pressureCause(weakest, parts);
   const state: VerdictState =
     cause.severity === 'refuses' ? 'fails' : cause.severity === 'warns' ? 'close' : 'holds';

@@ -1,3 +1,5 @@
+import { leastBy } from '../../least-by';
+
 /** Pressure along one line. */
 export interface PressedLine {
   readonly pressureMPa: readonly number[];
@@ -43,7 +45,7 @@ export function alongLine({
     pressureMPa: stations.map((x) => valueAt(xsMm, pressure, x)),
     openMm: stations.map((x) => valueAt(xsMm, openMm, x)),
     minMPa,
-    minAtMm: xsMm[pressure.indexOf(minMPa)] ?? 0,
+    minAtMm: xsMm[leastBy([...xsMm.keys()], (i) => pressure[i] ?? 0)] ?? 0,
     meanMPa: totalN / (lengthMm * thicknessMm),
     maxMPa: Math.max(...pressure),
     closed: openMm.every((open) => open <= 0),

@@ -18,7 +18,7 @@ export {
   type Stack,
   stackOf,
 } from './squeeze';
-export { CAREFUL_SAW_DEG } from './judge';
+export { CAREFUL_SAW_DEG } from './square';
 export { clampsElsewhere, suits } from './placed-on-pull';
 export { type Arranged, arrangements, withSessions } from './arrange-order';
 export { batchJobOf, type DatedSessionOfBuild, weekOf } from './dates';

@@ -7,13 +7,11 @@ import { memo } from 'react';
 import { isSelected, useSelection } from '../../../drawing/selection';
 import { Section } from '../../../frame/Page';
 import { Choice } from '../../../parts/Choice';
-import { FieldRow } from '../../../parts/FieldRow';
-import { LengthField, ScaledField } from '../../../quantities/fields';
+import { LengthField } from '../../../quantities/fields';
 import { Figure, OpeningRow, RowHeads, RowNumber } from '../../../parts/OpeningRow';
+import { OneClamp } from '../../../squeeze/OneClamp';
 import { PlaceClamps } from '../../../squeeze/PlaceClamps';
-import { Tick } from '../../../parts/Tick';
 import { useFormat } from '../../../quantities/use-format';
-import { lotWords } from '../../../words/rack';
 import { addClamp, changeClamp, easeClamp, firstLot, removeClamp } from '../../edits';
 import { useOpenBuild } from '../../open-build';
 
@@ -140,63 +138,43 @@ function ClampFields({
 }) {
   const { build, shop, edit } = useOpenBuild();
   const f = useFormat();
-  const { number } = clamp;
+  const name = `Clamp ${clamp.number}`;
   // The plan comes a moment after the edit; fields show what was typed, not what has been planned so far.
   const placed = build.clamps.find(({ id }) => id === clamp.placed.id) ?? clamp.placed;
   return (
     <Box sx={{ pt: 1.5 }}>
-      <FieldRow>
-        <Choice
-          label="From the rack"
-          value={placed.rackId}
-          options={shop.rack.map((lot) => ({ value: lot.id, name: lotWords(lot, f) }))}
-          onChange={(rackId) => edit(`Kind of clamp ${number}`, changeClamp(placed.id, { rackId }))}
-          width="100%"
-        />
+      <OneClamp
+        clamp={placed}
+        lots={shop.rack}
+        onLot={(rackId) => edit(`${name}: kind`, changeClamp(placed.id, { rackId }))}
+        onMost={(mostN) => edit(`${name}: pull`, easeClamp(placed.id, mostN))}
+        onPinned={(pinned) =>
+          edit(pinned ? `${name} pinned` : `${name} free`, changeClamp(placed.id, { pinned }))
+        }
+        onOff={() => edit('Clamp off', removeClamp(placed.id))}
+      >
         <LengthField
           label="At"
           value={placed.xMm}
           bounds={LIMITS.clampPositionMm}
-          onChange={(xMm) => xMm !== null && edit(`Clamp ${number} at`, changeClamp(placed.id, { xMm }))}
+          onChange={(xMm) => xMm !== null && edit(`${name}: at`, changeClamp(placed.id, { xMm }))}
           width={120}
         />
         <Choice
           label="Side"
           value={placed.side}
           options={SIDES}
-          onChange={(side) => edit(`Side of clamp ${number}`, changeClamp(placed.id, { side }))}
+          onChange={(side) => edit(`${name}: side`, changeClamp(placed.id, { side }))}
           width={110}
         />
         <Choice
           label="Handle at"
           value={placed.handle ?? 'last'}
           options={HANDLES}
-          onChange={(handle) => edit(`Handle of clamp ${number}`, changeClamp(placed.id, { handle }))}
+          onChange={(handle) => edit(`${name}: handle`, changeClamp(placed.id, { handle }))}
           width={140}
         />
-        <ScaledField
-          label="Pull no more than"
-          quantity="force"
-          optional
-          value={placed.mostN ?? null}
-          bounds={LIMITS.clampForceN}
-          onChange={(mostN) => edit(`Pull of clamp ${number}`, easeClamp(placed.id, mostN))}
-          width={150}
-        />
-        <Tick
-          label="Pinned: stays when clamps are placed"
-          checked={placed.pinned === true}
-          onChange={(pinned) =>
-            edit(
-              pinned ? `Clamp ${number} pinned` : `Clamp ${number} free`,
-              changeClamp(placed.id, { pinned }),
-            )
-          }
-        />
-        <Button color="error" onClick={() => edit('Clamp off', removeClamp(placed.id))}>
-          Take off
-        </Button>
-      </FieldRow>
+      </OneClamp>
       <Typography variant="body2" sx={{ mb: 1 }}>
         {next === undefined ? '' : `${f.length(next.placed.xMm - placed.xMm)} to the next. `}
         Pull {clamp.forceSource === 'measured' ? 'measured by you' : 'typical of its kind, ± 30 %'}; jaw on

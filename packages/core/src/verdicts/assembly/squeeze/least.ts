@@ -1,3 +1,4 @@
+import { leastBy } from '../../../least-by';
 import type { PlannedPull } from '../planned-pull';
 import type { AssemblySqueeze } from './squeezed';
 
@@ -5,6 +6,7 @@ import type { AssemblySqueeze } from './squeezed';
 export function leastOf(planned: PlannedPull, squeeze: AssemblySqueeze | null): PlannedPull {
   const own = squeeze?.pulls.find(({ planned: { pull } }) => pull.id === planned.pull.id);
   if (own === undefined || own.joints.length === 0) return planned;
-  const least = own.joints.reduce((a, b) => (b.minMPa < a.minMPa ? b : a));
-  return { ...planned, joint: least.label, reachMPa: least.minMPa, word: least.word };
+  const least = leastBy(own.joints, ({ minMPa }) => minMPa);
+  const reachMPa = Math.min(...own.joints.map(({ minMPa }) => minMPa));
+  return { ...planned, joint: least.label, reachMPa, word: least.word };
 }

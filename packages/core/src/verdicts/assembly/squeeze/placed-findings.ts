@@ -5,7 +5,7 @@ import { type LineOfPull, linesOfPull, pointsOf } from '../lines-of-pull';
 import type { PlannedPull } from '../planned-pull';
 import { MOST_SEATED_ONE_BY_ONE, twoRows } from '../pulls';
 import { type Packing, spreadMm } from './press-stack';
-import { pullFrame } from './pull-frame';
+import { type PullFrame, pullFrame } from './pull-frame';
 import type { ClampInSpace } from './squeezed';
 
 /** Rows this much nearer than half the width still stand side by side, mm. */
@@ -20,12 +20,15 @@ export function placedFindings(
 ): Finding[] {
   const { placed, idle, pull } = planned;
   if (placed.length + idle.length === 0) return [];
+  const joints = facts.joints.filter(({ joint }) => pull.joints.includes(joint.id));
+  const frame = pullFrame(pull, facts);
+  const rowMm = pull.stacked && twoRows(pull, joints, facts) ? frame.widthMm / 2 - ROW_SLACK_MM : Infinity;
   return [
     ...idleFindings(planned),
-    ...foulFindings(planned, facts, clamps),
-    ...offEndFindings(planned, facts, clamps),
+    ...foulFindings(clamps, rowMm),
+    ...offEndFindings(clamps, frame),
     ...(pull.need === 'seat' && packing.kind !== 'cauls'
-      ? seatFindings(planned, facts, clamps, packing)
+      ? seatFindings(linesOfPull(pull, joints), clamps, frame, packing)
       : []),
   ];
 }
@@ -51,17 +54,11 @@ function idleFindings({ idle, pull }: PlannedPull): Finding[] {
   ];
 }
 
-/** Two clamps of one pull in the same place. Jaws that come on from both sides of a wide stack reach in to its middle only. */
-function foulFindings(
-  { pull }: PlannedPull,
-  facts: AssemblyFacts,
-  clamps: readonly ClampInSpace[],
-): Finding[] {
-  const joints = facts.joints.filter(({ joint }) => pull.joints.includes(joint.id));
-  const rowMm =
-    pull.stacked && twoRows(pull, joints, facts)
-      ? pullFrame(pull, facts).widthMm / 2 - ROW_SLACK_MM
-      : Infinity;
+/**
+ * Two clamps of one pull in the same place.
+ * @param rowMm how far jaws reach in from either side of a wide stack: to its middle only.
+ */
+function foulFindings(clamps: readonly ClampInSpace[], rowMm: number): Finding[] {
   const pairs = clamps.flatMap((one, i) => clamps.slice(i + 1).map((other) => ({ one, other })));
   const fouling = pairs.flatMap(({ one, other }) => {
     // Bands may lie over each other.
@@ -77,12 +74,7 @@ function foulFindings(
   return fouling.slice(0, 1).map((values) => finding('jaws-foul', 'refuses', values));
 }
 
-function offEndFindings(
-  { pull }: PlannedPull,
-  facts: AssemblyFacts,
-  clamps: readonly ClampInSpace[],
-): Finding[] {
-  const { lengthMm } = pullFrame(pull, facts);
+function offEndFindings(clamps: readonly ClampInSpace[], { lengthMm }: PullFrame): Finding[] {
   const off = clamps.find(
     ({ place, lot, shape }) =>
       shape.kind === 'jaws' &&
@@ -101,16 +93,11 @@ function offEndFindings(
  * pulled. Lines that no clamp stands on are only brought home by what lies beside them.
  */
 function seatFindings(
-  { pull }: PlannedPull,
-  facts: AssemblyFacts,
+  lines: readonly LineOfPull[],
   clamps: readonly ClampInSpace[],
+  { along }: PullFrame,
   packing: Packing,
 ): Finding[] {
-  const { along } = pullFrame(pull, facts);
-  const lines = linesOfPull(
-    pull,
-    facts.joints.filter(({ joint }) => pull.joints.includes(joint.id)),
-  );
   const of = ({ joints }: LineOfPull) => clamps.filter((clamp) => clamp.joints.includes(idOf(joints)));
   const bare = lines.filter((line) => of(line).length === 0);
   const off = lines.flatMap((line) => {

@@ -1,0 +1,56 @@
+import { finding } from '../../finding';
+import type { AssemblyPlanParts } from './assembly-parts';
+import { against, atRest, type Judged } from './judged';
+
+/** Share of a measured twist or bow that stays in the work after curing on a flat base [judgement]. */
+const STAYS_CLAMPED_DOWN = 0.3;
+/** Moisture of parts in one wide joint that differs by this much or more is worth a warning, %. */
+const MISMATCH_PCT = 2;
+
+/** Whether it comes out flat: by wind and bow as read, moisture, balance and springback. */
+export function flat({ facts, build, joints }: AssemblyPlanParts): Judged {
+  const check = facts.assembly.flat;
+  const limit = build.goals.flatMm;
+  const { twistMm, bowMm } = build.dryFit;
+  if (check.kind === 'balance' && !check.bothFaces) {
+    return {
+      state: 'fails',
+      figure: null,
+      against: limit,
+      margin: -0.5,
+      cause: finding('one-sided-bends', 'refuses'),
+      workings: [],
+    };
+  }
+  if (check.kind === 'springback') {
+    return against(
+      check.springbackMm,
+      Math.max(limit, check.springbackMm),
+      () => finding('springback', 'informs', { mm: check.springbackMm }),
+      [finding('how-springback', 'informs', { mm: check.springbackMm })],
+    );
+  }
+  const mismatch = joints.find((joint) => joint.mcPct - joint.mcOtherPct >= MISMATCH_PCT);
+  if (mismatch !== undefined) {
+    return {
+      state: 'close',
+      figure: null,
+      against: limit,
+      margin: 0,
+      cause: finding('moisture-differs', 'warns', {
+        line: mismatch.facts.label,
+        mcPct: mismatch.mcPct,
+        otherPct: mismatch.mcOtherPct,
+      }),
+      workings: [],
+    };
+  }
+  if (check.kind === 'none') return atRest(limit, finding('nothing-to-flatten', 'informs'));
+  if (twistMm === null && bowMm === null) {
+    return { ...atRest(limit, finding('flatness-unread', 'warns')), state: 'close', margin: 0 };
+  }
+  const stays = build.squeeze?.clampedDown === true ? STAYS_CLAMPED_DOWN : 1;
+  const figure = stays * Math.max(Math.abs(twistMm ?? 0), Math.abs(bowMm ?? 0));
+  const code = Math.abs(twistMm ?? 0) >= Math.abs(bowMm ?? 0) ? 'boards-twisted' : 'boards-bowed';
+  return against(figure, limit, (over) => finding(code, over ? 'refuses' : 'informs', { mm: figure }), []);
+}

@@ -1,0 +1,51 @@
+import { finding } from '../../finding';
+import { mitrePolygon } from '../../geometry';
+import type { AssemblyPlanParts } from './assembly-parts';
+import { against, atRest, type Judged } from './judged';
+
+/** How far a saw that was set up with care may be off at each mitre, degrees [judgement]. */
+export const CAREFUL_SAW_DEG = 0.05;
+
+/** Whether it comes out square: by its diagonals as read, or by what the last mitre has to take. */
+export function square({ facts, build }: AssemblyPlanParts): Judged {
+  const check = facts.assembly.square;
+  const limit = build.goals.squareMm;
+  const { acMm, bdMm } = build.dryFit;
+  if (check.kind === 'none') return atRest(limit, finding('nothing-to-square', 'informs'));
+  if (check.kind === 'diagonals' && (acMm === null || bdMm === null)) {
+    return {
+      state: 'close',
+      figure: null,
+      against: limit,
+      margin: 0,
+      cause: finding('diagonals-unread', 'warns', sizesOf(check)),
+      workings: [finding('how-diagonals', 'informs', sizesOf(check))],
+    };
+  }
+  if (check.kind === 'diagonals') {
+    const figure = Math.abs((acMm ?? 0) - (bdMm ?? 0)) / 2;
+    return against(
+      figure,
+      limit,
+      (over) => finding('diagonals-read', over ? 'refuses' : 'informs', { mm: figure, ...sizesOf(check) }),
+      [finding('how-diagonals', 'informs', sizesOf(check))],
+    );
+  }
+  const cutErrorDeg = build.squeeze?.cutErrorDeg ?? CAREFUL_SAW_DEG;
+  const { gapMm } = mitrePolygon({
+    sidesMm: Array.from({ length: check.corners }, () => 100),
+    anglesDeg: Array.from({ length: check.corners }, () => check.lastAngleDeg),
+    memberWidthMm: check.faceMm,
+    cutErrorDeg,
+  });
+  const values = { mm: gapMm, errorDeg: cutErrorDeg, corners: check.corners, faceMm: check.faceMm };
+  return against(gapMm, limit, (over) => finding('last-mitre-opens', over ? 'warns' : 'informs', values), [
+    finding('how-mitres', 'informs', values),
+  ]);
+}
+
+const sizesOf = ({ abMm, bcMm }: { readonly abMm: number; readonly bcMm: number }) => ({
+  abMm,
+  bcMm,
+  diagonalMm: Math.hypot(abMm, bcMm),
+});

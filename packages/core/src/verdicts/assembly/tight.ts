@@ -1,0 +1,84 @@
+import { standsService } from '../../adhesives';
+import { type Finding, finding } from '../../finding';
+import { leastBy } from '../../least-by';
+import type { AssemblyPlanParts, PlannedJoint } from './assembly-parts';
+import type { Judged } from './judged';
+import type { PlannedPull } from './planned-pull';
+import { leastOf } from './squeeze/least';
+
+/** Whether every joint is pressed as its glue wants, by the pull that has the least of it. */
+export function tight(parts: AssemblyPlanParts): Judged {
+  const { joints, adhesive, build, squeeze } = parts;
+  const pulls = parts.pulls.map((pull) => leastOf(pull, squeeze));
+  const share = ({ reachMPa, wanted }: PlannedPull) => reachMPa / wanted.lowMPa;
+  const weakest = leastBy(pulls, share);
+  const said = squeeze?.pulls.flatMap(({ findings }) => findings) ?? [];
+  const blocking = said.find(({ severity }) => severity === 'refuses');
+  const trouble = said.find(({ severity }) => severity === 'warns');
+  const wet = joints.flatMap(({ window }) => window.findings).find(({ code }) => code === 'wood-too-wet');
+  const open = joints.find(({ closing }) => closing === 'back-to-plane');
+  const costly = joints.find(({ closing }) => closing === 'costly');
+  const cause =
+    wet ??
+    (standsService(adhesive.service, build.service)
+      ? undefined
+      : finding('service-too-hard', 'refuses', { rated: adhesive.service, wanted: build.service })) ??
+    (open === undefined ? undefined : gap('joint-gap', 'refuses', open, adhesive.gapMm)) ??
+    (weakest.taken.length === 0
+      ? finding('nothing-to-pull-with', 'refuses', {
+          line: weakest.joint,
+          need: weakest.pull.need,
+          openingMm: weakest.pull.openingMm,
+        })
+      : undefined) ??
+    blocking ??
+    (costly === undefined ? undefined : gap('joint-gap-costs', 'warns', costly, adhesive.gapMm)) ??
+    pullCause(weakest, trouble);
+  const state = cause.severity === 'refuses' ? 'fails' : cause.severity === 'warns' ? 'close' : 'holds';
+  const margin = share(weakest) < 1 ? share(weakest) - 1 : Math.min(1, share(weakest) - 1 + 0.2);
+  return {
+    state,
+    ...(weakest.seats
+      ? { kind: 'force', figure: weakest.reachN, against: weakest.neededN }
+      : { figure: weakest.reachMPa, against: weakest.wanted.lowMPa }),
+    margin: state === 'fails' ? Math.min(margin, -0.02) : margin,
+    cause,
+    workings: [
+      finding('how-pull', 'informs', {
+        line: weakest.joint,
+        need: weakest.pull.need,
+        areaMm2: weakest.areaMm2,
+        neededN: weakest.neededN,
+        reachN: weakest.reachN,
+        clamps: weakest.taken.reduce((sum, { count }) => sum + count, 0),
+        lowMPa: weakest.wanted.lowMPa,
+      }),
+    ],
+  };
+}
+
+function gap(
+  code: string,
+  severity: Finding['severity'],
+  { facts, gap: read, closingForceN }: PlannedJoint,
+  glueMm: number,
+): Finding {
+  return finding(code, severity, {
+    line: facts.label,
+    gapMm: Math.abs(read?.gapMm ?? 0),
+    forceN: closingForceN,
+    glueMm,
+  });
+}
+
+function pullCause(
+  { word, joint, pull, reachMPa, wanted, neededN, reachN }: PlannedPull,
+  trouble: Finding | undefined,
+): Finding {
+  const values = { line: joint, need: pull.need, minMPa: reachMPa, lowMPa: wanted.lowMPa, neededN, reachN };
+  if (word === 'crushes') return finding('pull-crushes', 'refuses', values);
+  if (word === 'under-pressed') return finding('pull-short', 'refuses', values);
+  if (word === 'light') return finding('pull-light', 'warns', values);
+  if (trouble !== undefined) return trouble;
+  return finding('pull-meets', 'informs', values);
+}
