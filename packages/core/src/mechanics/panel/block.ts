@@ -1,4 +1,4 @@
-import { backward, factorDense, forward, forwardMany, subtractProducts, timesMany } from '../dense';
+import { backward, factorDense, forwardMany, subtractProducts, timesMany } from '../dense';
 import { type Block, type Columns, columnsOf } from './columns';
 
 /**
@@ -18,7 +18,11 @@ export interface EdgeGive {
  * either side of it lets it; each column further on follows the one before. What a force here does further on, a force
  * further on does here (Maxwell), so that half of it is worked out.
  *
- * Source: block elimination of a symmetric block-tridiagonal matrix from both ends; checked against Gauss in the tests.
+ * Everything comes from one elimination: what rounding does to that is a slightly other wood, the same for all forces,
+ * which does not matter; two eliminations that disagree by rounding would, where a board is long and slender.
+ *
+ * Source: block elimination of a symmetric block-tridiagonal matrix and the diagonal of its inverse; checked against Gauss
+ * in the tests.
  */
 export function edgeGive(block: Block): EdgeGive {
   const columns = columnsOf(block);
@@ -26,17 +30,18 @@ export function edgeGive(block: Block): EdgeGive {
   const n = own.length;
   // Unknowns across the grain of the lowest and the highest node of a column.
   const [near, far] = [1, unknowns - 1];
-  const right = withWhatFollows(columns);
-  const left = withWhatComesBefore(columns);
+  const { alone, follow } = fromTheLast(columns);
   const same = new Float64Array(n * n);
   const opposite = new Float64Array(n * n);
   // How column i has moved for a force on each column up to it, one after the other.
   let [moved, before] = [new Float64Array(n * unknowns), new Float64Array(n * unknowns)];
+  let give = new Float64Array(0);
   for (let i = 0; i < n; i += 1) {
     [moved, before] = [before, moved];
-    const follow = right.follow[i];
-    if (follow !== undefined) timesMany(follow, unknowns, before, i, moved);
-    moved.set(pushed([left[i], right.stiffness[i], own[i]], unknowns, near), i * unknowns);
+    const after = follow[i];
+    if (after !== undefined) timesMany(after, unknowns, before, i, moved);
+    give = giveOf(alone[i] ?? give, after, give, unknowns);
+    moved.set(give.subarray(near * unknowns, (near + 1) * unknowns), i * unknowns);
     for (let j = 0; j <= i; j += 1) {
       const [nearBy, farBy] = [moved[j * unknowns + near] ?? 0, moved[j * unknowns + far] ?? 0];
       same[i * n + j] = nearBy;
@@ -49,61 +54,51 @@ export function edgeGive(block: Block): EdgeGive {
   return { same, opposite };
 }
 
-/** How a column moves for one newton on one of its unknowns: its stiffness with either side taken in, itself counted once. */
-function pushed(
-  [left, right, own]: readonly (Float64Array | undefined)[],
+/** How a column gives: by itself, with the one before it held, and by following that one. */
+function giveOf(
+  alone: Float64Array,
+  follow: Float64Array | undefined,
+  before: Float64Array,
   unknowns: number,
-  at: number,
-): Float64Array {
-  const both = new Float64Array(unknowns * unknowns);
-  for (let k = 0; k < both.length; k += 1) both[k] = (left?.[k] ?? 0) + (right?.[k] ?? 0) - (own?.[k] ?? 0);
-  factorDense(both, unknowns);
-  const x = new Float64Array(unknowns);
-  x[at] = 1;
-  forward(both, unknowns, x);
-  backward(both, unknowns, x);
-  return x;
+): Float64Array<ArrayBuffer> {
+  const give = Float64Array.from(alone);
+  if (follow === undefined) return give;
+  const [half, whole] = [new Float64Array(give.length), new Float64Array(give.length)];
+  timesMany(follow, unknowns, before, unknowns, half);
+  timesMany(follow, unknowns, transposed(half, unknowns), unknowns, whole);
+  for (let k = 0; k < give.length; k += 1) give[k] = (give[k] ?? 0) + (whole[k] ?? 0);
+  return give;
 }
 
-/** Columns with all that follows them taken in (lower halves), and how each moves after the one before it. */
-function withWhatFollows({ unknowns, own, next }: Columns): {
-  readonly stiffness: readonly Float64Array[];
+/** Columns eliminated from the last one on: how each gives while the one before it is held, and how it follows that one. */
+function fromTheLast({ unknowns, own, next }: Columns): {
+  readonly alone: readonly Float64Array[];
   readonly follow: readonly (Float64Array | undefined)[];
 } {
   const stiffness = own.map((column) => column.slice());
+  const alone = own.map(() => new Float64Array(unknowns * unknowns));
   const follow: (Float64Array | undefined)[] = own.map(() => undefined);
-  for (let i = own.length - 1; i > 0; i -= 1) {
-    const [rest, before, link] = [stiffness[i], stiffness[i - 1], next[i - 1]];
-    if (rest === undefined || before === undefined || link === undefined) continue;
-    const factor = rest.slice();
+  for (let i = own.length - 1; i >= 0; i -= 1) {
+    const [factor, inverse, before, link] = [stiffness[i], alone[i], stiffness[i - 1], next[i - 1]];
+    if (factor === undefined || inverse === undefined) continue;
     factorDense(factor, unknowns);
+    for (let r = 0; r < unknowns; r += 1) inverse[r * unknowns + r] = 1;
+    forwardMany(factor, unknowns, inverse, unknowns);
+    backwardMany(factor, unknowns, inverse);
+    if (before === undefined || link === undefined) continue;
     const linked = link.slice();
     forwardMany(factor, unknowns, linked, unknowns);
     subtractProducts(before, unknowns, linked, unknowns);
-    const moves = new Float64Array(unknowns * unknowns);
-    for (let r = 0; r < unknowns; r += 1) {
-      const row = linked.subarray(r * unknowns, (r + 1) * unknowns);
-      backward(factor, unknowns, row);
-      for (let k = 0; k < unknowns; k += 1) moves[k * unknowns + r] = -(row[k] ?? 0);
-    }
+    backwardMany(factor, unknowns, linked);
+    const moves = transposed(linked, unknowns);
+    for (let k = 0; k < moves.length; k += 1) moves[k] = -(moves[k] ?? 0);
     follow[i] = moves;
   }
-  return { stiffness, follow };
+  return { alone, follow };
 }
 
-/** Columns with all that comes before them taken in (lower halves). */
-function withWhatComesBefore({ unknowns, own, next }: Columns): readonly Float64Array[] {
-  const stiffness = own.map((column) => column.slice());
-  next.forEach((link, i) => {
-    const [rest, after] = [stiffness[i], stiffness[i + 1]];
-    if (rest === undefined || after === undefined) return;
-    const factor = rest.slice();
-    factorDense(factor, unknowns);
-    const linked = transposed(link, unknowns);
-    forwardMany(factor, unknowns, linked, unknowns);
-    subtractProducts(after, unknowns, linked, unknowns);
-  });
-  return stiffness;
+function backwardMany(factor: Float64Array, size: number, x: Float64Array): void {
+  for (let r = 0; r < size; r += 1) backward(factor, size, x.subarray(r * size, (r + 1) * size));
 }
 
 function transposed(matrix: Float64Array, size: number): Float64Array {

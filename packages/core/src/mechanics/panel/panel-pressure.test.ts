@@ -144,6 +144,29 @@ describe('panelPressure by itself', () => {
     });
   });
 
+  it.each([
+    [3000, 20],
+    [6000, 20],
+    [6000, 10],
+    [10_000, 5],
+  ])('stays even-handed where boards are long and slender (%d × %d mm)', (lengthMm, widthMm) => {
+    // Such a board gives by metres as a whole and by hundredths of a millimetre where it is pressed.
+    const count = lengthMm / 250;
+    const places = Array.from({ length: count }, (_, i) => (lengthMm * (i + 0.5)) / count);
+    const { lines, status } = panelPressure({
+      boards: [0, 0.1, 0.2, 0.3].map((more) => board(widthMm + more)),
+      lengthMm,
+      clamps: clampsAt(places, 4000, 40),
+    });
+    expect(status).toBe('converged');
+    for (const { pressureMPa, meanMPa } of lines) {
+      expect(meanMPa).toBeCloseTo((count * 4000) / (lengthMm * 20), 6);
+      pressureMPa.forEach((value, i) =>
+        expect(Math.abs(value - (pressureMPa.at(-1 - i) ?? NaN)) / meanMPa).toBeLessThan(1e-4),
+      );
+    }
+  });
+
   it('is exactly even under a pad as long as the panel', () => {
     const { lines } = panelPressure({ ...FIVE, lengthMm: 300, clamps: clampsAt([150], 6000, 300) });
     for (const { minMPa, maxMPa } of lines) {
