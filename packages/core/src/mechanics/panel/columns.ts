@@ -34,9 +34,9 @@ export function columnsOf(block: Block): Columns {
     for (let j = 0; j + 1 < rows; j += 1) {
       const element = stack[j];
       if (element === undefined) continue;
-      add(own[i], unknowns, element, [LOW_HERE, HIGH_HERE], [LOW_HERE, HIGH_HERE], j);
-      add(own[i + 1], unknowns, element, [LOW_NEXT, HIGH_NEXT], [LOW_NEXT, HIGH_NEXT], j);
-      add(link, unknowns, element, [LOW_HERE, HIGH_HERE], [LOW_NEXT, HIGH_NEXT], j);
+      add(own[i], unknowns, element, HERE, HERE, j);
+      add(own[i + 1], unknowns, element, NEXT, NEXT, j);
+      add(link, unknowns, element, HERE, NEXT, j);
     }
   });
   const columns = { unknowns, own, next };
@@ -48,8 +48,11 @@ export function columnsOf(block: Block): Columns {
   return columns;
 }
 
-/** Corners of an element, anticlockwise. */
-const [LOW_HERE, LOW_NEXT, HIGH_NEXT, HIGH_HERE] = [0, 1, 2, 3] as const;
+/** Corners of an element on its own column and on the next, the lower one first; they are counted anticlockwise. */
+const [HERE, NEXT] = [
+  [0, 3],
+  [1, 2],
+] as const;
 const ELEMENT = 8;
 
 /** The elements between column i and the next, from the lower edge up; equal ones are worked out once. */

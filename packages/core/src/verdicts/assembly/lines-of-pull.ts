@@ -1,4 +1,4 @@
-import type { JointFacts, Pull } from '../../assembly';
+import type { AssemblyFacts, JointFacts, Pull } from '../../assembly';
 import { add, dot, middleOf, scale, type Vec3 } from '../../solids';
 
 /** Joints whose middles lie this near to one line of pull share a clamp, mm. */
@@ -10,6 +10,10 @@ export interface LineOfPull {
   readonly at: Vec3;
   readonly joints: readonly JointFacts[];
 }
+
+/** The joints that a pull closes, in the order of the assembly. */
+export const jointsOf = ({ joints }: Pull, facts: Pick<AssemblyFacts, 'joints'>): JointFacts[] =>
+  facts.joints.filter(({ joint }) => joints.includes(joint.id));
 
 /** Corners of what touches at a joint. */
 export const pointsOf = (joint: JointFacts): Vec3[] => joint.contacts.flatMap(({ loops }) => loops.flat());

@@ -11,7 +11,7 @@ import {
 import type { AssemblyBuild, RackLot, ShopDocument } from '../../formats';
 import { radians } from '../../geometry';
 import { dot, MAIN_AXES, reach, solidPoints } from '../../solids';
-import { linesOfPull } from './lines-of-pull';
+import { linesOfPull, jointsOf } from './lines-of-pull';
 import { placementsOf, suits, takenBy } from './placed-on-pull';
 import type { PlannedPull } from './planned-pull';
 
@@ -48,7 +48,7 @@ export function planPull(
   squeeze: AssemblyBuild['squeeze'] = {},
 ): PlannedPull {
   const pull = squeeze.press === 'cauls' && asked.need === 'vacuum' ? betweenPlatens(asked, squeeze) : asked;
-  const all = facts.joints.filter(({ joint }) => pull.joints.includes(joint.id));
+  const all = jointsOf(pull, facts);
   const glued = all.filter(({ gluedMm2 }) => gluedMm2 > 0);
   // Joints left dry want to be seated, no more.
   const own = glued.length > 0 ? glued : all.map((joint) => ({ ...joint, gluedMm2: joint.contactMm2 }));

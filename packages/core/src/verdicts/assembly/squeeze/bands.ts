@@ -3,6 +3,7 @@ import { type Finding, finding } from '../../../finding';
 import { band, opposedPulls } from '../../../geometry';
 import type { PlannedPull } from '../planned-pull';
 import type { SqueezedJoint } from './squeezed';
+import { jointsOf } from '../lines-of-pull';
 
 /** Between band and wood round a corner, the same over waxed paper or rollers; wet mitre faces [judgement]. */
 const BAND_FRICTION = 0.25;
@@ -15,9 +16,7 @@ export function cornersUnderBands(
   facts: AssemblyFacts,
   slip: boolean,
 ): Omit<SqueezedJoint, 'word'>[] {
-  const joints = facts.joints.filter(
-    ({ joint, gluedMm2 }) => planned.pull.joints.includes(joint.id) && gluedMm2 > 0,
-  );
+  const joints = jointsOf(planned.pull, facts).filter(({ gluedMm2 }) => gluedMm2 > 0);
   const angles = joints.map(({ joint }) => joint.angleDeg ?? 180);
   const areaMm2 = Math.max(...joints.map(({ gluedMm2 }) => gluedMm2));
   const friction = slip ? SLIP_FRICTION : BAND_FRICTION;

@@ -8,6 +8,7 @@ import type { PlannedPull } from '../planned-pull';
 import { type Packing, type PressedStack, spreadMm } from './press-stack';
 import { pullFrame } from './pull-frame';
 import type { ClampInSpace } from './squeezed';
+import { jointsOf } from '../lines-of-pull';
 
 /** Skew for which the racking force is told, mm. */
 const SKEW_MM = 10;
@@ -45,7 +46,7 @@ export function depthFindings(
   clamps: readonly ClampInSpace[],
 ): Finding[] {
   if (pull.need !== 'line' || !pull.stacked) return [];
-  const joints = facts.joints.filter(({ joint }) => pull.joints.includes(joint.id));
+  const joints = jointsOf(pull, facts);
   if (!joints.every(({ joint }) => joint.kind === 'face')) return [];
   const { widthMm } = pullFrame(pull, facts);
   const reaches = clamps.flatMap(({ lot, place, shape }) => {
@@ -98,7 +99,7 @@ export function apartFindings(
   packing: Packing,
 ): Finding[] {
   if (pull.need !== 'line' || clamps.length === 0) return [];
-  const joints = facts.joints.filter(({ joint: own }) => pull.joints.includes(own.id));
+  const joints = jointsOf(pull, facts);
   const lengthMm = Math.max(...joints.map((own) => own.lengthMm));
   const [low, high] = reach(
     facts.parts.flatMap(({ part }) => solidPoints(part.solid)),

@@ -14,7 +14,7 @@ import {
   type Vec3,
 } from '../../../solids';
 import type { PlannedPull } from '../planned-pull';
-import { footOf, type LineOfPull, linesOfPull, pointsOf } from '../lines-of-pull';
+import { footOf, type LineOfPull, linesOfPull, pointsOf, jointsOf } from '../lines-of-pull';
 import { twoRows } from '../pulls';
 import { ROUND } from './bands';
 import { acrossInTurn, type ClampPlace, type PullFrame, pullFrame } from './pull-frame';
@@ -40,7 +40,7 @@ export function clampsInSpace(
   firstNumber: number,
 ): ClampInSpace[] {
   const { pull } = planned;
-  const joints = facts.joints.filter(({ joint }) => pull.joints.includes(joint.id));
+  const joints = jointsOf(pull, facts);
   const pieces = piecesOf(planned);
   const frame = pullFrame(pull, facts);
   const shaped = (

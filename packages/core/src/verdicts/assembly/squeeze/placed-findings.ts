@@ -1,7 +1,7 @@
 import type { AssemblyFacts } from '../../../assembly';
 import { type Finding, finding } from '../../../finding';
 import { dot, reach } from '../../../solids';
-import { type LineOfPull, linesOfPull, pointsOf } from '../lines-of-pull';
+import { type LineOfPull, linesOfPull, pointsOf, jointsOf } from '../lines-of-pull';
 import type { PlannedPull } from '../planned-pull';
 import { MOST_SEATED_ONE_BY_ONE, twoRows } from '../pulls';
 import { type Packing, spreadMm } from './press-stack';
@@ -20,7 +20,7 @@ export function placedFindings(
 ): Finding[] {
   const { placed, idle, pull } = planned;
   if (placed.length + idle.length === 0) return [];
-  const joints = facts.joints.filter(({ joint }) => pull.joints.includes(joint.id));
+  const joints = jointsOf(pull, facts);
   const frame = pullFrame(pull, facts);
   const rowMm = pull.stacked && twoRows(pull, joints, facts) ? frame.widthMm / 2 - ROW_SLACK_MM : Infinity;
   return [

@@ -7,6 +7,7 @@ import { dot, reach, solidPoints, type Vec3 } from '../../../solids';
 import { twoRows } from '../pulls';
 import { pullFrame } from './pull-frame';
 import type { ClampInSpace } from './squeezed';
+import { jointsOf } from '../lines-of-pull';
 
 /** What lies under the jaws of an assembly. */
 export interface Packing {
@@ -50,7 +51,7 @@ export interface Stack {
  * @returns null where the parts do not lie in a row, such as scarfs and bends.
  */
 export function stackOf(pull: Pull, facts: AssemblyFacts, packing: Packing): Stack | null {
-  const joints = facts.joints.filter(({ joint }) => pull.joints.includes(joint.id));
+  const joints = jointsOf(pull, facts);
   const inRow =
     pull.stacked &&
     pull.need === 'line' &&

@@ -1,6 +1,6 @@
 import type { AssemblyFacts, Pull } from '../../../assembly';
 import { add, cross, dot, MAIN_AXES, reach, scale, solidPoints, unit, type Vec3 } from '../../../solids';
-import { footOf, pointsOf } from '../lines-of-pull';
+import { footOf, pointsOf, jointsOf } from '../lines-of-pull';
 
 /** Where a clamp stands on what it presses, square to its pull, mm. */
 export interface ClampPlace {
@@ -22,7 +22,7 @@ export interface PullFrame {
 
 /** The frame in which the clamps of a pull are placed. */
 export function pullFrame(pull: Pull, facts: AssemblyFacts): PullFrame {
-  const joints = facts.joints.filter(({ joint }) => pull.joints.includes(joint.id));
+  const joints = jointsOf(pull, facts);
   const ids = new Set(joints.flatMap(({ joint }) => [joint.a, joint.b]));
   const parts = facts.parts.filter(({ part }) => ids.has(part.id));
   const body = parts.flatMap(({ part }) => solidPoints(part.solid));

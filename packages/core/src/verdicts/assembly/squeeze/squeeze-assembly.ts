@@ -12,6 +12,7 @@ import { clampsInSpace } from './clamps-in-space';
 import { placedFindings } from './placed-findings';
 import { type Packing, pressStack, type PressedStack, stackOf } from './press-stack';
 import type { AssemblySqueeze, ClampInSpace, PressedAlong, SqueezedPull } from './squeezed';
+import { jointsOf } from '../lines-of-pull';
 
 /** Blocks as thick as this lie under jaws unless the person says otherwise, mm. */
 const USUAL_BLOCK_MM = 20;
@@ -147,7 +148,7 @@ function underCauls(
   { pull, reachN }: PlannedPull,
   clamps: readonly ClampInSpace[],
 ): { readonly minMPa: number; readonly meanMPa: number } | null {
-  const sheets = facts.joints.filter(({ joint }) => pull.joints.includes(joint.id));
+  const sheets = jointsOf(pull, facts);
   if (!sheets.every(({ joint }) => joint.kind === 'veneer')) return null;
   const core = facts.parts.find(({ part }) => part.role === 'core');
   if (core === undefined) return null;
