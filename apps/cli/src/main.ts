@@ -2,10 +2,12 @@ import { readFileSync } from 'node:fs';
 import { text } from 'node:stream/consumers';
 import { parseArgs } from 'node:util';
 import { InputError, listAdhesives, listClampKinds, listSpecies, listSpreadMethods } from '@lean-clasp/core';
-import { createCalculator, errorBody } from '@lean-clasp/validation';
+import { createCalculator, errorBody, planReply } from '@lean-clasp/validation';
+import { formatFor, saidPlan } from '@lean-clasp/words';
 import { SENSOR_PORT, startSensor } from './sensor';
 
-const USAGE = `lean-clasp calc NAME [--in FILE]   one JSON object in, one JSON object out
+const USAGE = `lean-clasp plan [--in FILE]            a build, or a kind with its answers, in; its settled plan out
+lean-clasp calc NAME [--in FILE]   one JSON object in, one JSON object out
 lean-clasp calc --list             calculations with their JSON Schemas
 lean-clasp list species|adhesives|clamps|methods
 lean-clasp sensor [--port N] [--seed N]   a stand-in for a thermo-hygrometer, until it is stopped
@@ -54,8 +56,14 @@ async function dispatch(args: readonly string[], terminal: Terminal): Promise<nu
   }
   if (command === 'list') return listCatalogue(name, terminal);
   if (command === 'sensor') return runSensor(values, terminal);
+  if (command === 'plan') {
+    const source = values.in === undefined ? await terminal.readInput() : readFile(values.in);
+    const reply = planReply(parseJson(source));
+    terminal.out(JSON.stringify(saidPlan(reply, formatFor('metric'))));
+    return EXIT.ok;
+  }
   if (command !== 'calc') {
-    throw usageError('command', `There is no command "${command}".`, 'calc, list or sensor');
+    throw usageError('command', `There is no command "${command}".`, 'plan, calc, list or sensor');
   }
   const calculator = createCalculator();
   if (values.list === true) {

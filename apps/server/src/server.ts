@@ -2,14 +2,14 @@ import { randomUUID } from 'node:crypto';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import {
+  BUILD_VERSION,
   BuildDocumentSchema,
   findAdhesive,
   findClampKind,
-  isPanel,
-  planAssembly,
   planBuild,
   ShopDocumentSchema,
   STARTER_SHOP,
+  upgradedBuild,
 } from '@lean-clasp/core';
 import { createValidator } from '@lean-clasp/validation';
 import type { Logger } from 'pino';
@@ -17,7 +17,7 @@ import type { ServerOptions } from './config/options';
 import { airWatch } from './air/air-watch';
 import { createApp, SHOP_ID } from './http/app';
 import { seed } from './seed';
-import { documentStore, lastAir, openDatabase, runStore } from './store';
+import { documentStore, lastAir, openDatabase, runStore, upgradeBuilds } from './store';
 
 /** A server that answers. */
 export interface RunningServer {
@@ -57,12 +57,20 @@ export async function startServer(options: ServerOptions, world: ServerWorld): P
     (body) => {
       const build = validator.check(BuildDocumentSchema, body);
       // Planning once refuses unknown ids and sizes outside a model's range, whoever sent them.
-      if (isPanel(build)) planBuild(build, STARTER_SHOP);
-      else planAssembly(build, STARTER_SHOP);
+      planBuild(build, STARTER_SHOP);
       return build;
     },
     world.now,
+    // One that could not be brought up to date is kept, and shown by the program that wrote it.
+    ({ version }) => version === BUILD_VERSION,
   );
+  const upgrades = await upgradeBuilds(db, options.dataDir, {
+    version: BUILD_VERSION,
+    upgrade: (body) => validator.check(BuildDocumentSchema, upgradedBuild(body)),
+    now: world.now,
+  });
+  if (upgrades.upgraded > 0) world.logger.info(upgrades, 'builds were brought up to date');
+  for (const left of upgrades.leftBehind) world.logger.error(left, 'a build could not be brought up to date');
   const runs = runStore(db, world.now);
   await seed({ builds, shops, runs, now: world.now }, options.demo, options.sensor);
   const app = createApp({

@@ -1,4 +1,4 @@
-import type { AssemblyBuild } from '@lean-clasp/core';
+import type { BuildDocument } from '@lean-clasp/core';
 import { DEMO_SHOP, wagonBuilds } from '@lean-clasp/core/demo';
 import { ThemeProvider } from '@mui/material/styles';
 import { render } from '@testing-library/react';
@@ -14,7 +14,7 @@ import { PlanProvider } from '../src/planner/plan-context';
 import { OpenBuildProvider } from '../src/workspace/open-build';
 
 function Open({ id, children }: { readonly id: string; readonly children: ReactNode }) {
-  const build = useSelector((state: RootState) => state.documents.open[id]?.body) as AssemblyBuild;
+  const build = useSelector((state: RootState) => state.documents.open[id]?.body) as BuildDocument;
   return (
     <OpenBuildProvider id={id} build={build} shop={DEMO_SHOP}>
       <PlanProvider build={build} shop={DEMO_SHOP}>
@@ -25,7 +25,7 @@ function Open({ id, children }: { readonly id: string; readonly children: ReactN
 }
 
 /** Renders a part of the workspace around one of the demo's assemblies; nothing is sent anywhere. */
-export function renderAssembly(id: string, children: ReactNode, change: Partial<AssemblyBuild> = {}) {
+export function renderAssembly(id: string, children: ReactNode, change: Partial<BuildDocument> = {}) {
   localStorage.clear();
   // A server that never answers: edits stay pending and the test looks at the page's own state.
   jest.spyOn(globalThis, 'fetch').mockReturnValue(new Promise(() => undefined));
@@ -47,6 +47,6 @@ export function renderAssembly(id: string, children: ReactNode, change: Partial<
   );
   return {
     user: userEvent.setup(),
-    build: () => store.getState().documents.open[id]?.body as AssemblyBuild,
+    build: () => store.getState().documents.open[id]?.body as BuildDocument,
   };
 }

@@ -1,4 +1,4 @@
-import type { PanelBuild } from '@lean-clasp/core';
+import type { BuildDocument } from '@lean-clasp/core';
 import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
 import { ThemeProvider } from '@mui/material/styles';
 import { render, screen } from '@testing-library/react';
@@ -16,7 +16,7 @@ import { OpenBuildProvider } from '../src/workspace/open-build';
 const ID = 'stage-floor';
 
 function Open({ children }: { readonly children: ReactNode }) {
-  const build = useSelector((state: RootState) => state.documents.open[ID]?.body) as PanelBuild;
+  const build = useSelector((state: RootState) => state.documents.open[ID]?.body) as BuildDocument;
   return (
     <OpenBuildProvider id={ID} build={build} shop={DEMO_SHOP}>
       <PlanProvider build={build} shop={DEMO_SHOP}>
@@ -27,7 +27,7 @@ function Open({ children }: { readonly children: ReactNode }) {
 }
 
 /** Renders a part of the workspace around the demo's stage floor; nothing is sent anywhere. */
-export function renderBuild(children: ReactNode, change: Partial<PanelBuild> = {}) {
+export function renderBuild(children: ReactNode, change: Partial<BuildDocument> = {}) {
   localStorage.clear();
   // A server that never answers: edits stay pending and the test looks at the page's own state.
   jest.spyOn(globalThis, 'fetch').mockReturnValue(new Promise(() => undefined));
@@ -47,7 +47,7 @@ export function renderBuild(children: ReactNode, change: Partial<PanelBuild> = {
   );
   return {
     user: userEvent.setup(),
-    build: () => store.getState().documents.open[ID]?.body as PanelBuild,
+    build: () => store.getState().documents.open[ID]?.body as BuildDocument,
     store,
   };
 }

@@ -8,6 +8,9 @@ import type { Tables } from './tables';
 /** An open database with its schema up to date. */
 export type Database = Kysely<Tables>;
 
+/** The database's file in its folder. */
+export const DATABASE_FILE = 'lean-clasp.sqlite';
+
 /** How long a writer waits for another before giving up. */
 const BUSY_TIMEOUT_MS = 5000;
 
@@ -17,7 +20,7 @@ const BUSY_TIMEOUT_MS = 5000;
  */
 export async function openDatabase(folder: string): Promise<Database> {
   if (folder !== ':memory:') mkdirSync(folder, { recursive: true });
-  const sqlite = new SQLite(folder === ':memory:' ? folder : join(folder, 'lean-clasp.sqlite'));
+  const sqlite = new SQLite(folder === ':memory:' ? folder : join(folder, DATABASE_FILE));
   sqlite.pragma('journal_mode = WAL');
   sqlite.pragma('foreign_keys = ON');
   sqlite.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);

@@ -22,7 +22,9 @@ export interface DocumentEdit {
 }
 
 /** An edit with its place in the log. */
-export interface LoggedEdit extends DocumentEdit {
+export interface LoggedEdit extends Omit<DocumentEdit, 'kind'> {
+  /** An upgrade changed everything at once; nothing from before it can be undone. */
+  readonly kind: DocumentEdit['kind'] | 'upgrade';
   readonly revision: number;
   readonly atMs: number;
 }
@@ -50,12 +52,14 @@ type Row = Tables['documents'];
  * Keeps whole documents beside a log of the edits that made them.
  * @param check throws for a body that is not sound; runs before anything is written.
  * @param now clock in milliseconds.
+ * @param readable whether a stored body is one that this program reads; others are passed over.
  */
 export function documentStore<Body>(
   db: Database,
   kind: Row['kind'],
   check: (body: unknown) => Body,
   now: () => number,
+  readable: (body: Body) => boolean = () => true,
 ): DocumentStore<Body> {
   const toDocument = (row: Row): StoredDocument<Body> => ({
     id: row.id,
@@ -75,12 +79,13 @@ export function documentStore<Body>(
         .where('kind', '=', kind)
         .orderBy('updated_at_ms', 'desc')
         .execute();
-      return rows.map(toDocument);
+      return rows.map(toDocument).filter(({ body }) => readable(body));
     },
 
     find: async (id) => {
       const row = await rowOf(db, id);
-      return row === undefined ? undefined : toDocument(row);
+      const document = row === undefined ? undefined : toDocument(row);
+      return document !== undefined && readable(document.body) ? document : undefined;
     },
 
     create: async (id, body) => {

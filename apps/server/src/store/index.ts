@@ -2,3 +2,4 @@ export { type Database, openDatabase } from './database';
 export { type DocumentStore, documentStore, type LoggedEdit, type StoredDocument } from './documents';
 export { type LastAir, lastAir } from './last-air';
 export { type RunStore, runStore } from './runs';
+export { upgradeBuilds } from './upgrade-documents';

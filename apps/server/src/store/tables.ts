@@ -12,7 +12,8 @@ interface DocumentsTable {
 interface DocumentEditsTable {
   document_id: string;
   revision: number;
-  kind: 'edit' | 'undo' | 'redo';
+  /** An upgrade brings a whole document up to date; nothing from before it can be undone. */
+  kind: 'edit' | 'undo' | 'redo' | 'upgrade';
   label: string;
   group_key: string;
   patch: string;

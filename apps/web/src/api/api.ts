@@ -1,10 +1,4 @@
-import type {
-  AirReport,
-  AssemblyStart,
-  BuildDocument,
-  EdgePanelAnswers,
-  RunDocument,
-} from '@lean-clasp/core';
+import type { AirReport, BuildDocument, BuildStart, RunDocument } from '@lean-clasp/core';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 
 /** A build in the list. */
@@ -27,16 +21,13 @@ export interface CalculationListing {
 }
 
 /** Server data that is not edited through documents. */
-/** What a new build starts from: a panel's eight answers, or the answers of another kind. */
-type NewBuild = { readonly template: 'edge-panel'; readonly answers: EdgePanelAnswers } | AssemblyStart;
-
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: new URL('/api', location.origin).href }),
   tagTypes: ['Builds', 'Runs'],
   endpoints: (builder) => ({
     builds: builder.query<StoredBuild[], void>({ query: () => '/builds', providesTags: ['Builds'] }),
-    createBuild: builder.mutation<StoredBuild, NewBuild>({
+    createBuild: builder.mutation<StoredBuild, BuildStart>({
       query: (body) => ({ url: '/builds', method: 'POST', body }),
       invalidatesTags: ['Builds'],
     }),

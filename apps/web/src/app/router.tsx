@@ -41,12 +41,8 @@ export const makeRouter = (store: AppStore) =>
           lazy: screen(() => import('../builds/KindChooserPage').then((m) => m.KindChooserPage)),
         },
         {
-          path: 'builds/new/edge-panel',
-          lazy: screen(() => import('../builds/NewBuildPage').then((m) => m.NewBuildPage)),
-        },
-        {
           path: 'builds/new/:template',
-          lazy: screen(() => import('../builds/NewAssemblyPage').then((m) => m.NewAssemblyPage)),
+          lazy: screen(() => import('../builds/NewBuildPage').then((m) => m.NewBuildPage)),
         },
         { path: 'builds/:buildId', element: <Navigate to="fit" replace /> },
         {

@@ -1,11 +1,10 @@
 import { type Answer, type Answers, type Kind, type Question } from '@lean-clasp/core';
+import { SPECIES_OPTIONS, choiceWords, questionWords } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';
 import { LengthField, NumberField } from '../quantities/fields';
-import { SPECIES_OPTIONS } from '../words/catalogue';
-import { choiceWords, questionWords } from '../words/kinds';
 import type { Refusal } from './use-attempt';
 
 /** The few questions of a kind; what cannot be made is said with the nearest that can. */

@@ -1,4 +1,5 @@
-import type { AssemblyMarks, AssemblyPlan, PlacedMark } from '@lean-clasp/core';
+import type { AssemblyMarks, Plan, PlacedMark } from '@lean-clasp/core';
+import { JOINT_WORDS } from '@lean-clasp/words';
 import { useTheme } from '@mui/material/styles';
 import { memo, useId } from 'react';
 import { moveByArrows } from '../drawing/arrow-keys';
@@ -9,7 +10,6 @@ import type { Size } from '../drawing/use-size';
 import type { Playback } from '../order/use-playback';
 import { type Format, useFormat } from '../quantities/use-format';
 import { Glyph, JointSpot, NameTag, numberBox, Overall, TAG_HEIGHT, tagWidth } from './drawing-tags';
-import { JOINT_WORDS } from '../words/kinds';
 import { areNumbered, PlacedBars, PlacedNumbers } from './PlacedShapes';
 
 /** Room for dimensions around the drawing, px. */
@@ -37,7 +37,7 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
   readonly frame: Pick<AssemblyMarks, 'from' | 'size'>;
   /** Numbers of the joints in the order of closing, and what is closing just now; null where that is not shown. */
   readonly order: Pick<Playback, 'numbers' | 'closing'> | null;
-  readonly facts: AssemblyPlan['facts'];
+  readonly facts: Plan['facts'];
   readonly title: string;
   readonly size: Size;
   readonly dimensioned: boolean;
@@ -178,7 +178,7 @@ function placing(
 }
 
 /** What is read out for a part. */
-function partLabel(facts: AssemblyPlan['facts'], index: number, f: Format): string {
+function partLabel(facts: Plan['facts'], index: number, f: Format): string {
   const own = facts.parts[index];
   return own === undefined
     ? ''
@@ -186,7 +186,7 @@ function partLabel(facts: AssemblyPlan['facts'], index: number, f: Format): stri
 }
 
 /** What is read out for a joint. */
-function jointLabel(facts: AssemblyPlan['facts'], index: number, f: Format): string {
+function jointLabel(facts: Plan['facts'], index: number, f: Format): string {
   const own = facts.joints[index];
   return own === undefined ? '' : `${JOINT_WORDS[own.joint.kind]}, ${own.label}, ${f.area(own.contactMm2)}`;
 }

@@ -1,12 +1,12 @@
 import { layAssembly } from '@lean-clasp/core';
+import { KIND_CAUTIONS, findingWords, kindOf } from '@lean-clasp/words';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
 import { Caution } from '../parts/Caution';
-import { useAssemblyPlan } from '../planner/plan-context';
+import { usePlan } from '../planner/plan-context';
 import { useFormat } from '../quantities/use-format';
-import { findingWords, KIND_CAUTIONS, kindOf } from '../words/kinds';
 import { SharedDemands } from '../workspace/steps/fit/Demands';
-import { useOpenAssembly } from '../workspace/open-build';
+import { useOpenBuild } from '../workspace/open-build';
 import { AnswersForm } from './AnswersForm';
 import { answer } from './edits';
 import { DryFitReadings } from './DryFitReadings';
@@ -19,7 +19,7 @@ import { refusalOf, useAttempt } from './use-attempt';
 
 /** Fit of an assembly: its few answers, what they come to, what the dry fit showed, what to do first. */
 export function AssemblyFit() {
-  const { build } = useOpenAssembly();
+  const { build } = useOpenBuild();
   const kind = kindOf(build.template);
   return (
     <>
@@ -43,7 +43,7 @@ export function AssemblyFit() {
 }
 
 function Shape() {
-  const { build, edit } = useOpenAssembly();
+  const { build, edit } = useOpenBuild();
   const kind = kindOf(build.template);
   const { shown, refusal, set } = useAttempt(
     build.answers,
@@ -65,7 +65,7 @@ function Shape() {
 
 /** What the kind says about these answers. */
 function Said() {
-  const { plan } = useAssemblyPlan();
+  const { plan } = usePlan();
   const f = useFormat();
   if (plan === null) return null;
   const { facts, findings } = plan;

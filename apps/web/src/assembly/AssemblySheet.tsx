@@ -1,5 +1,5 @@
 import {
-  type AssemblyPlan,
+  type Plan,
   assemblyMarks,
   type AssemblyView,
   clampMarks,
@@ -36,7 +36,7 @@ export function AssemblySheet({
   ordered,
   squeezed,
 }: {
-  readonly plan: AssemblyPlan;
+  readonly plan: Plan;
   readonly title: string;
   /** Whether the order of closing is shown and played. */
   readonly ordered: boolean;

@@ -1,19 +1,19 @@
-import { type AssemblyBuild, LIMITS, type LimitName } from '@lean-clasp/core';
+import { type BuildDocument, LIMITS, type LimitName } from '@lean-clasp/core';
 import Typography from '@mui/material/Typography';
 import { FieldRow } from '../parts/FieldRow';
-import { useAssemblyPlan } from '../planner/plan-context';
+import { usePlan } from '../planner/plan-context';
 import { LengthField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
-import { useOpenAssembly } from '../workspace/open-build';
+import { useOpenBuild } from '../workspace/open-build';
 
-type Reading = keyof AssemblyBuild['dryFit'];
+type Reading = keyof BuildDocument['dryFit'];
 /** Diagonals this near to each other are alike, mm. */
 const ALIKE_MM = 0.5;
 
 /** Diagonals, bow and twist read while it is together dry, and what they ask for in words. */
 export function DryFitReadings() {
-  const { build, edit } = useOpenAssembly();
-  const { plan } = useAssemblyPlan();
+  const { build, edit } = useOpenBuild();
+  const { plan } = usePlan();
   const f = useFormat();
   const square = plan?.facts.assembly.square;
   const reading = (label: string, key: Reading, bounds: LimitName, hint: string) => (

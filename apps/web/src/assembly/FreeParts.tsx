@@ -6,6 +6,7 @@ import {
   LIMITS,
   MOST_FREE_PARTS,
 } from '@lean-clasp/core';
+import { JOINT_WORDS, SPECIES_OPTIONS } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -15,9 +16,7 @@ import { Section } from '../frame/Page';
 import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';
 import { LengthField } from '../quantities/fields';
-import { SPECIES_OPTIONS } from '../words/catalogue';
-import { JOINT_WORDS } from '../words/kinds';
-import { useOpenAssembly } from '../workspace/open-build';
+import { useOpenBuild } from '../workspace/open-build';
 import { addJoint, addPart, changePart, removeJoint, removePart } from './edits';
 import { refusalOf, useAttempt } from './use-attempt';
 
@@ -32,7 +31,7 @@ const PLACE = { min: -6000, max: 6000, unit: 'mm' };
 
 /** A person's own parts, each with its size and place, and the joints between them. */
 export function FreeParts() {
-  const { build, edit } = useOpenAssembly();
+  const { build, edit } = useOpenBuild();
   const { shown, refusal, set } = useAttempt(
     build.free,
     (free) => refusalOf(() => layAssembly({ ...build, free }, build.mcInUse.lowPct)),
@@ -131,7 +130,7 @@ function FreeJoints({
   readonly parts: readonly FreePart[];
   readonly joints: readonly FreeJoint[];
 }) {
-  const { build, edit } = useOpenAssembly();
+  const { build, edit } = useOpenBuild();
   const [next, setNext] = useState<Omit<FreeJoint, 'id'>>({
     kind: 'butt',
     a: parts[0]?.id ?? '',

@@ -6,26 +6,25 @@ import {
   MOST_READINGS,
   type PlannedJoint,
 } from '@lean-clasp/core';
+import { GLUED_WORDS, JOINT_WORDS, METHOD_OPTIONS, PAIRING_WORDS } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { isSelected, useSelection } from '../drawing/selection';
 import { Section } from '../frame/Page';
 import { FieldRow } from '../parts/FieldRow';
-import { useAssemblyPlan } from '../planner/plan-context';
+import { usePlan } from '../planner/plan-context';
 import { COUNTED_COLUMNS, Figure, OpeningRow, RowNumber } from '../parts/OpeningRow';
 import { Choice } from '../parts/Choice';
 import { ListField } from '../quantities/ListField';
 import { type Format, useFormat } from '../quantities/use-format';
-import { METHOD_OPTIONS } from '../words/catalogue';
-import { GLUED_WORDS, JOINT_WORDS, PAIRING_WORDS } from '../words/kinds';
-import { useOpenAssembly } from '../workspace/open-build';
+import { useOpenBuild } from '../workspace/open-build';
 import { noteJoints } from './edits';
 import { type JointGroup } from './groups';
 import { useJointGroups } from './use-joint-groups';
 
 /** Joints that are alike in a row, with area and grain from the solids; a row opens to gaps read at the dry fit. */
 export function JointsList() {
-  const { plan } = useAssemblyPlan();
+  const { plan } = usePlan();
   const f = useFormat();
   const groups = useJointGroups(plan);
   if (plan === null) return null;
@@ -97,7 +96,7 @@ function GroupRow({ group, glueMm }: { readonly group: JointGroup; readonly glue
 
 /** Where alike joints get glue. */
 function GluedField({ group }: { readonly group: JointGroup }) {
-  const { build, edit } = useOpenAssembly();
+  const { build, edit } = useOpenBuild();
   const ids = group.joints.map(({ facts }) => facts.joint.id);
   const note = build.jointNotes.find(({ id }) => ids.includes(id));
   return (
@@ -142,7 +141,7 @@ const GLUED_OPTIONS: readonly { readonly value: GluedRegion | typeof AS_LAID; re
 
 /** Feeler readings along one joint: one for all of it, or several from end to end. */
 function GapField({ planned }: { readonly planned: PlannedJoint }) {
-  const { build, edit } = useOpenAssembly();
+  const { build, edit } = useOpenBuild();
   const { joint, label } = planned.facts;
   const note = build.jointNotes.find(({ id }) => id === joint.id);
   const readings = note?.gapsMm ?? (typeof note?.gapMm === 'number' ? [note.gapMm] : []);

@@ -1,4 +1,5 @@
 import { type Condition, CONDITIONS, LIMITS } from '@lean-clasp/core';
+import { CONDITION_WORDS, SPECIES_OPTIONS, sideWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
@@ -8,12 +9,10 @@ import { COUNTED_COLUMNS, Figure, OpeningRow, RowNumber } from '../parts/Opening
 import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';
 import { Tick } from '../parts/Tick';
-import { useAssemblyPlan } from '../planner/plan-context';
+import { usePlan } from '../planner/plan-context';
 import { NumberField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
-import { SPECIES_OPTIONS } from '../words/catalogue';
-import { CONDITION_WORDS, sideWords } from '../words/kinds';
-import { useOpenAssembly } from '../workspace/open-build';
+import { useOpenBuild } from '../workspace/open-build';
 import { noteParts } from './edits';
 import { groupParts, type PartGroup } from './groups';
 import { pastedNotes } from './paste-parts';
@@ -28,7 +27,7 @@ function MarksOfPart({
   readonly ids: readonly string[];
   readonly turned: { readonly faceTurned?: boolean; readonly edgeTurned?: boolean } | undefined;
 }) {
-  const { edit } = useOpenAssembly();
+  const { edit } = useOpenBuild();
   if (marks === null) return null;
   return (
     <>
@@ -58,8 +57,8 @@ const CONDITION_OPTIONS = CONDITIONS.map((value: Condition) => ({ value, name: C
 
 /** The cutting list; a line opens to wood, moisture and state. Moistures and woods can be pasted from a spreadsheet. */
 export function PartsList() {
-  const { plan } = useAssemblyPlan();
-  const { edit } = useOpenAssembly();
+  const { plan } = usePlan();
+  const { edit } = useOpenBuild();
   const [pasted, setPasted] = useState<string | null>(null);
   const groups = useMemo(() => (plan === null ? [] : groupParts(plan.facts.parts)), [plan]);
   if (plan === null) return null;
@@ -96,7 +95,7 @@ export function PartsList() {
 function GroupRow({ group, sets }: { readonly group: PartGroup; readonly sets: number }) {
   const f = useFormat();
   const { selected, select } = useSelection();
-  const { build, edit } = useOpenAssembly();
+  const { build, edit } = useOpenBuild();
   const first = group.parts[0];
   if (first === undefined) return null;
   const ids = group.parts.map(({ part }) => part.id);

@@ -1,14 +1,14 @@
 import type { Kind } from '@lean-clasp/core';
+import { PREPARATION_WORDS } from '@lean-clasp/words';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
 import { Tick } from '../parts/Tick';
-import { PREPARATION_WORDS } from '../words/kinds';
-import { useOpenAssembly } from '../workspace/open-build';
+import { useOpenBuild } from '../workspace/open-build';
 import { prepare } from './edits';
 
 /** What this kind wants done before the first bead, to be ticked off. */
 export function PreparationList({ kind }: { readonly kind: Kind }) {
-  const { build, edit } = useOpenAssembly();
+  const { build, edit } = useOpenBuild();
   const done = kind.preparation.filter((what) => build.prepared.includes(what)).length;
   return (
     <Section title="Before the first bead">

@@ -1,19 +1,19 @@
 import { reinforcementOptions } from '@lean-clasp/core';
+import { REINFORCEMENT_WORDS } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { FIGURE_FACE } from '../app/theme';
 import { Section } from '../frame/Page';
-import { useAssemblyPlan } from '../planner/plan-context';
+import { usePlan } from '../planner/plan-context';
 import { useFormat } from '../quantities/use-format';
-import { REINFORCEMENT_WORDS } from '../words/kinds';
-import { useOpenAssembly } from '../workspace/open-build';
+import { useOpenBuild } from '../workspace/open-build';
 import { noteJoints } from './edits';
 
 /** What to let into the mitres of a frame, by the long grain it adds; one choice for all corners. */
 export function Reinforcements() {
-  const { build, edit } = useOpenAssembly();
-  const { plan } = useAssemblyPlan();
+  const { build, edit } = useOpenBuild();
+  const { plan } = usePlan();
   const f = useFormat();
   const flat = plan?.facts.assembly.square.kind !== 'none' && plan?.facts.assembly.flat.kind === 'wind';
   const mitres = plan?.joints.filter(({ facts }) => facts.joint.kind === 'mitre') ?? [];

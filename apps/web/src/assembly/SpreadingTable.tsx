@@ -1,15 +1,15 @@
-import { type AssemblyPlan, formatClock } from '@lean-clasp/core';
+import { type Plan, formatClock } from '@lean-clasp/core';
+import { JOINT_WORDS } from '@lean-clasp/words';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { useFormat } from '../quantities/use-format';
-import { JOINT_WORDS } from '../words/kinds';
 import { useJointGroups } from './use-joint-groups';
 
 /** Glue and minutes for joints that are alike, with the way each is spread. */
-export function SpreadingTable({ plan }: { readonly plan: AssemblyPlan }) {
+export function SpreadingTable({ plan }: { readonly plan: Plan }) {
   const f = useFormat();
   const groups = useJointGroups(plan);
   return (

@@ -1,9 +1,9 @@
-import type { Answers, AssemblyBuild, FreeJoint, FreePart } from '@lean-clasp/core';
+import type { Answers, BuildDocument, FreeJoint, FreePart } from '@lean-clasp/core';
 import { makeId } from '../workspace/edits';
 
-type Edit = (build: AssemblyBuild) => AssemblyBuild;
-type PartNote = AssemblyBuild['partNotes'][number];
-type JointNote = AssemblyBuild['jointNotes'][number];
+type Edit = (build: BuildDocument) => BuildDocument;
+type PartNote = BuildDocument['partNotes'][number];
+type JointNote = BuildDocument['jointNotes'][number];
 
 /** Answers the kind's questions anew; notes stay with the parts that are still there. */
 export const answer =

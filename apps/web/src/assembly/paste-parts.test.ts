@@ -1,4 +1,4 @@
-import { planAssembly } from '@lean-clasp/core';
+import { planBuild } from '@lean-clasp/core';
 import { DEMO_SHOP, wagonBuilds } from '@lean-clasp/core/demo';
 import { groupJoints, groupParts } from './groups';
 import { pastedNotes } from './paste-parts';
@@ -6,7 +6,7 @@ import { pastedNotes } from './paste-parts';
 const planOf = (id: string) => {
   const found = wagonBuilds().find((entry) => entry.id === id);
   if (found === undefined) throw new Error(id);
-  return planAssembly(found.build, DEMO_SHOP);
+  return planBuild(found.build, DEMO_SHOP);
 };
 const { parts } = planOf('scenery-flats').facts;
 

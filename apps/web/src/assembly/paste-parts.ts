@@ -1,7 +1,7 @@
-import { type AssemblyBuild, type AssemblyFacts, LIMITS, listSpecies } from '@lean-clasp/core';
+import { type BuildDocument, type AssemblyFacts, LIMITS, listSpecies } from '@lean-clasp/core';
 import Papa from 'papaparse';
 
-type PartNote = AssemblyBuild['partNotes'][number];
+type PartNote = BuildDocument['partNotes'][number];
 
 /** What a pasted table says about parts, and what to tell the person. */
 export interface Pasted {

@@ -1,9 +1,9 @@
-import type { AssemblyPlan } from '@lean-clasp/core';
+import type { Plan } from '@lean-clasp/core';
 import { useMemo } from 'react';
 import { groupJoints, type JointGroup } from './groups';
 
 /** Joints of a plan that are alike; none before there is a plan. */
-export function useJointGroups(plan: AssemblyPlan | null): readonly JointGroup[] {
+export function useJointGroups(plan: Plan | null): readonly JointGroup[] {
   return useMemo(() => {
     if (plan === null) return [];
     const roles = new Map(plan.facts.parts.map(({ part }) => [part.id, part.role]));

@@ -1,11 +1,11 @@
 import { positionOf, readFuse, type RunDocument, type RunEvent, shortestFuse } from '@lean-clasp/core';
+import { detailWords, instructionWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { preferred } from '../app/preferences';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { useFormat } from '../quantities/use-format';
-import { detailWords, instructionWords } from '../words/causes';
 import type { BenchKit } from './bench-kit';
 import { BenchButtons } from './BenchButtons';
 import { BenchDrawing } from './BenchDrawing';

@@ -1,8 +1,8 @@
 import { type BenchStep, formatClock, type FuseReading } from '@lean-clasp/core';
+import { instructionWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { FIGURE_FACE } from '../app/theme';
 import { useFormat } from '../quantities/use-format';
-import { instructionWords } from '../words/causes';
 
 /** What comes next, and every fuse that burns. */
 export function BurningList({

@@ -1,4 +1,5 @@
 import { type FuseReading, troubleOptions } from '@lean-clasp/core';
+import { troubleWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -6,7 +7,6 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useFormat } from '../quantities/use-format';
-import { troubleWords } from '../words/gather';
 
 /** What still helps with the minutes that are left. */
 export function Trouble({

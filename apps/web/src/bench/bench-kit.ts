@@ -5,15 +5,16 @@ export interface BenchKit {
   readonly title: string;
   readonly crew: number;
   readonly script: BenchScript;
-  readonly marks: PanelMarks;
+  /** Null for what is not a row of straight boards: it is told in words, without a drawing. */
+  readonly marks: PanelMarks | null;
 }
 
-/** Packs the kit for a plan. */
-export function benchKit(plan: Plan): BenchKit {
+/** Packs the kit for one session of a plan. */
+export function benchKit(plan: Plan, session = 0): BenchKit {
   return {
     title: plan.build.name,
     crew: plan.build.crew,
-    script: benchScript(plan),
-    marks: panelMarks(plan),
+    script: benchScript(plan, session),
+    marks: plan.row === null || plan.row.panel.outlined ? null : panelMarks(plan.row),
   };
 }

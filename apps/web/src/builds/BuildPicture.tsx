@@ -1,49 +1,38 @@
-import { type BuildDocument, isPanel, type PanelBuild } from '@lean-clasp/core';
+import { type BuildDocument, assemblyMarks, deriveAssembly, layAssembly } from '@lean-clasp/core';
 import { useTheme } from '@mui/material/styles';
-import { AssemblyPicture } from './AssemblyPicture';
+import { useMemo } from 'react';
 
 const BOX = { width: 270, height: 150 };
+const ROOM = 8;
 
-/** A build, small. */
+/** A build on the slant, small; nothing where its answers cannot be made. */
 export function BuildPicture({ build }: { readonly build: BuildDocument }) {
-  return isPanel(build) ? <PanelToScale build={build} /> : <AssemblyPicture build={build} />;
-}
-
-function PanelToScale({ build }: { readonly build: PanelBuild }) {
   const { tokens } = useTheme().palette;
-  const widthMm = build.boards.reduce((sum, board) => sum + board.widthMm, 0);
-  const lengthMm = Math.max(...build.boards.map((board) => board.lengthMm));
-  const scale = Math.min((BOX.width - 20) / lengthMm, (BOX.height - 20) / widthMm);
-  const left = (BOX.width - lengthMm * scale) / 2;
-  const top = (BOX.height - widthMm * scale) / 2;
-  const offsets = build.boards.map((_, i) =>
-    build.boards.slice(0, i).reduce((sum, board) => sum + board.widthMm, 0),
-  );
+  const marks = useMemo(() => {
+    const { lowPct, highPct } = build.mcInUse;
+    return assemblyMarks(deriveAssembly(layAssembly(build, (lowPct + highPct) / 2)), 'slant', {
+      aids: false,
+    });
+  }, [build]);
+  const scale = Math.min((BOX.width - 2 * ROOM) / marks.size[0], (BOX.height - 2 * ROOM) / marks.size[1]);
+  const left = (BOX.width - marks.size[0] * scale) / 2;
+  const top = (BOX.height - marks.size[1] * scale) / 2;
   return (
     <svg viewBox={`0 0 ${BOX.width} ${BOX.height}`} width="100%" aria-hidden>
-      {build.boards.map((board, i) => (
-        <rect
-          key={board.id}
-          x={left}
-          y={top + (offsets[i] ?? 0) * scale}
-          width={board.lengthMm * scale}
-          height={board.widthMm * scale}
-          fill={i % 2 === 0 ? tokens.wood : tokens.woodAlternate}
-          stroke={tokens.ink}
-        />
-      ))}
-      {build.clamps.map((clamp) => (
-        <line
-          key={clamp.id}
-          x1={left + clamp.xMm * scale}
-          x2={left + clamp.xMm * scale}
-          y1={top - 5}
-          y2={top + widthMm * scale + 5}
-          stroke={tokens.action}
-          strokeWidth={3}
-          strokeDasharray={clamp.side === 'above' ? undefined : '5 4'}
-        />
-      ))}
+      {marks.sides.map(({ loops, light }, i) => {
+        const d = loops
+          .map(
+            (loop) =>
+              `M${loop.map(([x, y]) => `${(left + (x - marks.from[0]) * scale).toFixed(1)} ${(top + (y - marks.from[1]) * scale).toFixed(1)}`).join('L')}Z`,
+          )
+          .join('');
+        return (
+          <g key={i}>
+            <path d={d} fill={tokens.wood} fillRule="evenodd" stroke={tokens.woodInk} strokeWidth={0.6} />
+            <path d={d} fill={tokens.woodInk} fillRule="evenodd" opacity={0.26 * (1 - light)} />
+          </g>
+        );
+      })}
     </svg>
   );
 }

@@ -1,3 +1,4 @@
+import { kindWords } from '@lean-clasp/words';
 import DeleteIcon from '@mui/icons-material/DeleteOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -13,7 +14,6 @@ import { Link as RouterLink } from 'react-router';
 import { type StoredBuild, useBuildsQuery, useRemoveBuildMutation } from '../api/api';
 import { Loading } from '../frame/Loading';
 import { Page } from '../frame/Page';
-import { kindWords } from '../words/kind-names';
 import { BuildPicture } from './BuildPicture';
 
 /** Every build as a small drawing. */

@@ -1,14 +1,14 @@
-import { type AssemblyBuild, assemblyBuild, FREE, KINDS } from '@lean-clasp/core';
+import { FREE, KINDS, newBuild, STARTER_SHOP } from '@lean-clasp/core';
+import { KIND_WORDS } from '@lean-clasp/words';
+import { nanoid } from '@reduxjs/toolkit';
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import { useMemo } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { Page } from '../frame/Page';
-import { KIND_WORDS } from '../words/kind-names';
-import { AssemblyPicture } from './AssemblyPicture';
-import { PanelPicture } from './PanelPicture';
+import { BuildPicture } from './BuildPicture';
 
-const TEMPLATES = ['edge-panel', ...KINDS.map(({ id }) => id), FREE];
+const TEMPLATES = [...KINDS.map(({ id }) => id), FREE];
 
 /** Every kind of glue-up as a small drawing of what it starts from. */
 export function KindChooserPage() {
@@ -51,11 +51,11 @@ export function KindChooserPage() {
 
 function KindPicture({ template }: { readonly template: string }) {
   const build = useMemo(
-    (): AssemblyBuild | null =>
-      template === 'edge-panel'
-        ? null
-        : assemblyBuild({ template, name: 'New', project: '', service: 'dry', answers: {} }),
+    () =>
+      newBuild({ template, name: 'New', project: '', service: 'dry', answers: {} }, STARTER_SHOP, () =>
+        nanoid(6),
+      ),
     [template],
   );
-  return build === null ? <PanelPicture /> : <AssemblyPicture build={build} />;
+  return <BuildPicture build={build} />;
 }

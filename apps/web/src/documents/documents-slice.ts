@@ -2,7 +2,7 @@ import type { BuildDocument, ShopDocument } from '@lean-clasp/core';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { applyPatch } from 'rfc6902';
 import { plainState } from '../app/plain-state';
-import { type Edit, EMPTY_STACKS, pushed, type Stacks, stacksOf } from './history';
+import { type Edit, EMPTY_STACKS, type LoggedEdit, pushed, type Stacks, stacksOf } from './history';
 
 /** Bodies that documents may have. */
 export type Body = BuildDocument | ShopDocument;
@@ -13,7 +13,9 @@ export type SyncState =
   | { readonly kind: 'saving' }
   | { readonly kind: 'offline' }
   | { readonly kind: 'conflict'; readonly theirs: ServerDocument }
-  | { readonly kind: 'refused'; readonly message: string };
+  | { readonly kind: 'refused'; readonly message: string }
+  /** So many edits of an earlier visit do not fit: the document was brought up to date meanwhile. */
+  | { readonly kind: 'outdated'; readonly edits: number };
 
 /** A document as the server sends it. */
 export interface ServerDocument {
@@ -67,7 +69,11 @@ const slice = createSlice({
       state,
       {
         payload,
-      }: PayloadAction<{ collection: OpenDocument['collection']; document: ServerDocument; log: Edit[] }>,
+      }: PayloadAction<{
+        collection: OpenDocument['collection'];
+        document: ServerDocument;
+        log: readonly (Edit | LoggedEdit)[];
+      }>,
     ) => ({
       open: {
         ...plain(state).open,
@@ -91,7 +97,10 @@ const slice = createSlice({
           body,
           pending: [...document.pending, edit],
           stacks: pushed(document.stacks, edit),
-          sync: document.sync.kind === 'saved' ? { kind: 'saving' } : document.sync,
+          sync:
+            document.sync.kind === 'saved' || document.sync.kind === 'outdated'
+              ? { kind: 'saving' }
+              : document.sync,
         };
       }),
     acknowledged: (state, { payload: { id, revision } }: PayloadAction<{ id: string; revision: number }>) =>

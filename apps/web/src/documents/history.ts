@@ -10,8 +10,12 @@ export interface Edit {
   readonly inverse: readonly Operation[];
 }
 
-/** A step as the server has it in its log. */
-export interface LoggedEdit extends Edit {
+/**
+ * A step as the server has it in its log. An upgrade brought the whole document up to date: nothing from before it fits the document
+ * as it is, so undo stops there.
+ */
+export interface LoggedEdit extends Omit<Edit, 'kind'> {
+  readonly kind: Edit['kind'] | 'upgrade';
   /** Revision that came of it. */
   readonly revision: number;
 }
@@ -20,26 +24,36 @@ export interface LoggedEdit extends Edit {
 export interface Stacks {
   readonly undo: readonly Edit[];
   readonly redo: readonly Edit[];
+  /** Whether there was more before an upgrade, which can no longer be taken back. */
+  readonly barred: boolean;
 }
 
 /** Nothing done yet. */
-export const EMPTY_STACKS: Stacks = { undo: [], redo: [] };
+export const EMPTY_STACKS: Stacks = { undo: [], redo: [], barred: false };
 
 /** Stacks after one more logged step. */
-export function pushed({ undo, redo }: Stacks, step: Edit): Stacks {
+export function pushed({ undo, redo, barred }: Stacks, step: Edit): Stacks {
   switch (step.kind) {
     case 'edit':
-      return { undo: [...undo, step], redo: [] };
+      return { undo: [...undo, step], redo: [], barred };
     case 'undo':
-      return { undo: undo.slice(0, -1), redo: [...redo, ...undo.slice(-1)] };
+      return { undo: undo.slice(0, -1), redo: [...redo, ...undo.slice(-1)], barred };
     case 'redo':
-      return { undo: [...undo, ...redo.slice(-1)], redo: redo.slice(0, -1) };
+      return { undo: [...undo, ...redo.slice(-1)], redo: redo.slice(0, -1), barred };
   }
 }
 
+/** Whether a step of the log is an upgrade rather than somebody's edit. */
+export const isUpgrade = (
+  step: Edit | LoggedEdit,
+): step is LoggedEdit & { readonly kind: 'upgrade' } => step.kind === 'upgrade';
+
 /** Stacks after a whole log, so that undo goes all the way back even after a reload. */
-export function stacksOf(log: readonly Edit[]): Stacks {
-  return log.reduce(pushed, EMPTY_STACKS);
+export function stacksOf(log: readonly (Edit | LoggedEdit)[]): Stacks {
+  return log.reduce<Stacks>(
+    (stacks, step) => (isUpgrade(step) ? { ...EMPTY_STACKS, barred: true } : pushed(stacks, step as Edit)),
+    EMPTY_STACKS,
+  );
 }
 
 /** Steps that take the newest group back, in order; empty when there is nothing to take back. */

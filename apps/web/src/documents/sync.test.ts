@@ -1,5 +1,5 @@
 import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
-import type { PanelBuild } from '@lean-clasp/core';
+import type { BuildDocument } from '@lean-clasp/core';
 import { applyPatch, type Operation } from 'rfc6902';
 import { makeStore } from '../app/store';
 import { keptPending } from './pending-storage';
@@ -67,8 +67,8 @@ async function opened() {
     return found;
   };
   const rename = (name: string) =>
-    store.dispatch(editDocument<PanelBuild>(ID, `to ${name}`, (before) => ({ ...before, name })));
-  const name = () => (document().body as PanelBuild).name;
+    store.dispatch(editDocument<BuildDocument>(ID, `to ${name}`, (before) => ({ ...before, name })));
+  const name = () => (document().body as BuildDocument).name;
   return { server, store, document, rename, name };
 }
 
@@ -112,7 +112,7 @@ describe('editing', () => {
   it('takes keystrokes in one field back together', async () => {
     const { store, name } = await opened();
     for (const text of ['A', 'Ab', 'Abc']) {
-      store.dispatch(editDocument<PanelBuild>(ID, 'Name', (before) => ({ ...before, name: text })));
+      store.dispatch(editDocument<BuildDocument>(ID, 'Name', (before) => ({ ...before, name: text })));
     }
     store.dispatch(undo(ID));
     expect(name()).toBe('Stage floor');
@@ -138,13 +138,13 @@ describe('a server that goes away', () => {
     await later.dispatch(openDocument('builds', ID));
     await settle();
     expect(server.state.body.name).toBe('Kept here');
-    expect((later.getState().documents.open[ID]?.body as PanelBuild).name).toBe('Kept here');
+    expect((later.getState().documents.open[ID]?.body as BuildDocument).name).toBe('Kept here');
   });
 });
 
 describe('an answer that is lost', () => {
   const withoutClamp = (at: number) =>
-    editDocument<PanelBuild>(ID, 'Clamp off', (before) => ({
+    editDocument<BuildDocument>(ID, 'Clamp off', (before) => ({
       ...before,
       clamps: before.clamps.filter((_, i) => i !== at),
     }));
@@ -161,7 +161,7 @@ describe('an answer that is lost', () => {
     await later.dispatch(openDocument('builds', ID));
     await settle();
     const found = later.getState().documents.open[ID];
-    expect((found?.body as PanelBuild).clamps).toHaveLength(5);
+    expect((found?.body as BuildDocument).clamps).toHaveLength(5);
     expect([found?.sync.kind, found?.revision, keptPending(ID)]).toEqual(['saved', 1, null]);
   });
 
@@ -226,7 +226,7 @@ describe('two windows on one build', () => {
     const { state } = here.server;
     here.server.state.reachable = false;
     here.store.dispatch(
-      editDocument<PanelBuild>(ID, 'Last clamp', (before) => ({
+      editDocument<BuildDocument>(ID, 'Last clamp', (before) => ({
         ...before,
         clamps: before.clamps.map((clamp, i) => (i === 5 ? { ...clamp, xMm: 900 } : clamp)),
       })),

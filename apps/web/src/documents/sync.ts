@@ -11,7 +11,7 @@ import {
   type ServerDocument,
   syncChanged,
 } from './documents-slice';
-import { type Edit, type LoggedEdit, redoSteps, undoSteps } from './history';
+import { type Edit, isUpgrade, type LoggedEdit, redoSteps, undoSteps } from './history';
 import { keepPending, keptPending } from './pending-storage';
 
 /** Keystrokes in one field closer than this are one step of undo. */
@@ -47,6 +47,12 @@ function fetchDocument(collection: OpenDocument['collection'], id: string): AppT
     const kept = keptPending(id);
     dispatch(opened({ collection, document, log }));
     if (kept === null) return;
+    if (log.some((step) => isUpgrade(step) && step.revision > kept.revision)) {
+      // They were made on a document that is no more; what they name may mean something else by now.
+      keep(id, getState);
+      if (kept.edits.length > 0) dispatch(syncChanged({ id, sync: { kind: 'outdated', edits: kept.edits.length } }));
+      return;
+    }
     const taken = takenAlready(kept.edits, kept.revision, log);
     for (const edit of kept.edits.slice(taken)) dispatch(edited({ id, edit }));
     if (kept.revision + taken === document.revision) {
@@ -227,7 +233,7 @@ async function reload(id: string, dispatch: AppDispatch, getState: () => RootSta
   const path = documentPath(open);
   const [document, log] = await Promise.all([
     requestJson<ServerDocument>(path),
-    requestJson<Edit[]>(`${path}/edits`),
+    requestJson<LoggedEdit[]>(`${path}/edits`),
   ]);
   dispatch(opened({ collection: open.collection, document, log }));
 }

@@ -47,7 +47,7 @@ export function EndView({
           fill={index % 2 === 0 ? tokens.wood : tokens.woodAlternate}
         />
       ))}
-      {showBars && marks.bowMm > 0 && <Bow marks={marks} y={top + thickness / 2} scale={scale} />}
+      {showBars && marks.bowMm !== 0 && <Bow marks={marks} y={top + thickness / 2} scale={scale} />}
       {sides.has('below') && <Bar y={top + thickness + 7} width={marks.widthMm * scale} dashed />}
     </svg>
   );
@@ -69,7 +69,7 @@ function Bow({
   const { tokens } = useTheme().palette;
   const f = useFormat();
   const end = ROOM_PX + marks.widthMm * scale;
-  const pops = !Number.isFinite(marks.bowMm);
+  const pops = marks.bowMm === null;
   return (
     <g>
       <path
@@ -80,7 +80,7 @@ function Bow({
         strokeDasharray="3 3"
       />
       <text x={end + 8} y={y + 5} fontSize={14} fontFamily={FIGURE_FACE} fill={tokens.ink}>
-        {pops ? 'pops' : `bow ${f.fine(marks.bowMm)}`}
+        {pops ? 'pops' : `bow ${f.fine(marks.bowMm ?? 0)}`}
       </text>
     </g>
   );

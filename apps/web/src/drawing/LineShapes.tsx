@@ -61,15 +61,15 @@ function LineShape({
   const { tokens } = useTheme().palette;
   const { pressure } = useFormat();
   const { selected } = useSelection();
-  const chosen = isSelected(selected, 'line', String(line.index));
+  const chosen = isSelected(selected, 'joint', line.id);
   const y = sheet.y(line.yMm);
-  const x0 = sheet.x(0);
-  const x1 = sheet.x(line.lengthMm);
+  const x0 = sheet.x(line.xMm);
+  const x1 = sheet.x(line.xMm + line.lengthMm);
   const lit = focus === undefined || focus.lines.includes(line.index);
   const glued = dressing === 'glue' || (focus !== undefined && lit);
   return (
     <Pickable
-      what={{ kind: 'line', id: String(line.index) }}
+      what={{ kind: 'joint', id: line.id }}
       label={`Line ${line.label}${dressing === 'pressure' ? `, lowest ${pressure(line.minMPa)}` : ''}${note === null ? '' : `, ${note}`}`}
       opacity={lit ? 1 : 0.35}
     >

@@ -1,10 +1,10 @@
 import { createContext, type ReactNode, use, useMemo, useState } from 'react';
-import type { BuildDocument, Fix } from '@lean-clasp/core';
+import type { Fix } from '@lean-clasp/core';
 
 /** Something in the drawing that is lit, there and in whatever list shows it. */
 export interface Selection {
-  readonly kind: 'board' | 'line' | 'clamp' | 'part' | 'joint';
-  /** Board or clamp id, or the index of a line as text. */
+  readonly kind: 'board' | 'clamp' | 'part' | 'joint';
+  /** Of the board, clamp, part or joint. */
   readonly id: string;
 }
 
@@ -12,8 +12,8 @@ interface SelectionState {
   readonly selected: Selection | null;
   readonly select: (selection: Selection | null) => void;
   /** A proposed fix that the drawing shows as a ghost. */
-  readonly ghost: Fix<BuildDocument> | null;
-  readonly showGhost: (fix: Fix<BuildDocument> | null) => void;
+  readonly ghost: Fix | null;
+  readonly showGhost: (fix: Fix | null) => void;
 }
 
 const SelectionContext = createContext<SelectionState>({
@@ -26,7 +26,7 @@ const SelectionContext = createContext<SelectionState>({
 /** Holds what is selected across the drawing and the lists beside it. */
 export function SelectionProvider({ children }: { readonly children: ReactNode }) {
   const [selected, select] = useState<Selection | null>(null);
-  const [ghost, showGhost] = useState<Fix<BuildDocument> | null>(null);
+  const [ghost, showGhost] = useState<Fix | null>(null);
   const value = useMemo(() => ({ selected, select, ghost, showGhost }), [selected, ghost]);
   return <SelectionContext value={value}>{children}</SelectionContext>;
 }

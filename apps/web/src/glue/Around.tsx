@@ -1,20 +1,20 @@
-import { cleanUpOf, type GlueJob, type GlueOption, isPanel, stepsBefore } from '@lean-clasp/core';
+import { cleanUpOf, type GlueJob, type GlueOption, stepsBefore } from '@lean-clasp/core';
+import { CLEAN_UP_WORDS, STEP_WORDS } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { Section } from '../frame/Page';
-import { CLEAN_UP_WORDS, STEP_WORDS } from '../words/reasons';
 import { waitWords } from './wait-words';
-import { useAnyBuild } from '../workspace/open-build';
+import { useOpenBuild } from '../workspace/open-build';
 
 /** Kinds whose faces meet a plane after the glue-up anyway. */
-const PLANED_AFTER: readonly string[] = ['heavy-slab', 'face-lamination', 'bent-lamination'];
+const PLANED_AFTER: readonly string[] = ['edge-panel', 'heavy-slab', 'face-lamination', 'bent-lamination'];
 
 /** Kinds whose squeeze-out shows up in inside corners. */
 const INSIDE_CORNERS: readonly string[] = ['case'];
 
 /** What the chosen glue asks for before the real coat, and how its squeeze-out comes off. */
 export function Around({ option, job }: { readonly option: GlueOption; readonly job: GlueJob }) {
-  const { build } = useAnyBuild();
-  const planed = isPanel(build) || PLANED_AFTER.includes(build.template);
+  const { build } = useOpenBuild();
+  const planed = PLANED_AFTER.includes(build.template);
   const inside = INSIDE_CORNERS.includes(build.template);
   const steps = stepsBefore(option.adhesive, job);
   const cleanUp = cleanUpOf(

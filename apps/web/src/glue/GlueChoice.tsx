@@ -1,4 +1,5 @@
 import type { GlueComparison, GlueOption } from '@lean-clasp/core';
+import { CHANGE_WORDS, causeWords, hazardWords, reasonWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { lazy, Suspense } from 'react';
@@ -7,9 +8,6 @@ import { Section } from '../frame/Page';
 import { Caution } from '../parts/Caution';
 import { useGlueComparison } from '../planner/use-glue-comparison';
 import { type Format, useFormat } from '../quantities/use-format';
-import { hazardWords } from '../words/catalogue';
-import { CHANGE_WORDS, reasonWords } from '../words/reasons';
-import { causeWords } from '../words/causes';
 import { Around } from './Around';
 import { GlueRow } from './GlueRow';
 import { Matters } from './Matters';

@@ -1,13 +1,10 @@
 import { formatWait, type GlueOption, type Reason } from '@lean-clasp/core';
+import { causeWords, figureWords, reasonWords, traitWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { FIGURE_FACE } from '../app/theme';
 import { useFormat } from '../quantities/use-format';
-import { figureWords } from '../verdicts/figures';
 import { StateMark } from '../verdicts/state-mark';
-import { causeWords } from '../words/causes';
-import { traitWords } from '../words/glue';
-import { reasonWords } from '../words/reasons';
 import { useBuildHandle } from '../workspace/open-build';
 
 /** Most reasons shown for, and against, one glue. */

@@ -4,7 +4,7 @@ import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';
 import { Tick } from '../parts/Tick';
 import { NumberField, ScaledField } from '../quantities/fields';
-import { useAnyBuild } from '../workspace/open-build';
+import { useOpenBuild } from '../workspace/open-build';
 
 const FINISH_WORDS: Readonly<Record<Finish, string>> = {
   none: 'left bare',
@@ -16,7 +16,7 @@ const FINISH_OPTIONS = FINISHES.map((value) => ({ value, name: FINISH_WORDS[valu
 
 /** What this piece asks of its glue beside holding. */
 export function Matters() {
-  const { build, edit } = useAnyBuild();
+  const { build, edit } = useOpenBuild();
   const wishes = build.wishes ?? NO_WISHES;
   const set = (label: string, change: Partial<Wishes>) =>
     edit(label, (before) => ({ ...before, wishes: { ...(before.wishes ?? NO_WISHES), ...change } }));

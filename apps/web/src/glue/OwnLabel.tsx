@@ -2,11 +2,11 @@ import Button from '@mui/material/Button';
 import { addBottle, changeBottle } from '../shop/bottles';
 import { useEditShop } from '../shop/use-edit-shop';
 import { LabelFields } from '../shop/LabelFields';
-import { useAnyBuild } from '../workspace/open-build';
+import { useOpenBuild } from '../workspace/open-build';
 
 /** The label of the bottle that this build would use; without a bottle on the shelf, a way to put one there. */
 export function OwnLabel({ adhesive }: { readonly adhesive: string }) {
-  const { shop } = useAnyBuild();
+  const { shop } = useOpenBuild();
   const edit = useEditShop();
   const bottle = shop.bottles.find((each) => each.adhesive === adhesive);
   if (bottle !== undefined) {

@@ -1,10 +1,10 @@
-import { type AssemblyPlan, batchJobOf, batchOf, formatClock, formatWait } from '@lean-clasp/core';
+import { type Plan, batchJobOf, batchOf, formatClock, formatWait } from '@lean-clasp/core';
 import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { Section } from '../frame/Page';
 
 /** Equal pieces one after the other: how they flow through the clamps there are. */
-export function BatchSection({ plan }: { readonly plan: AssemblyPlan }) {
+export function BatchSection({ plan }: { readonly plan: Plan }) {
   const batch = useMemo(() => {
     if (plan.facts.assembly.sets < 2 || plan.order?.impossible) return null;
     if (plan.joints.some(({ window }) => window.clampMin === null)) return null;

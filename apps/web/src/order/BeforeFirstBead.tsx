@@ -1,7 +1,7 @@
 import { type GlueStep, leadMin } from '@lean-clasp/core';
+import { STEP_WORDS } from '@lean-clasp/words';
 import Typography from '@mui/material/Typography';
 import { waitWords } from '../glue/wait-words';
-import { STEP_WORDS } from '../words/reasons';
 
 /** What has to begin before the first bead, longest wait first; dates count it in. */
 export function BeforeFirstBead({ steps }: { readonly steps: readonly GlueStep[] }) {

@@ -1,4 +1,4 @@
-import { datesOf, type DatedSessionOfBuild, readWallTime } from '@lean-clasp/core';
+import { datesOf, type DatedSessionOfBuild, readWallTime, type Plan } from '@lean-clasp/core';
 import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -10,12 +10,11 @@ import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { useMemo, useState } from 'react';
 import { Section } from '../frame/Page';
-import type { AnyPlan } from '../planner/workers';
 import { saveCalendar } from './save-calendar';
 import { dayAndTime, timeOf } from './wall-words';
 
 /** When each session could start, when its clamps come off, and what must start by when to cure overnight. */
-export function Dates({ plan }: { readonly plan: AnyPlan }) {
+export function Dates({ plan }: { readonly plan: Plan }) {
   const [from, setFrom] = useState(() => dayjs().format('YYYY-MM-DDTHH:mm'));
   const dates = useMemo(() => {
     try {

@@ -1,16 +1,16 @@
 import {
-  type AssemblyBuild,
+  type BuildDocument,
   formatCount,
   type Likelihood,
   type LikelyChange,
   type ShopDocument,
 } from '@lean-clasp/core';
+import { changeWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useFormat } from '../quantities/use-format';
-import { changeWords } from '../words/causes';
-import { useOpenAssembly } from '../workspace/open-build';
+import { useOpenBuild } from '../workspace/open-build';
 import { useLikelihood } from './use-likelihood';
 
 /** How likely the plan keeps every window, from simulated runs, and what would change that. */
@@ -18,7 +18,7 @@ export function LikelihoodLine({
   build,
   shop,
 }: {
-  readonly build: AssemblyBuild;
+  readonly build: BuildDocument;
   readonly shop: ShopDocument;
 }) {
   const { likelihood, changes, working } = useLikelihood(build, shop);
@@ -55,7 +55,7 @@ function WhatWouldChange({
   readonly changes: readonly LikelyChange[];
   readonly working: boolean;
 }) {
-  const { edit } = useOpenAssembly();
+  const { edit } = useOpenBuild();
   const f = useFormat();
   const told = changes
     .filter(({ likelihood }) => Math.abs(likelihood.share - before.share) > NOTHING)

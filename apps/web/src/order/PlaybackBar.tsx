@@ -1,4 +1,4 @@
-import type { AssemblyPlan } from '@lean-clasp/core';
+import type { Plan } from '@lean-clasp/core';
 import PauseIcon from '@mui/icons-material/Pause';
 import PlayArrowIcon from '@mui/icons-material/PlayArrow';
 import Box from '@mui/material/Box';
@@ -14,7 +14,7 @@ export function PlaybackBar({
   plan,
   playback: { played, done, playing, closing, show, toggle },
 }: {
-  readonly plan: AssemblyPlan;
+  readonly plan: Plan;
   readonly playback: Playback;
 }) {
   const { order } = plan;

@@ -1,4 +1,12 @@
-import { type AssemblyPlan, formatClock, type OrderedSession, type SessionOperation } from '@lean-clasp/core';
+import {
+  formatClock,
+  type OperationKind,
+  operationsOf,
+  type OrderedSession,
+  type Plan,
+  type PlannedOperation,
+} from '@lean-clasp/core';
+import { instructionWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import Typography from '@mui/material/Typography';
@@ -7,8 +15,8 @@ import type { Tokens } from '../app/tokens';
 import { isSelected, useSelection } from '../drawing/selection';
 import { useSize } from '../drawing/use-size';
 import { FuseBar, limitOf } from '../timeline/FuseBar';
-import { closingWords, jointLabels } from './closing-order';
 import { laneName, Minutes } from '../timeline/Minutes';
+import { useFormat } from '../quantities/use-format';
 
 const LEFT = 62;
 const RIGHT = 54;
@@ -21,8 +29,48 @@ const MOST_FUSES = 12;
 /** Shortest bar that still gets its label, in pixels per character. */
 const CHARACTER = 8.6;
 
-const FILLS = { spread: 'glue', close: 'wood', clamp: 'action' } as const;
-const WORDS = { spread: 'spread', close: 'close' } as const;
+/** What a move is drawn in; what is not listed is drawn softly. */
+const FILLS: Readonly<Partial<Record<OperationKind, 'glue' | 'wood' | 'woodAlternate' | 'action'>>> = {
+  spread: 'glue',
+  close: 'wood',
+  caul: 'woodAlternate',
+  'set-clamp': 'action',
+  tighten: 'action',
+  tape: 'action',
+  wrap: 'action',
+  bag: 'action',
+};
+/** Moves of one kind that follow each other are drawn as one bar under one word. */
+const TOGETHER: Readonly<Partial<Record<OperationKind, string>>> = {
+  caul: 'cauls',
+  'set-clamp': 'clamps on',
+  tighten: 'full pull',
+  tape: 'tape',
+  wrap: 'wraps',
+  bag: 'bag',
+  check: 'check',
+};
+
+/** One bar of a lane. */
+interface Block {
+  readonly kind: OperationKind;
+  readonly joints: readonly string[];
+  readonly startMin: number;
+  readonly endMin: number;
+  /** The moves that it stands for. */
+  readonly moves: readonly PlannedOperation[];
+}
+
+function blocksOf(operations: readonly PlannedOperation[]): Block[] {
+  return operations.reduce<Block[]>((blocks, move) => {
+    const last = blocks.at(-1);
+    if (last?.kind === move.kind && TOGETHER[move.kind] !== undefined) {
+      return [...blocks.slice(0, -1), { ...last, endMin: move.endMin, moves: [...last.moves, move] }];
+    }
+    const { kind, joints, startMin, endMin } = move;
+    return [...blocks, { kind, joints, startMin, endMin, moves: [move] }];
+  }, []);
+}
 
 /** One session: a lane for each pair of hands, and a fuse for each of the tightest joints with its limit marked. */
 export function SessionChart({
@@ -30,7 +78,7 @@ export function SessionChart({
   session,
   numberOf,
 }: {
-  readonly plan: AssemblyPlan;
+  readonly plan: Plan;
   readonly session: OrderedSession;
   /** Number that a joint has in the order of closing. */
   readonly numberOf: (joint: string) => number;
@@ -38,10 +86,14 @@ export function SessionChart({
   const [ref, { width }] = useSize({ width: 400, height: 200 });
   const { tokens } = useTheme().palette;
   const fuses = useMemo(() => fusesOf(plan, session), [plan, session]);
-  const spanMin = Math.max(session.handsOnMin, ...fuses.map(({ limitMin }) => limitMin)) * 1.02;
+  const moves = useMemo(
+    () => operationsOf(plan, session).filter(({ startMin, endMin }) => endMin > startMin),
+    [plan, session],
+  );
+  const spanMin = Math.max(session.workMin, ...fuses.map(({ limitMin }) => limitMin)) * 1.02;
   const x = (minutes: number) => LEFT + (minutes / spanMin) * (width - LEFT - RIGHT);
+  const f = useFormat();
   const [at, setAt] = useState<number | null>(null);
-  const moves = session.operations;
   const step = (by: number) =>
     setAt((before) => Math.min(moves.length - 1, Math.max(0, (before ?? (by > 0 ? -1 : moves.length)) + by)));
   const shown = at === null ? undefined : moves[at];
@@ -65,7 +117,7 @@ export function SessionChart({
         width={width}
         height={height}
         role="img"
-        aria-label={`${session.operations.length} moves in ${formatClock(session.handsOnMin)}; tightest ${fuses[0]?.label ?? ''}, ${formatClock(fuses[0]?.spareMin ?? 0)} to spare`}
+        aria-label={`${moves.length} moves in ${formatClock(session.workMin)}; tightest ${fuses[0]?.label ?? ''}, ${formatClock(fuses[0]?.spareMin ?? 0)} to spare`}
         fontSize={14}
       >
         <Minutes spanMin={spanMin} x={x} top={TOP} height={height} tokens={tokens} />
@@ -73,12 +125,12 @@ export function SessionChart({
           <Lane
             key={hand}
             name={laneName(hand)}
-            operations={session.operations.filter(({ hands }) => hands.includes(hand))}
+            blocks={blocksOf(moves.filter(({ hands }) => hands.includes(hand)))}
             y={TOP + hand * LANE}
             x={x}
             tokens={tokens}
             shown={shown}
-            onShow={(move) => setAt(moves.indexOf(move))}
+            onShow={([move]) => setAt(move === undefined ? null : moves.indexOf(move))}
             numberOf={numberOf}
           />
         ))}
@@ -96,17 +148,19 @@ export function SessionChart({
       <Typography variant="body2" role="status" sx={{ minHeight: '1.5em' }}>
         {shown === undefined
           ? 'Point at a move, or step through them with the arrow keys.'
-          : moveWords(shown, plan)}
+          : moveWords(shown, f)}
       </Typography>
     </Box>
   );
 }
 
 /** "1:20 to 1:50, you and helper: close stile 1 – rail 1". */
-function moveWords({ kind, joints, hands, startMin, endMin }: SessionOperation, plan: AssemblyPlan): string {
+function moveWords(
+  { instruction, hands, startMin, endMin }: PlannedOperation,
+  f: ReturnType<typeof useFormat>,
+): string {
   const who = hands.map(laneName).join(' and ');
-  const what = kind === 'clamp' ? 'clamps on' : WORDS[kind];
-  return `${formatClock(startMin)} to ${formatClock(endMin)}, ${who}: ${what} ${closingWords(joints, jointLabels(plan))}`;
+  return `${formatClock(startMin)} to ${formatClock(endMin)}, ${who}: ${instructionWords(instruction, f)}`;
 }
 
 interface Fuse {
@@ -120,7 +174,7 @@ interface Fuse {
 }
 
 /** The tightest joints of a session, tightest first. */
-function fusesOf(plan: AssemblyPlan, session: OrderedSession): Fuse[] {
+function fusesOf(plan: Plan, session: OrderedSession): Fuse[] {
   return plan.joints
     .flatMap(({ facts, window }, i): Fuse[] => {
       const time = plan.times[i];
@@ -145,7 +199,7 @@ function fusesOf(plan: AssemblyPlan, session: OrderedSession): Fuse[] {
 
 function Lane({
   name,
-  operations,
+  blocks,
   y,
   x,
   tokens,
@@ -154,13 +208,13 @@ function Lane({
   numberOf,
 }: {
   readonly name: string;
-  readonly operations: readonly SessionOperation[];
+  readonly blocks: readonly Block[];
   readonly y: number;
   readonly x: (minutes: number) => number;
   readonly tokens: Tokens;
   /** The move that is read out. */
-  readonly shown: SessionOperation | undefined;
-  readonly onShow: (move: SessionOperation) => void;
+  readonly shown: PlannedOperation | undefined;
+  readonly onShow: (moves: readonly PlannedOperation[]) => void;
   readonly numberOf: (joint: string) => number;
 }) {
   return (
@@ -168,32 +222,34 @@ function Lane({
       <text x={0} y={y + 20} fill={tokens.ink}>
         {name}
       </text>
-      {operations.map((move) => {
-        const { kind, joints, startMin, endMin } = move;
+      {blocks.map(({ kind, joints, startMin, endMin, moves }) => {
         const from = x(startMin);
         const width = x(endMin) - from;
-        const text = kind === 'clamp' ? 'clamps' : numbers(joints.map(numberOf));
+        const text = TOGETHER[kind] ?? numbers(joints.map(numberOf));
+        const fill = FILLS[kind] ?? 'soft';
+        const dark = fill === 'action' || fill === 'soft';
+        const lit = shown !== undefined && moves.includes(shown);
         return (
           <g
             key={`${kind} ${joints[0] ?? ''} ${startMin}`}
-            onMouseEnter={() => onShow(move)}
-            onClick={() => onShow(move)}
+            onMouseEnter={() => onShow(moves)}
+            onClick={() => onShow(moves)}
           >
             <rect
               x={from}
               y={y}
               width={Math.max(0, width)}
               height={LANE - 6}
-              fill={tokens[FILLS[kind]]}
-              stroke={move === shown ? tokens.ink : tokens.sheet}
-              strokeWidth={move === shown ? 2 : 1}
+              fill={tokens[fill]}
+              stroke={lit ? tokens.ink : tokens.sheet}
+              strokeWidth={lit ? 2 : 1}
             />
             {width > text.length * CHARACTER && (
               <text
                 x={from + width / 2}
                 y={y + 19}
                 textAnchor="middle"
-                fill={kind === 'clamp' ? tokens.sheet : tokens.woodInk}
+                fill={dark ? tokens.sheet : tokens.woodInk}
               >
                 {text}
               </text>

@@ -1,4 +1,5 @@
-import { type AssemblyPlan, formatClock, type OrderedSession } from '@lean-clasp/core';
+import { type Plan, formatClock, type OrderedSession } from '@lean-clasp/core';
+import { causeWords } from '@lean-clasp/words';
 import {
   type CollisionDetection,
   DndContext,
@@ -25,8 +26,7 @@ import { FieldRow } from '../parts/FieldRow';
 import { Tick } from '../parts/Tick';
 import { askPlan } from '../planner/workers';
 import { useFormat } from '../quantities/use-format';
-import { causeWords } from '../words/causes';
-import { useOpenAssembly } from '../workspace/open-build';
+import { useOpenBuild } from '../workspace/open-build';
 import { closingOrder, jointLabels } from './closing-order';
 import { moveJoint, pinJoint } from './edits';
 import { SessionChart } from './SessionChart';
@@ -41,8 +41,8 @@ const underPointer: CollisionDetection = (args) => {
 };
 
 /** The sessions side by side, as many as there is room for; joints are dragged between them, or moved by the list for the one selected. */
-export function Sessions({ plan }: { readonly plan: AssemblyPlan }) {
-  const { edit, build, shop } = useOpenAssembly();
+export function Sessions({ plan }: { readonly plan: Plan }) {
+  const { edit, build, shop } = useOpenBuild();
   const f = useFormat();
   const [refused, setRefused] = useState<string | null>(null);
   const sensors = useSensors(
@@ -68,11 +68,15 @@ export function Sessions({ plan }: { readonly plan: AssemblyPlan }) {
     );
   }
   const move = (joint: string, session: number) => {
-    const change = moveJoint(joint, session);
+    const change = moveJoint(
+      joint,
+      session,
+      sessions.map(({ joints }) => joints),
+    );
     // Tried before it is done: a drop that cannot be glued changes nothing and is explained.
     askPlan(change(build), shop).then(
       (answer) => {
-        const blocked = 'order' in answer && answer.order?.impossible;
+        const blocked = answer.order?.impossible;
         setRefused(blocked ? causeWords(answer.verdicts.inTime.cause, f) : null);
         if (!blocked) edit(`${labels.get(joint) ?? 'A joint'} in session ${session + 1}`, change);
       },
@@ -127,16 +131,18 @@ function SessionBlock({
   numberOf,
 }: {
   readonly index: number;
-  readonly plan: AssemblyPlan;
+  readonly plan: Plan;
   readonly session: OrderedSession;
   readonly labels: ReadonlyMap<string, string>;
   readonly numberOf: (joint: string) => number;
 }) {
   const { setNodeRef, isOver } = useDroppable({ id: index });
-  const { build } = useOpenAssembly();
+  const { build } = useOpenBuild();
   const count = session.joints.length;
   return (
-    <Section title={`Session ${index + 1}: ${count === 1 ? 'one joint' : `${count} joints`}`}>
+    <Section
+      title={`${plan.order?.sessions.length === 1 ? 'One session' : `Session ${index + 1}`}: ${count === 1 ? 'one joint' : `${count} joints`}`}
+    >
       <Typography variant="body2" sx={{ mb: 1 }}>
         {formatClock(session.workMin)} hands-on with the check.
         {session.dryJig !== null &&
@@ -247,7 +253,7 @@ function Selected({
   readonly onMove: (joint: string, session: number) => void;
 }) {
   const { selected } = useSelection();
-  const { edit, build } = useOpenAssembly();
+  const { edit, build } = useOpenBuild();
   const id = selected?.kind === 'joint' ? selected.id : null;
   const at = sessions.findIndex(({ joints }) => id !== null && joints.includes(id));
   if (id === null || at < 0) {
@@ -275,7 +281,16 @@ function Selected({
         <Tick
           label="Pinned there"
           checked={build.order?.pinned.includes(id) ?? false}
-          onChange={(pinned) => edit(pinned ? 'Joint pinned' : 'Joint unpinned', pinJoint(id, pinned))}
+          onChange={(pinned) =>
+            edit(
+              pinned ? 'Joint pinned' : 'Joint unpinned',
+              pinJoint(
+                id,
+                pinned,
+                sessions.map(({ joints }) => joints),
+              ),
+            )
+          }
         />
       </FieldRow>
     </Box>

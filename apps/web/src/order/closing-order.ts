@@ -1,16 +1,16 @@
-import type { AssemblyPlan } from '@lean-clasp/core';
+import type { Plan } from '@lean-clasp/core';
 
 /** Joints that close together, in order over all sessions; in one go they close as they are listed. */
 export function closingOrder({
   facts,
   order,
-}: Pick<AssemblyPlan, 'facts' | 'order'>): readonly (readonly string[])[] {
+}: Pick<Plan, 'facts' | 'order'>): readonly (readonly string[])[] {
   if (order === null || order.impossible !== null) return facts.joints.map(({ joint }) => [joint.id]);
   return order.sessions.flatMap(({ closings }) => closings.map(({ joints }) => joints));
 }
 
 /** Names of the joints by their ids. */
-export function jointLabels({ joints }: Pick<AssemblyPlan, 'joints'>): ReadonlyMap<string, string> {
+export function jointLabels({ joints }: Pick<Plan, 'joints'>): ReadonlyMap<string, string> {
   return new Map(joints.map(({ facts }) => [facts.joint.id, facts.label]));
 }
 

@@ -1,4 +1,4 @@
-import type { Arranged, AssemblyBuild, ShopDocument } from '@lean-clasp/core';
+import type { Arranged, BuildDocument, ShopDocument } from '@lean-clasp/core';
 import { useCallback } from 'react';
 import { useSearch } from '../planner/use-search';
 import { arranger } from '../planner/workers';
@@ -15,7 +15,7 @@ export interface Arranging {
 
 /** Works out sessions off the page; `onDone` gets the best found, also when the person has had enough. */
 export function useArranging(
-  build: AssemblyBuild,
+  build: BuildDocument,
   shop: ShopDocument,
   onDone: (best: Arranged) => void,
 ): Arranging {

@@ -1,4 +1,4 @@
-import type { AssemblyBuild, Likelihood, LikelyChange, ShopDocument } from '@lean-clasp/core';
+import type { BuildDocument, Likelihood, LikelyChange, ShopDocument } from '@lean-clasp/core';
 import { proxy } from 'comlink';
 import { useEffect, useState } from 'react';
 import { arranger } from '../planner/workers';
@@ -12,7 +12,7 @@ export interface LikelihoodNow {
 }
 
 /** Simulates off the page: first the build as it is, then each change; an edit begins anew. */
-export function useLikelihood(build: AssemblyBuild, shop: ShopDocument): LikelihoodNow {
+export function useLikelihood(build: BuildDocument, shop: ShopDocument): LikelihoodNow {
   const [now, setNow] = useState<LikelihoodNow>({ likelihood: null, changes: [], working: true });
   useEffect(() => {
     let overtaken = false;

@@ -1,5 +1,5 @@
 import {
-  type AssemblyPlan,
+  type Plan,
   type PlayedClosing,
   playedClosings,
   type Shifts,
@@ -33,7 +33,7 @@ export interface Playback {
 }
 
 /** Plays the closings of a plan; null where that is not wanted or there is nothing to close. */
-export function usePlayback(plan: AssemblyPlan, wanted: boolean): Playback | null {
+export function usePlayback(plan: Plan, wanted: boolean): Playback | null {
   const { facts, order } = plan;
   const closings = useMemo(() => closingOrder({ facts, order }), [facts, order]);
   const played = useMemo(() => playedClosings(facts, closings), [facts, closings]);

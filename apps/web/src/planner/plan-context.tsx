@@ -1,36 +1,24 @@
-import type {
-  Aspect,
-  AssemblyBuild,
-  AssemblyPlan,
-  BuildDocument,
-  Fixes,
-  PanelBuild,
-  Plan,
-  ShopDocument,
-  Verdict,
-} from '@lean-clasp/core';
+import type { Aspect, BuildDocument, Fixes, Plan, ShopDocument, Verdict } from '@lean-clasp/core';
 import { createContext, type ReactNode, use, useEffect, useMemo, useState } from 'react';
 import { sharing } from './sharing';
-import { adviser, type AnyPlan, askPlan, askSettled } from './workers';
+import { adviser, askPlan, askSettled } from './workers';
 
 /** The newest plan that the worker has delivered for the build on show. */
-export interface PlanState<P> {
-  readonly plan: P | null;
+export interface PlanState {
+  readonly plan: Plan | null;
   readonly failure: string | null;
 }
-
-type AnyFixes = Fixes<PanelBuild> | Fixes<AssemblyBuild>;
 
 /** The newest fixes that the adviser has delivered. */
 export interface FixesState {
   /** Null until the first are worked out. */
-  readonly fixes: AnyFixes | null;
+  readonly fixes: Fixes | null;
   /** False while they belong to an older state of the build: applying one would take the edits since back. */
   readonly fresh: boolean;
 }
 
 // Two contexts, so that what shows the plan is not drawn again when the fixes come in after it.
-const PlanContext = createContext<PlanState<AnyPlan>>({ plan: null, failure: null });
+const PlanContext = createContext<PlanState>({ plan: null, failure: null });
 const FixesContext = createContext<FixesState>({ fixes: null, fresh: false });
 
 /** Pause after the estimate before the elements are asked, so that a clamp can be dragged without a queue. */
@@ -39,10 +27,8 @@ const SETTLE_AFTER_MS = 40;
 const FIXES_AFTER_MS = 200;
 
 /** An estimate knows nothing of clamps in their places yet: until it does, they stay where they were, and so does the field typed in. */
-function withClamps(answer: AnyPlan, before: AnyPlan | null): AnyPlan {
-  return 'facts' in answer && answer.squeeze === null && before !== null && 'facts' in before
-    ? { ...answer, squeeze: before.squeeze }
-    : answer;
+function withClamps(answer: Plan, before: Plan | null): Plan {
+  return answer.squeeze === null && before !== null ? { ...answer, squeeze: before.squeeze } : answer;
 }
 
 /** Plans `build` in the worker after every change; an answer that has been overtaken is dropped. */
@@ -55,8 +41,8 @@ export function PlanProvider({
   readonly shop: ShopDocument;
   readonly children: ReactNode;
 }) {
-  const [plan, setPlan] = useState<AnyPlan | null>(null);
-  const [advice, setAdvice] = useState<{ fixes: AnyFixes; build: BuildDocument; shop: ShopDocument } | null>(
+  const [plan, setPlan] = useState<Plan | null>(null);
+  const [advice, setAdvice] = useState<{ fixes: Fixes; build: BuildDocument; shop: ShopDocument } | null>(
     null,
   );
   const [failure, setFailure] = useState<string | null>(null);
@@ -65,7 +51,7 @@ export function PlanProvider({
     const fail = (error: unknown) => {
       if (!overtaken) setFailure(error instanceof Error ? error.message : String(error));
     };
-    const show = (answer: AnyPlan) => {
+    const show = (answer: Plan) => {
       if (overtaken) return;
       // What has not changed keeps its identity, so that only what has is drawn again.
       setPlan((before) => sharing(before, withClamps(answer, before)));
@@ -102,16 +88,9 @@ export function PlanProvider({
   );
 }
 
-/** The newest plan of the panel on show. */
-export function usePlan(): PlanState<Plan> {
-  const { plan, failure } = use(PlanContext);
-  return { plan: plan === null || 'facts' in plan ? null : plan, failure };
-}
-
-/** The newest plan of the assembly on show. */
-export function useAssemblyPlan(): PlanState<AssemblyPlan> {
-  const { plan, failure } = use(PlanContext);
-  return { plan: plan !== null && 'facts' in plan ? plan : null, failure };
+/** The newest plan of the build on show. */
+export function usePlan(): PlanState {
+  return use(PlanContext);
 }
 
 /** The four verdicts on whatever is on show. */
@@ -127,5 +106,5 @@ export function useFixes(): FixesState {
 /** Whether the pressures on show are estimates still, the elements not being there yet. */
 export function useEstimated(): boolean {
   const { plan } = use(PlanContext);
-  return plan !== null && 'clampSet' in plan && plan.pressed === null && plan.clampSet.clamps.length > 0;
+  return plan?.row != null && plan.row.pressed === null && plan.row.clampSet.clamps.length > 0;
 }

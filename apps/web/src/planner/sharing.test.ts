@@ -1,4 +1,4 @@
-import { planAssembly, STARTER_SHOP } from '@lean-clasp/core';
+import { planBuild, STARTER_SHOP } from '@lean-clasp/core';
 import { wagonBuilds } from '@lean-clasp/core/demo';
 import fc from 'fast-check';
 import { sharing } from './sharing';
@@ -40,8 +40,8 @@ it('always says what the newer one says', () => {
 it('keeps the joints of an assembly through a change of its name, and looks at what they share once', () => {
   const build = wagonBuilds().find(({ id }) => id === 'balustrade')?.build;
   if (build === undefined) throw new Error('the demo has no balustrade');
-  const first = planAssembly(build, STARTER_SHOP);
-  const renamed = structuredClone(planAssembly({ ...build, name: 'another name' }, STARTER_SHOP));
+  const first = planBuild(build, STARTER_SHOP);
+  const renamed = structuredClone(planBuild({ ...build, name: 'another name' }, STARTER_SHOP));
   const after = sharing(first, renamed);
   expect(after.build.name).toBe('another name');
   expect(after.joints).toBe(first.joints);

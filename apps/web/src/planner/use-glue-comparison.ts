@@ -1,13 +1,13 @@
 import type { GlueComparison } from '@lean-clasp/core';
 import dayjs from 'dayjs';
 import { useEffect, useState } from 'react';
-import { useAnyBuild } from '../workspace/open-build';
+import { useOpenBuild } from '../workspace/open-build';
 import { sharing } from './sharing';
 import { adviser } from './workers';
 
 /** The open build planned with every family of the catalogue; null until the first answer. */
 export function useGlueComparison(): GlueComparison | null {
-  const { build, shop } = useAnyBuild();
+  const { build, shop } = useOpenBuild();
   const [comparison, setComparison] = useState<GlueComparison | null>(null);
   useEffect(() => {
     let overtaken = false;

@@ -1,4 +1,4 @@
-import type { AssemblyPlan, BuildDocument, Plan, ShopDocument } from '@lean-clasp/core';
+import type { BuildDocument, Plan, ShopDocument } from '@lean-clasp/core';
 import { type Remote, wrap } from 'comlink';
 import type { Planner } from './planner-answers';
 
@@ -22,11 +22,8 @@ const presser = lazyWorker();
 /** Works sessions and places of clamps out, which may take seconds; nothing else waits for it. */
 export const arranger = lazyWorker();
 
-/** A plan of either sort of build. */
-export type AnyPlan = Plan | AssemblyPlan;
-
 /** Answers asked for, by the shop and build they are for; gone as soon as nobody holds those any more. */
-type Asked = WeakMap<ShopDocument, WeakMap<BuildDocument, Promise<AnyPlan>>>;
+type Asked = WeakMap<ShopDocument, WeakMap<BuildDocument, Promise<Plan>>>;
 const asked: Asked = new WeakMap();
 const askedToSettle: Asked = new WeakMap();
 
@@ -34,12 +31,12 @@ const askedToSettle: Asked = new WeakMap();
  * The plan of a build, asked for once: whoever edits asks at once, and whoever shows the build then finds the answer
  * under way.
  */
-export function askPlan(build: BuildDocument, shop: ShopDocument): Promise<AnyPlan> {
+export function askPlan(build: BuildDocument, shop: ShopDocument): Promise<Plan> {
   return once(asked, build, shop, () => planner().plan(build, shop));
 }
 
 /** The same with pressures by finite elements, which comes a moment later. */
-export function askSettled(build: BuildDocument, shop: ShopDocument): Promise<AnyPlan> {
+export function askSettled(build: BuildDocument, shop: ShopDocument): Promise<Plan> {
   return once(askedToSettle, build, shop, () => presser().settle(build, shop));
 }
 
@@ -47,9 +44,9 @@ function once(
   before: Asked,
   build: BuildDocument,
   shop: ShopDocument,
-  ask: () => Promise<AnyPlan>,
-): Promise<AnyPlan> {
-  const ofShop = before.get(shop) ?? new WeakMap<BuildDocument, Promise<AnyPlan>>();
+  ask: () => Promise<Plan>,
+): Promise<Plan> {
+  const ofShop = before.get(shop) ?? new WeakMap<BuildDocument, Promise<Plan>>();
   before.set(shop, ofShop);
   const answer = ofShop.get(build) ?? ask();
   ofShop.set(build, answer);

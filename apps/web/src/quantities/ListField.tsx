@@ -2,7 +2,8 @@ import { type Bounds } from '@lean-clasp/core';
 import TextField from '@mui/material/TextField';
 import { useAppSelector } from '../app/store';
 import { useDraft } from './use-draft';
-import { formatFor } from './use-format';
+import { formatFor } from '@lean-clasp/words';
+
 import { type List, type ListQuantity, type ListShape, type ListStyle, printList, readList } from './list';
 
 /** Several numbers in one field, in the person's unit, one row of readings to a line. */

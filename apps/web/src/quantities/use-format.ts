@@ -1,51 +1,8 @@
-import { formatLength, formatScaled, scaledNumber, scaledUnit, type UnitSystem } from '@lean-clasp/core';
+import { type Format, formatFor } from '@lean-clasp/words';
 import { useMemo } from 'react';
 import { useAppSelector } from '../app/store';
 
-/** Prints core values in the person's own units. */
-export interface Format {
-  readonly system: UnitSystem;
-  /** Sizes measured with a tape. */
-  readonly length: (mm: number) => string;
-  /** Several sizes of one thing, such as length, width and thickness. */
-  readonly sizes: (mm: readonly number[]) => string;
-  /** Amounts measured with feelers. */
-  readonly fine: (mm: number) => string;
-  readonly pressure: (mpa: number) => string;
-  readonly pressureNumber: (mpa: number) => string;
-  readonly pressureUnit: string;
-  readonly force: (n: number) => string;
-  readonly temperature: (c: number) => string;
-  readonly volume: (ml: number) => string;
-  readonly area: (mm2: number) => string;
-  readonly weight: (kg: number) => string;
-  readonly mass: (g: number) => string;
-}
-
-/** Makes the printers for a unit system. */
-export function formatFor(system: UnitSystem): Format {
-  return {
-    system,
-    length: (mm) => formatLength(mm, system),
-    sizes: (mm) => {
-      const printed = mm.map((each) => formatLength(each, system));
-      // The unit once, at the end, where it is a word.
-      return printed
-        .map((text, i) => (i < printed.length - 1 ? text.replace(/ [a-z]+$/, '') : text))
-        .join(' × ');
-    },
-    fine: (mm) => formatLength(mm, system, true),
-    pressure: (mpa) => formatScaled(mpa, 'pressure', system),
-    pressureNumber: (mpa) => scaledNumber(mpa, 'pressure', system),
-    pressureUnit: scaledUnit('pressure', system),
-    force: (n) => formatScaled(n, 'force', system),
-    temperature: (c) => formatScaled(c, 'temperature', system),
-    volume: (ml) => formatScaled(ml, 'volume', system),
-    area: (mm2) => formatScaled(mm2, 'area', system),
-    weight: (kg) => formatScaled(kg, 'weight', system),
-    mass: (g) => formatScaled(g, 'mass', system),
-  };
-}
+export type { Format };
 
 /** The printers for whatever units the person has chosen. */
 export function useFormat(): Format {

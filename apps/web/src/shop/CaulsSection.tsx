@@ -1,10 +1,10 @@
 import { type BlockLot, type CaulLot, LIMITS, type ShopDocument } from '@lean-clasp/core';
+import { SPECIES_OPTIONS } from '@lean-clasp/words';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
 import { Choice } from '../parts/Choice';
 import { LengthField, NumberField } from '../quantities/fields';
-import { SPECIES_OPTIONS } from '../words/catalogue';
 import { makeId } from '../workspace/edits';
 import { changed, useEditShop } from './use-edit-shop';
 import { LotCount, LotGroup } from './LotGroup';

@@ -1,4 +1,5 @@
 import { findClampKind, LIMITS, type RackLot, type ShopDocument } from '@lean-clasp/core';
+import { CLAMP_OPTIONS } from '@lean-clasp/words';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
@@ -6,7 +7,6 @@ import { Choice } from '../parts/Choice';
 import { LengthField, ScaledField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
 import { instantWords } from '../bench/release';
-import { CLAMP_OPTIONS } from '../words/catalogue';
 import { makeId } from '../workspace/edits';
 import type { InUse } from './in-use';
 import { LotCount, LotGroup } from './LotGroup';

@@ -1,4 +1,5 @@
 import { type Bottle, LIMITS, type ShopDocument } from '@lean-clasp/core';
+import { ADHESIVE_OPTIONS } from '@lean-clasp/words';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
@@ -6,7 +7,6 @@ import { Section } from '../frame/Page';
 import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';
 import { ScaledField } from '../quantities/fields';
-import { ADHESIVE_OPTIONS } from '../words/catalogue';
 import { addBottle, changeBottle } from './bottles';
 import { LabelFields } from './LabelFields';
 import { useEditShop } from './use-edit-shop';

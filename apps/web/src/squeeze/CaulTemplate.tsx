@@ -1,4 +1,4 @@
-import type { Plan } from '@lean-clasp/core';
+import type { RowPlan } from '@lean-clasp/core';
 import { useTheme } from '@mui/material/styles';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -10,10 +10,10 @@ import { useFormat } from '../quantities/use-format';
 import { FullSize } from './FullSize';
 
 /** The crowned edge of a caul at full size, with what to plane away at each station. */
-export function CaulTemplate({ plan }: { readonly plan: Plan }) {
+export function CaulTemplate({ row }: { readonly row: RowPlan }) {
   const { tokens } = useTheme().palette;
   const f = useFormat();
-  const { cauls, panel } = plan;
+  const { cauls, panel } = row;
   if (cauls === null) return <Typography>No pair of cauls is planned for this panel.</Typography>;
   const { crown, caul } = cauls;
   const top = 12;

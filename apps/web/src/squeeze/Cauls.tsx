@@ -1,4 +1,5 @@
-import { findSpecies, type Plan } from '@lean-clasp/core';
+import { findSpecies, type RowPlan } from '@lean-clasp/core';
+import { causeWords } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -6,14 +7,13 @@ import Typography from '@mui/material/Typography';
 import { Link as RouterLink } from 'react-router';
 import { Section } from '../frame/Page';
 import { useFormat } from '../quantities/use-format';
-import { causeWords } from '../words/causes';
 import { useOpenBuild } from '../workspace/open-build';
 
 /** Pairs of cauls across: where they lie, what they press with, their crown and its template. */
-export function Cauls({ plan }: { readonly plan: Plan }) {
+export function Cauls({ row }: { readonly row: RowPlan }) {
   const { id } = useOpenBuild();
   const f = useFormat();
-  const { cauls } = plan;
+  const { cauls } = row;
   if (cauls === null) return null;
   const { caul, crown, load, placesMm, listed, findings } = cauls;
   const places = placesMm.map((x) => f.length(x)).join(', ');

@@ -1,4 +1,4 @@
-import type { Plan } from '@lean-clasp/core';
+import type { RowPlan } from '@lean-clasp/core';
 import { useTheme } from '@mui/material/styles';
 import Typography from '@mui/material/Typography';
 import { useFormat } from '../quantities/use-format';
@@ -7,10 +7,10 @@ import { FullSize } from './FullSize';
 const HIGH_MM = 46;
 
 /** A full-size story stick: numbers, sides and openings of all clamps, laid along the edge of the work. */
-export function ClampStrip({ plan }: { readonly plan: Plan }) {
+export function ClampStrip({ row }: { readonly row: RowPlan }) {
   const { tokens } = useTheme().palette;
   const f = useFormat();
-  const { clampSet, panel, cauls } = plan;
+  const { clampSet, panel, cauls } = row;
   if (clampSet.clamps.length === 0) return <Typography>No clamp is placed on this panel yet.</Typography>;
   return (
     <FullSize lengthMm={panel.lengthMm} heightMm={HIGH_MM} label="Clamp strip">

@@ -1,4 +1,5 @@
 import { LIMITS, type ShopDocument } from '@lean-clasp/core';
+import { lotWords } from '@lean-clasp/words';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
 import { Choice } from '../parts/Choice';
@@ -6,7 +7,6 @@ import { FieldRow } from '../parts/FieldRow';
 import { Tick } from '../parts/Tick';
 import { ScaledField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
-import { lotWords } from '../words/rack';
 
 /** What a person settles about one clamp besides where it stands. */
 interface Settled {

@@ -1,4 +1,13 @@
-import type { PanelBuild, PanelPlacing, PlacingStep } from '@lean-clasp/core';
+import {
+  type BuildDocument,
+  type PlacedClamp,
+  rowOf,
+  type RowPlacing,
+  type RowPlacingStep,
+  type RowPlan,
+  withRow,
+} from '@lean-clasp/core';
+import { changeWords, placingWords } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -7,7 +16,6 @@ import { useCallback } from 'react';
 import { useSearch } from '../planner/use-search';
 import { arranger } from '../planner/workers';
 import { useFormat } from '../quantities/use-format';
-import { changeWords, placingWords } from '../words/causes';
 import { useOpenBuild } from '../workspace/open-build';
 import { makeId } from '../workspace/edits';
 import { LeaveOut } from './LeaveOut';
@@ -15,29 +23,30 @@ import { PlacingBar } from './PlacingBar';
 import { useFreeRack } from './use-free-rack';
 
 /** Places clamps from the rack by search, around those that are pinned, and says what is short. */
-export function PlaceClamps() {
+export function PlaceClamps({ row }: { readonly row: RowPlan }) {
   const { build, shop, edit } = useOpenBuild();
   const f = useFormat();
   const rack = useFreeRack(shop);
   const run = useCallback(
-    (goOn: (step: PlacingStep) => Promise<boolean>) => arranger().place(build, rack.shop, makeId(), goOn),
+    (goOn: (step: RowPlacingStep) => Promise<boolean>) => arranger().place(build, rack.shop, makeId(), goOn),
     [build, rack.shop],
   );
   const take = useCallback(
-    ({ placing }: PlacingStep) => {
+    ({ placing }: RowPlacingStep) => {
       if (placing === null) return;
-      const { clamps, pullPct, holding } = placing.build;
-      edit('Clamps placed', (before) => ({
-        ...before,
-        clamps,
-        pullPct,
-        holding: { ...before.holding, caulPairs: holding.caulPairs },
-      }));
+      const { clamps, pullPct, holding } = rowOf(placing.build);
+      edit('Clamps placed', (before) =>
+        withRow(before, {
+          clamps,
+          pullPct,
+          holding: { ...rowOf(before).holding, caulPairs: holding.caulPairs },
+        }),
+      );
     },
     [edit],
   );
   const search = useSearch(run, take);
-  const pinned = build.clamps.filter((clamp) => clamp.pinned === true).length;
+  const pinned = row.job.clamps.filter((clamp) => clamp.pinned === true).length;
   const placing = search.working ? null : (search.step?.placing ?? null);
   return (
     <Box sx={{ mb: 2 }}>
@@ -55,9 +64,9 @@ export function PlaceClamps() {
 }
 
 /** Whether the clamps are still as they were placed. */
-function sameClamps(placed: PanelBuild, now: PanelBuild): boolean {
-  const keyOf = ({ id, xMm, rackId }: PanelBuild['clamps'][number]) => `${id} ${xMm} ${rackId}`;
-  return placed.clamps.map(keyOf).join() === now.clamps.map(keyOf).join();
+function sameClamps(placed: BuildDocument, now: BuildDocument): boolean {
+  const keyOf = ({ id, xMm, rackId }: PlacedClamp) => `${id} ${xMm} ${rackId}`;
+  return rowOf(placed).clamps.map(keyOf).join() === rowOf(now).clamps.map(keyOf).join();
 }
 
 /** What placing came to, and what would do where the rack does not. */
@@ -65,8 +74,8 @@ function Came({
   placing,
   words,
 }: {
-  readonly placing: PanelPlacing;
-  readonly words: (finding: PanelPlacing['findings'][number]) => string;
+  readonly placing: RowPlacing;
+  readonly words: (finding: RowPlacing['findings'][number]) => string;
 }) {
   const { edit } = useOpenBuild();
   const f = useFormat();

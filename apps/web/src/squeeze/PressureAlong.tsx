@@ -1,4 +1,4 @@
-import { formatCount, leastBy, type Plan, type PlannedLine } from '@lean-clasp/core';
+import { formatCount, leastBy, type PlannedLine, type RowPlan } from '@lean-clasp/core';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
@@ -11,19 +11,20 @@ import { useFormat } from '../quantities/use-format';
 import { PressureCurves } from './PressureCurves';
 
 /** Pressure along every line: the chosen line, or else the weakest, drawn over the others. */
-export function PressureAlong({ plan }: { readonly plan: Plan }) {
+export function PressureAlong({ row }: { readonly row: RowPlan }) {
   const { selected, select } = useSelection();
   const f = useFormat();
-  const { lines, pressed, clampSet } = plan;
+  const { lines, pressed, clampSet, panel } = row;
   if (clampSet.clamps.length === 0) return null;
   const shareOf = ({ pressure, target }: PlannedLine) => pressure.minMPa / target.lowMPa;
   const weakest = lines.indexOf(leastBy(lines, shareOf));
-  const chosen = selected?.kind === 'line' ? Number(selected.id) : weakest;
+  const at = lines.findIndex(({ line }) => isSelected(selected, 'joint', line.id));
+  const chosen = at < 0 ? weakest : at;
   const target = lines[chosen]?.target;
   return (
     <Section title="Pressure along the lines">
       <PressureCurves
-        lengthMm={plan.panel.lengthMm}
+        lengthMm={panel.lengthMm}
         lines={lines.map(({ line, pressure }) => ({ label: line.label, ...pressure }))}
         chosen={chosen}
         wanted={target}
@@ -43,10 +44,10 @@ export function PressureAlong({ plan }: { readonly plan: Plan }) {
             const openMm = Math.max(0, ...(pressed?.lines[i]?.openMm ?? []));
             return (
               <TableRow
-                key={i}
+                key={line.id}
                 hover
-                selected={isSelected(selected, 'line', String(i))}
-                onClick={() => select({ kind: 'line', id: String(i) })}
+                selected={isSelected(selected, 'joint', line.id)}
+                onClick={() => select({ kind: 'joint', id: line.id })}
               >
                 <TableCell component="th" scope="row">
                   {line.label}

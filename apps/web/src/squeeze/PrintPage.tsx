@@ -1,4 +1,4 @@
-import { type BuildDocument, isPanel, type Plan, type ShopDocument } from '@lean-clasp/core';
+import type { BuildDocument, RowPlan, ShopDocument } from '@lean-clasp/core';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { Link as RouterLink, useParams } from 'react-router';
@@ -35,15 +35,6 @@ export function PrintPage() {
   }
   if (build.kind !== 'open' || shopNow === null) return <Loading what="Opening the build" />;
   const body = build.body as BuildDocument;
-  if (!isPanel(body)) {
-    return (
-      <Page title={sheet.title}>
-        <Alert severity="info" variant="outlined">
-          Only panels have cauls and a clamp strip.
-        </Alert>
-      </Page>
-    );
-  }
   return (
     <Page
       title={sheet.title}
@@ -60,13 +51,20 @@ export function PrintPage() {
       }
     >
       <PlanProvider build={body} shop={shopNow}>
-        <Planned>{(plan) => <sheet.Sheet plan={plan} />}</Planned>
+        <PlannedRow>{(row) => <sheet.Sheet row={row} />}</PlannedRow>
       </PlanProvider>
     </Page>
   );
 }
 
-function Planned({ children }: { readonly children: (plan: Plan) => React.ReactNode }) {
+function PlannedRow({ children }: { readonly children: (row: RowPlan) => React.ReactNode }) {
   const { plan } = usePlan();
-  return plan === null ? <Loading /> : children(plan);
+  if (plan === null) return <Loading />;
+  return plan.row === null ? (
+    <Alert severity="info" variant="outlined">
+      Only boards that lie side by side have cauls and a clamp strip.
+    </Alert>
+  ) : (
+    children(plan.row)
+  );
 }

@@ -8,19 +8,19 @@ import {
   type SqueezedPull,
   suits,
 } from '@lean-clasp/core';
+import { placingWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useCallback } from 'react';
 import { isSelected, useSelection } from '../drawing/selection';
-import { useAssemblyPlan } from '../planner/plan-context';
+import { usePlan } from '../planner/plan-context';
 import { useSearch } from '../planner/use-search';
 import { arranger } from '../planner/workers';
 import { LengthField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
-import { placingWords } from '../words/causes';
 import { makeId } from '../workspace/edits';
-import { useOpenAssembly } from '../workspace/open-build';
+import { useOpenBuild } from '../workspace/open-build';
 import { Figure, OpeningRow, RowHeads, RowNumber } from '../parts/OpeningRow';
 import { LeaveOut } from './LeaveOut';
 import { OneClamp } from './OneClamp';
@@ -42,7 +42,7 @@ const COLUMNS_TWO_WAYS = '22px minmax(0, 1fr) 84px 84px 76px';
 
 /** The clamps of one pull one by one: moved, pinned and taken off, or placed by search around those that are pinned. */
 export function PullClamps({ pull }: { readonly pull: SqueezedPull }) {
-  const { build, shop, edit } = useOpenAssembly();
+  const { build, shop, edit } = useOpenBuild();
   const { id } = pull.planned.pull;
   const own = build.squeeze?.clamps?.filter((clamp) => clamp.pull === id) ?? [];
   const rack = useFreeRack(shop);
@@ -119,8 +119,8 @@ function Outcome({
 }
 
 function Rows({ pull, own }: { readonly pull: SqueezedPull; readonly own: readonly PulledClamp[] }) {
-  const { shop, edit } = useOpenAssembly();
-  const { plan } = useAssemblyPlan();
+  const { shop, edit } = useOpenBuild();
+  const { plan } = usePlan();
   const { planned } = pull;
   const twoWays = planned.pull.need === 'seat';
   const lot = lotForOneMore(planned, shop.rack, suits);
@@ -156,7 +156,7 @@ function Row({
   readonly pull: SqueezedPull;
   readonly last: boolean;
 }) {
-  const { shop } = useOpenAssembly();
+  const { shop } = useOpenBuild();
   const f = useFormat();
   const { selected, select } = useSelection();
   const open = isSelected(selected, 'clamp', clamp.id);
@@ -200,7 +200,7 @@ function Fields({
   readonly name: string;
   readonly last: boolean;
 }) {
-  const { shop, edit } = useOpenAssembly();
+  const { shop, edit } = useOpenBuild();
   return (
     <Box sx={{ pt: 1.5 }}>
       <OneClamp

@@ -1,4 +1,5 @@
-import { type AssemblyBuild, assemblyOpenings, findClampKind, type SqueezedPull } from '@lean-clasp/core';
+import { type BuildDocument, pullOpenings, findClampKind, type SqueezedPull } from '@lean-clasp/core';
+import { PRESSURE_WORDS, causeWords, pullName } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -10,9 +11,7 @@ import { isSelected, useSelection } from '../drawing/selection';
 import { Section } from '../frame/Page';
 import { NumberField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
-import { PRESSURE_WORDS, pullName } from '../words/assembly-squeeze';
-import { causeWords } from '../words/causes';
-import { useOpenAssembly } from '../workspace/open-build';
+import { useOpenBuild } from '../workspace/open-build';
 import { AlongJoints } from './AlongJoints';
 import { canBePlaced } from './pull-edits';
 import { PullClamps } from './PullClamps';
@@ -22,11 +21,11 @@ const MOST_JOINTS = 8;
 
 /** One pull: what it takes from the rack, what each of its joints gets, and what there is to mind. */
 export function PullSection({ pull }: { readonly pull: SqueezedPull }) {
-  const { build, shop, edit } = useOpenAssembly();
+  const { build, shop, edit } = useOpenBuild();
   const f = useFormat();
   const { planned } = pull;
   const { id } = planned.pull;
-  const openings = assemblyOpenings({ pulls: [pull] });
+  const openings = pullOpenings({ pulls: [pull] });
   const own = build.squeeze?.counts?.find((each) => each.pull === id)?.count ?? null;
   const placed = planned.taken.reduce((sum, { count }) => sum + count, 0);
   const rolled = planned.taken.every(({ forceN }) => forceN === 0);
@@ -171,7 +170,7 @@ const sentence = (text: string) =>
 /** Another number of clamps on a pull; null as worked out. */
 const withCount =
   (pull: string, count: number | null) =>
-  (build: AssemblyBuild): AssemblyBuild => {
+  (build: BuildDocument): BuildDocument => {
     const others = (build.squeeze?.counts ?? []).filter((each) => each.pull !== pull);
     const counts = count === null ? others : [...others, { pull, count }];
     return { ...build, squeeze: { ...build.squeeze, counts } };

@@ -1,4 +1,5 @@
-import { findClampKind, openings, type Plan, tightening } from '@lean-clasp/core';
+import { findClampKind, rowOpenings, type RowPlan, rowTightening, type ShopDocument } from '@lean-clasp/core';
+import { tighteningWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -8,18 +9,24 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
 import { useFormat } from '../quantities/use-format';
-import { tighteningWords } from '../words/causes';
 
 const USES = { cauls: 'ends of the cauls', across: 'across', spare: 'spare, open' } as const;
 
 /** What to open beforehand, in order of use. */
-export function Openings({ plan }: { readonly plan: Plan }) {
+export function Openings({
+  row,
+  blocks,
+}: {
+  readonly row: RowPlan;
+  /** Blocks and battens of the shop; left out where it lists none. */
+  readonly blocks: ShopDocument['blocks'];
+}) {
   const f = useFormat();
-  const rows = openings(plan);
+  const rows = rowOpenings(row);
   if (rows.length === 0) return null;
-  const { edge } = plan.build;
-  const asked = edge.kind === 'battens' ? 2 : edge.kind === 'blocks' ? 2 * plan.clampSet.clamps.length : 0;
-  const have = (plan.shop.blocks ?? [])
+  const { edge } = row.job;
+  const asked = edge.kind === 'battens' ? 2 : edge.kind === 'blocks' ? 2 * row.clampSet.clamps.length : 0;
+  const have = (blocks ?? [])
     .filter(({ kind }) => `${kind}s` === edge.kind)
     .reduce((sum, { count }) => sum + count, 0);
   return (
@@ -50,7 +57,7 @@ export function Openings({ plan }: { readonly plan: Plan }) {
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
         {edge.kind === 'bare'
           ? 'A pad under every jaw, or it prints. '
-          : `${asked} ${edge.kind}, ${f.length(edge.thicknessMm)}${plan.shop.blocks === undefined ? '' : `; the shop has ${have}`}. `}
+          : `${asked} ${edge.kind}, ${f.length(edge.thicknessMm)}${blocks === undefined ? '' : `; the shop has ${have}`}. `}
         Release film or waxed paper between glue and everything that presses, bars too: iron and wet glue
         leave black marks in oak, walnut and cherry.
       </Typography>
@@ -59,9 +66,9 @@ export function Openings({ plan }: { readonly plan: Plan }) {
 }
 
 /** How the clamps are brought on, as it is said at the bench. */
-export function Tightening({ plan }: { readonly plan: Plan }) {
+export function Tightening({ row }: { readonly row: RowPlan }) {
   const f = useFormat();
-  const steps = tightening(plan);
+  const steps = rowTightening(row);
   if (steps.length === 0) return null;
   return (
     <Section title="Tightening">

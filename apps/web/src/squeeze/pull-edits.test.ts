@@ -1,8 +1,8 @@
 import {
-  type AssemblyBuild,
-  type AssemblyPlan,
-  planAssembly,
-  settleAssembly,
+  type BuildDocument,
+  type Plan,
+  planBuild,
+  settlePlan,
   type SqueezedPull,
   suits,
 } from '@lean-clasp/core';
@@ -19,13 +19,13 @@ import {
   removePulled,
 } from './pull-edits';
 
-const buildOf = (id: string): AssemblyBuild => {
+const buildOf = (id: string): BuildDocument => {
   const found = wagonBuilds().find((each) => each.id === id);
   if (found === undefined) throw new Error(`the demo has no ${id}`);
   return found.build;
 };
-const planOf = (build: AssemblyBuild): AssemblyPlan => settleAssembly(planAssembly(build, DEMO_SHOP));
-const pullOf = (build: AssemblyBuild, i = 0): SqueezedPull => {
+const planOf = (build: BuildDocument): Plan => settlePlan(planBuild(build, DEMO_SHOP));
+const pullOf = (build: BuildDocument, i = 0): SqueezedPull => {
   const pull = planOf(build).squeeze?.pulls[i];
   if (pull === undefined) throw new Error('nothing pulls');
   return pull;
@@ -34,7 +34,7 @@ const TRUNK = buildOf('costume-trunk');
 const across = pullOf(TRUNK);
 const kept = asTheyStand(across);
 const placed = placeOn('across', kept)(TRUNK);
-const clampsOf = ({ squeeze }: AssemblyBuild) => squeeze?.clamps ?? [];
+const clampsOf = ({ squeeze }: BuildDocument) => squeeze?.clamps ?? [];
 
 it('keeps clamps where they stand, in whole millimetres and under ids of their own', () => {
   expect(kept).toHaveLength(across.clamps.length);

@@ -1,7 +1,7 @@
-import type { AssemblyBuild, PlannedPull, PulledClamp, RackLot, SqueezedPull } from '@lean-clasp/core';
+import type { BuildDocument, PlannedPull, PulledClamp, RackLot, SqueezedPull } from '@lean-clasp/core';
 import { eased, makeId } from '../workspace/edits';
 
-type Edit = (build: AssemblyBuild) => AssemblyBuild;
+type Edit = (build: BuildDocument) => BuildDocument;
 
 /** Whether the clamps of a pull can be placed one by one: those from the rack with a place of their own. */
 export const canBePlaced = ({ clamps }: SqueezedPull, rack: readonly RackLot[]): boolean =>

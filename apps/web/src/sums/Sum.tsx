@@ -1,4 +1,5 @@
 import type { Finding } from '@lean-clasp/core';
+import { causeWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
@@ -11,7 +12,6 @@ import { useEffect, useState } from 'react';
 import type { CalculationListing } from '../api/api';
 import { ApiError, requestJson } from '../api/request';
 import { useFormat } from '../quantities/use-format';
-import { causeWords } from '../words/causes';
 import { type AnswerRow, isRows, valueWords } from './answer-words';
 import { labelOf, SUM_TITLES } from './labels';
 import { SumField } from './SumField';

@@ -1,14 +1,14 @@
 import type { Bounds } from '@lean-clasp/core';
-import { Choice } from '../parts/Choice';
-import { Tick } from '../parts/Tick';
-import { LengthField, NumberField, ScaledField } from '../quantities/fields';
 import {
   ADHESIVE_OPTIONS,
   CLAMP_OPTIONS,
   CUT_OPTIONS,
   METHOD_OPTIONS,
   SPECIES_OPTIONS,
-} from '../words/catalogue';
+} from '@lean-clasp/words';
+import { Choice } from '../parts/Choice';
+import { Tick } from '../parts/Tick';
+import { LengthField, NumberField, ScaledField } from '../quantities/fields';
 import { labelOf } from './labels';
 import type { ListShape } from '../quantities/list';
 import { ListField } from '../quantities/ListField';

@@ -1,7 +1,6 @@
 import { findAdhesive, type Finding, formatWait, type Range, readWallTime } from '@lean-clasp/core';
+import { causeWords, reasonWords } from '@lean-clasp/words';
 import { dayAndTime } from '../order/wall-words';
-import { causeWords } from '../words/causes';
-import { reasonWords } from '../words/reasons';
 import type { Format } from '../quantities/use-format';
 
 /** Amounts measured with feelers rather than with a tape. */

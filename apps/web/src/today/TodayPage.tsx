@@ -5,6 +5,7 @@ import {
   type RunDocument,
   type ShopDocument,
 } from '@lean-clasp/core';
+import { ASPECT_NAMES } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
@@ -21,7 +22,6 @@ import { useFormat } from '../quantities/use-format';
 import { AGE_EVERY_MS, airWords } from '../air/air-words';
 import { useAirReport, useShopNow } from '../air/use-shop-now';
 import { SHOP_ID } from '../shop/shop-id';
-import { ASPECT_NAMES } from '../verdicts/figures';
 import { StateMark } from '../verdicts/state-mark';
 import { ShopDates } from './ShopDates';
 

@@ -1,4 +1,5 @@
-import { type BuildDocument, type Fix } from '@lean-clasp/core';
+import type { Fix } from '@lean-clasp/core';
+import { changeWords, figureWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -9,12 +10,10 @@ import { useSelection } from '../drawing/selection';
 import { useFixes } from '../planner/plan-context';
 import { useFormat } from '../quantities/use-format';
 import { useBuildHandle } from '../workspace/open-build';
-import { changeWords } from '../words/causes';
-import { figureWords } from './figures';
 import { StateMark } from './state-mark';
 
 /** Where the person goes once what a fix takes for granted is done. */
-const FIRST: Readonly<Record<NonNullable<Fix<BuildDocument>['first']>, string>> = {
+const FIRST: Readonly<Record<NonNullable<Fix['first']>, string>> = {
   reading: 'To Fit',
   rack: 'To the rack',
 };
@@ -24,7 +23,7 @@ export function FixList({
   fixes,
   onApplied,
 }: {
-  readonly fixes: readonly Fix<BuildDocument>[];
+  readonly fixes: readonly Fix[];
   readonly onApplied?: (() => void) | undefined;
 }) {
   return (
@@ -36,13 +35,7 @@ export function FixList({
   );
 }
 
-function FixItem({
-  fix,
-  onApplied,
-}: {
-  readonly fix: Fix<BuildDocument>;
-  readonly onApplied?: (() => void) | undefined;
-}) {
+function FixItem({ fix, onApplied }: { readonly fix: Fix; readonly onApplied?: (() => void) | undefined }) {
   const f = useFormat();
   const dispatch = useAppDispatch();
   const { id } = useBuildHandle();

@@ -1,12 +1,11 @@
 import CloseIcon from '@mui/icons-material/Close';
 import { type Verdict } from '@lean-clasp/core';
+import { ASPECT_NAMES, type Working, workingOf } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
 import { useFixes } from '../planner/plan-context';
 import { useFormat } from '../quantities/use-format';
-import { workingOf, type Working } from '../words/workings';
-import { ASPECT_NAMES } from './figures';
 import { FixList } from './FixList';
 
 /** What would help one verdict, and how its figure was got. */

@@ -1,12 +1,11 @@
 import { type Aspect, ASPECTS, type Verdict } from '@lean-clasp/core';
+import { ASPECT_NAMES, againstWords, causeWords, figureWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useTheme } from '@mui/material/styles';
 import { memo, useCallback, useState } from 'react';
 import { useEstimated, useVerdicts } from '../planner/plan-context';
 import { useFormat } from '../quantities/use-format';
-import { causeWords } from '../words/causes';
-import { againstWords, ASPECT_NAMES, figureWords } from './figures';
 import { StateMark, stateColour, stateWord } from './state-mark';
 import { VerdictDetail } from './VerdictDetail';
 

@@ -1,14 +1,14 @@
-import type { Plan } from '@lean-clasp/core';
+import type { RowPlan } from '@lean-clasp/core';
 import { useFormat } from '../quantities/use-format';
 
 /** On paper only: what the drawing is of, and its clamps in the order in which they stand along it. */
-export function PrintNotes({ plan }: { readonly plan: Plan }) {
+export function PrintNotes({ name, row }: { readonly name: string; readonly row: RowPlan }) {
   const f = useFormat();
-  const { build, panel, clampSet } = plan;
+  const { panel, clampSet } = row;
   return (
     <div className="print-only">
       <h2>
-        {build.name}: {panel.boards.length} boards, {f.length(panel.widthMm)} × {f.length(panel.lengthMm)} ×{' '}
+        {name}: {panel.boards.length} boards, {f.length(panel.widthMm)} × {f.length(panel.lengthMm)} ×{' '}
         {f.length(panel.thicknessMm)}
       </h2>
       <table cellPadding={6}>

@@ -4,24 +4,23 @@ import ButtonBase from '@mui/material/ButtonBase';
 import { Link, useNavigate } from 'react-router';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useVerdicts } from '../planner/plan-context';
-import { useAnyBuild } from './open-build';
-import { stepsOf, type StepId } from './steps-list';
+import { useBuildHandle } from './open-build';
+import { type StepId, STEPS } from './steps-list';
 
 /** The seven steps, with the bead of glue laid up to the one on show. */
 export function StepNav({ step }: { readonly step: StepId }) {
-  const { id, build } = useAnyBuild();
-  const steps = stepsOf(build);
+  const { id } = useBuildHandle();
   const navigate = useNavigate();
   const troubles = useTroubles();
-  const current = steps.findIndex((each) => each.id === step);
+  const current = STEPS.findIndex((each) => each.id === step);
   useHotkeys(
-    steps.map((_, index) => `alt+${index + 1}`).join(','),
+    STEPS.map((_, index) => `alt+${index + 1}`).join(','),
     (event) => {
-      const target = steps[Number(event.code.replace('Digit', '')) - 1];
+      const target = STEPS[Number(event.code.replace('Digit', '')) - 1];
       if (target !== undefined) void navigate(`/builds/${id}/${target.id}`);
     },
     { enableOnFormTags: true, preventDefault: true },
-    [id, navigate, steps],
+    [id, navigate],
   );
   return (
     <Box
@@ -38,7 +37,7 @@ export function StepNav({ step }: { readonly step: StepId }) {
         borderColor: 'divider',
       }}
     >
-      {steps.map((each, index) => (
+      {STEPS.map((each, index) => (
         <ButtonBase
           key={each.id}
           component={Link}

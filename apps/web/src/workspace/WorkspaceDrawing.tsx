@@ -1,6 +1,6 @@
-import { type BuildDocument, type Fix, isPanel, type Plan, panelMarks } from '@lean-clasp/core';
+import { type Fix, panelMarks, type Plan, rowOf, type RowPlan } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
-import { useMemo } from 'react';
+import { lazy, Suspense, useMemo } from 'react';
 import { DrawingSheet } from '../drawing/DrawingSheet';
 import type { Dressing, DrawingExtras } from '../drawing/extras';
 import { PressureLegend } from '../drawing/PressureLegend';
@@ -8,7 +8,7 @@ import { useSelection } from '../drawing/selection';
 import { Loading } from '../frame/Loading';
 import { usePlan } from '../planner/plan-context';
 import { type Format, useFormat } from '../quantities/use-format';
-import { moveClamp, removeClamp } from './edits';
+import { moveClamp, removeClamps } from './edits';
 import { useOpenBuild } from './open-build';
 import { PrintNotes } from './PrintNotes';
 import type { StepId } from './steps-list';
@@ -23,43 +23,69 @@ const DRESSINGS: Readonly<Record<StepId, Dressing>> = {
   record: 'plain',
 };
 
-/** The panel as the step on show wants to see it. */
+const SolidArea = lazy(() => import('../assembly/AssemblyArea').then((m) => ({ default: m.AssemblyArea })));
+
+/** The work to scale, dressed for the step: a row of straight boards from above, everything else as a solid. */
 export function WorkspaceDrawing({ step }: { readonly step: StepId }) {
-  const { build, edit } = useOpenBuild();
   const { plan } = usePlan();
+  if (plan === null) return <Loading what="Drawing" />;
+  return plan.row !== null && !plan.row.panel.outlined ? (
+    <RowDrawing step={step} plan={plan} row={plan.row} />
+  ) : (
+    <Suspense fallback={<Loading what="Drawing" />}>
+      <SolidArea step={step} />
+    </Suspense>
+  );
+}
+
+function RowDrawing({
+  step,
+  plan,
+  row,
+}: {
+  readonly step: StepId;
+  readonly plan: Plan;
+  readonly row: RowPlan;
+}) {
+  const { build, edit } = useOpenBuild();
   const { ghost } = useSelection();
   const f = useFormat();
   const dressing = DRESSINGS[step];
   const movable = step === 'squeeze';
-  const marks = useMemo(() => (plan === null ? null : panelMarks(plan)), [plan]);
+  const marks = useMemo(() => panelMarks(row), [row]);
   const extras = useMemo(
     (): DrawingExtras => ({
       dressing,
-      lineNotes: plan === null ? [] : notesFor(dressing, plan, f),
-      ghosts: plan === null ? [] : ghostsOf(plan, ghost),
-      onMoveClamp: movable ? (id, xMm) => edit('Clamp position', moveClamp(id, xMm)) : undefined,
-      onRemoveClamp: movable ? (id) => edit('Clamp off', removeClamp(id)) : undefined,
+      lineNotes: notesFor(dressing, plan, row, f),
+      ghosts: ghostsOf(row, ghost),
+      onMoveClamp: movable ? (id, xMm) => edit('Clamp position', moveClamp(row, id, xMm)) : undefined,
+      onRemoveClamp: movable ? (id) => edit('Clamp off', removeClamps(row, [id])) : undefined,
     }),
-    [dressing, plan, f, ghost, movable, edit],
+    [dressing, plan, row, f, ghost, movable, edit],
   );
   const legend = useMemo(() => {
-    const target = plan?.lines[0]?.target;
+    const target = row.lines[0]?.target;
     return dressing !== 'pressure' || target === undefined ? undefined : (
       <PressureLegend lowMPa={target.lowMPa} highMPa={target.highMPa} />
     );
-  }, [dressing, plan]);
-  if (marks === null) return <Loading what="Drawing" />;
+  }, [dressing, row]);
   return (
     <Box sx={{ minWidth: 0, minHeight: 0, overflow: 'hidden' }}>
       <DrawingSheet marks={marks} title={build.name} extras={extras} legend={legend} />
-      {plan !== null && <PrintNotes plan={plan} />}
+      <PrintNotes name={build.name} row={row} />
     </Box>
   );
 }
 
 /** A few characters at the right end of each line. */
-function notesFor(dressing: Dressing, plan: Plan, f: Format): (string | null)[] {
-  return plan.lines.map(({ line, gapMm, spread, pressure }) => {
+function notesFor(dressing: Dressing, plan: Plan, row: RowPlan, f: Format): (string | null)[] {
+  const turns = new Map(
+    (plan.order?.sessions ?? [])
+      .flatMap(({ closings }) => closings)
+      .flatMap(({ joints }) => joints)
+      .map((id, i) => [id, i + 1]),
+  );
+  return row.lines.map(({ line, gapMm, spread, pressure }) => {
     switch (dressing) {
       case 'gaps':
         return gapMm === null || gapMm === 0
@@ -68,7 +94,7 @@ function notesFor(dressing: Dressing, plan: Plan, f: Format): (string | null)[] 
       case 'glue':
         return f.mass(spread.massG);
       case 'order':
-        return `${line.index + 1}.`;
+        return `${turns.get(line.id) ?? line.index + 1}.`;
       case 'pressure':
         return f.pressureNumber(pressure.minMPa);
       case 'plain':
@@ -78,7 +104,7 @@ function notesFor(dressing: Dressing, plan: Plan, f: Format): (string | null)[] 
 }
 
 /** Clamps of a proposed fix that are not there yet, or not at that place. */
-function ghostsOf(plan: Plan, fix: Fix<BuildDocument> | null) {
-  const here = new Set(plan.build.clamps.map(({ xMm }) => xMm));
-  return fix === null || !isPanel(fix.build) ? [] : fix.build.clamps.filter(({ xMm }) => !here.has(xMm));
+function ghostsOf({ job }: RowPlan, fix: Fix | null) {
+  const here = new Set(job.clamps.map(({ xMm }) => xMm));
+  return fix === null ? [] : rowOf(fix.build).clamps.filter(({ xMm }) => !here.has(xMm));
 }

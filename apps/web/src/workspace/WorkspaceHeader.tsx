@@ -1,19 +1,19 @@
+import { kindWords } from '@lean-clasp/words';
 import RedoIcon from '@mui/icons-material/Redo';
 import UndoIcon from '@mui/icons-material/Undo';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import InputBase from '@mui/material/InputBase';
 import { memo } from 'react';
-import { kindWords } from '../words/kind-names';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { redo, undo } from '../documents/sync';
-import { useAnyBuild, useBuildHandle } from './open-build';
+import { useOpenBuild, useBuildHandle } from './open-build';
 import { ClimateChip } from './ClimateChip';
 import { CrewChip } from './CrewChip';
 
 /** Name of the build, the air, the hands, undo and redo. */
 export function WorkspaceHeader() {
-  const { build, shop, edit } = useAnyBuild();
+  const { build, shop, edit } = useOpenBuild();
   return (
     <Box
       className="no-print"
@@ -65,6 +65,7 @@ const SavedWord = memo(function SavedWord() {
     offline: 'kept here',
     conflict: 'clash',
     refused: 'refused',
+    outdated: 'kept',
   };
   return (
     <Box
@@ -85,7 +86,11 @@ const HistoryButtons = memo(function HistoryButtons() {
   return (
     <Box sx={{ display: 'flex' }}>
       <IconButton
-        aria-label={last === undefined ? 'Nothing to take back' : `Take back: ${last}`}
+        aria-label={last === undefined
+            ? stacks?.barred === true
+              ? 'Nothing to take back: undo stops where this build was brought up to date'
+              : 'Nothing to take back'
+            : `Take back: ${last}`}
         disabled={last === undefined}
         onClick={() => dispatch(undo(id))}
       >

@@ -1,8 +1,8 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
-import { lazy, memo, Suspense } from 'react';
+import { memo, Suspense } from 'react';
 import { useParams } from 'react-router';
-import { type BuildDocument, isPanel, type ShopDocument } from '@lean-clasp/core';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core';
 import { SyncNotice } from '../documents/SyncNotice';
 import { useDocument } from '../documents/use-document';
 import { SelectionProvider } from '../drawing/selection';
@@ -12,8 +12,8 @@ import { PlanProvider, usePlan } from '../planner/plan-context';
 import { useShopNow } from '../air/use-shop-now';
 import { SHOP_ID } from '../shop/shop-id';
 import { VerdictStrip } from '../verdicts/VerdictStrip';
-import { OpenBuildProvider, useAnyBuild } from './open-build';
-import { ASSEMBLY_PANELS, STEP_PANELS } from './step-panels';
+import { OpenBuildProvider, useOpenBuild } from './open-build';
+import { STEP_PANELS } from './step-panels';
 import { isStepId, STEPS, type StepId } from './steps-list';
 import { StepNav } from './StepNav';
 import { useUndoKeys } from './use-undo-keys';
@@ -42,31 +42,21 @@ export function WorkspacePage() {
     <OpenBuildProvider key={buildId} id={buildId} build={body} shop={shopNow}>
       <PlanProvider build={body} shop={shopNow}>
         <SelectionProvider>
-          <Workspace step={isStepId(step) ? step : 'fit'} panel={isPanel(body)} />
+          <Workspace step={isStepId(step) ? step : 'fit'} />
         </SelectionProvider>
       </PlanProvider>
     </OpenBuildProvider>
   );
 }
 
-const AssemblyArea = lazy(() =>
-  import('../assembly/AssemblyArea').then((m) => ({ default: m.AssemblyArea })),
-);
-
 /** Drawing and step beside each other; sessions side by side take more room than a list. */
 const BESIDE = 'minmax(0, 1fr) 440px';
 const SESSIONS_WIDE = 'minmax(0, 5fr) minmax(440px, 7fr)';
 
 /** Drawn again for another step only; whatever shows the build or its plan follows those by itself. */
-const Workspace = memo(function Workspace({
-  step,
-  panel,
-}: {
-  readonly step: StepId;
-  readonly panel: boolean;
-}) {
+const Workspace = memo(function Workspace({ step }: { readonly step: StepId }) {
   const name = STEPS.find(({ id }) => id === step)?.name ?? '';
-  const Panel = panel ? STEP_PANELS[step] : (ASSEMBLY_PANELS[step] ?? ASSEMBLY_PANELS.fit);
+  const Panel = STEP_PANELS[step];
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
       <WorkspaceHeader />
@@ -78,17 +68,11 @@ const Workspace = memo(function Workspace({
           flex: 1,
           minHeight: 0,
           display: 'grid',
-          gridTemplateColumns: { xs: '1fr', md: !panel && step === 'order' ? SESSIONS_WIDE : BESIDE },
+          gridTemplateColumns: { xs: '1fr', md: step === 'order' ? SESSIONS_WIDE : BESIDE },
           gridTemplateRows: { xs: 'minmax(300px, 46%) minmax(0, 1fr)', md: 'minmax(0, 1fr)' },
         }}
       >
-        {panel ? (
-          <WorkspaceDrawing step={step} />
-        ) : (
-          <Suspense fallback={<Loading what="Drawing" />}>
-            <AssemblyArea step={step} />
-          </Suspense>
-        )}
+        <WorkspaceDrawing step={step} />
         <Box
           component="section"
           aria-label={name}
@@ -114,7 +98,7 @@ const Workspace = memo(function Workspace({
 
 /** What has to be told above the drawing; also sets the window's title and listens for undo. */
 function Notices({ step }: { readonly step: string }) {
-  const { id, build } = useAnyBuild();
+  const { id, build } = useOpenBuild();
   const { failure } = usePlan();
   useTitle(`${build.name}, ${step}`);
   useUndoKeys();

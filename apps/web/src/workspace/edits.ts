@@ -1,120 +1,114 @@
 import {
   type Board,
-  type PanelBuild,
+  type BuildDocument,
   MOST_BOARDS,
   MOST_CLAMPS,
   type PlacedClamp,
+  type RowPlan,
+  rowOf,
   type ShopDocument,
+  withRow,
 } from '@lean-clasp/core';
 import { nanoid } from '@reduxjs/toolkit';
 
 /** A pure edit of a build. */
-type Edit = (build: PanelBuild) => PanelBuild;
+type Edit = (build: BuildDocument) => BuildDocument;
 
 /** Document-local ids may hold letters, digits, dash and underscore only; nanoid keeps to those. */
 export const makeId = (): string => nanoid(10);
+
+const boardsOf = ({ boards = [] }: BuildDocument): readonly Board[] => boards;
 
 /** Changes one board. */
 export const changeBoard =
   (id: string, change: Partial<Board>): Edit =>
   (build) => ({
     ...build,
-    boards: build.boards.map((board) => (board.id === id ? { ...board, ...change } : board)),
+    boards: boardsOf(build).map((board) => (board.id === id ? { ...board, ...change } : board)),
   });
 
-/** Puts the boards into a new order; dry-fit readings belong to lines that no longer exist and are dropped. */
+/** Puts the boards into a new order; what was noted of lines that no longer exist is dropped. */
 export const reorderBoards =
   (from: number, to: number): Edit =>
   (build) => {
-    const boards = [...build.boards];
+    const boards = [...boardsOf(build)];
     const [moved] = boards.splice(from, 1);
     if (moved === undefined) return build;
     boards.splice(to, 0, moved);
-    return { ...build, boards, ...forgottenLines(build) };
+    return withLinesLeft({ ...build, boards });
   };
 
 /** One more board at the end, like the last one but the other way up. */
 export const addBoard: Edit = (build) => {
-  const last = build.boards.at(-1);
-  if (last === undefined || build.boards.length >= MOST_BOARDS) return build;
+  const boards = boardsOf(build);
+  const last = boards.at(-1);
+  if (last === undefined || boards.length >= MOST_BOARDS) return build;
   const heart = last.heart === 'up' ? 'down' : 'up';
-  return { ...build, boards: [...build.boards, { ...last, id: makeId(), heart }] };
+  return { ...build, boards: [...boards, { ...last, id: makeId(), heart }] };
 };
 
 /** Takes a board out; a panel keeps at least two. */
 export const removeBoard =
   (id: string): Edit =>
-  (build) =>
-    build.boards.length <= 2
+  (build) => {
+    const boards = boardsOf(build);
+    return boards.length <= 2
       ? build
-      : {
-          ...build,
-          boards: build.boards.filter((board) => board.id !== id),
-          ...forgottenLines(build),
-        };
+      : withLinesLeft({ ...build, boards: boards.filter((board) => board.id !== id) });
+  };
 
 /** Gives every board the wood, thickness and length of one of them. */
 export const likeThisBoard =
   (id: string): Edit =>
   (build) => {
-    const model = build.boards.find((board) => board.id === id);
+    const model = boardsOf(build).find((board) => board.id === id);
     if (model === undefined) return build;
     const { species, thicknessMm, lengthMm } = model;
-    return { ...build, boards: build.boards.map((board) => ({ ...board, species, thicknessMm, lengthMm })) };
+    return {
+      ...build,
+      boards: boardsOf(build).map((board) => ({ ...board, species, thicknessMm, lengthMm })),
+    };
   };
 
-/** Turns the hearts of the boards, from the first to the last. */
-export const turnHearts =
-  (hearts: readonly Board['heart'][]): Edit =>
-  (build) => ({
-    ...build,
-    boards: build.boards.map((board, i) => ({ ...board, heart: hearts[i] ?? board.heart })),
-  });
-
-/** Writes a feeler reading for a line; null takes it away. */
-export const readGap =
-  (line: number, gapMm: number | null): Edit =>
-  (build) => ({
-    ...build,
-    dryFit: {
-      ...build.dryFit,
-      gaps: [
-        ...build.dryFit.gaps.filter((gap) => gap.line !== line),
-        ...(gapMm === null ? [] : [{ line, gapMm }]),
-      ].sort((a, b) => a.line - b.line),
-    },
-  });
-
-/** Spreads one line in a way of its own; null lets it be spread as the rest. */
-export const spreadLine =
-  (line: number, own: { readonly method: string; readonly faces: 1 | 2 } | null): Edit =>
-  (build) => {
-    const others = (build.glue.lines ?? []).filter((each) => each.line !== line);
-    const lines = own === null ? others : [...others, { line, ...own }];
-    return { ...build, glue: { ...build.glue, lines: lines.sort((a, b) => a.line - b.line) } };
-  };
-
-/** What was noted of single lines no longer holds once boards lie otherwise. */
-function forgottenLines({ dryFit, glue }: PanelBuild): Pick<PanelBuild, 'dryFit' | 'glue'> {
-  const { adhesive, method, faces } = glue;
-  return { dryFit: { ...dryFit, gaps: [] }, glue: { adhesive, method, faces } };
+/** Notes about lines whose two boards still lie beside each other; the others no longer hold. */
+function withLinesLeft(build: BuildDocument): BuildDocument {
+  const boards = boardsOf(build);
+  const lines = new Set(boards.slice(1).map(({ id }, i) => `${boards[i]?.id ?? ''}_${id}`));
+  const { order, ...rest } = build;
+  const bare = { ...rest, jointNotes: build.jointNotes.filter(({ id }) => lines.has(id)) };
+  return order === undefined ? bare : { ...bare, order: withoutJoints(order, lines) };
 }
 
+/** An order without the joints that are gone; what is new goes into the last session by itself. */
+function withoutJoints(
+  order: NonNullable<BuildDocument['order']>,
+  left: ReadonlySet<string>,
+): NonNullable<BuildDocument['order']> {
+  return {
+    ...order,
+    sessions: order.sessions.map((ids) => ids.filter((id) => left.has(id))).filter((ids) => ids.length > 0),
+    pinned: order.pinned.filter((id) => left.has(id)),
+  };
+}
+
+/**
+ * Changes the clamps of a row. While nobody has placed any they are worked out; the first that is touched makes all of them the
+ * person's own, where they stand.
+ */
+const withClamps =
+  (row: RowPlan | null, change: (clamps: readonly PlacedClamp[]) => readonly PlacedClamp[]): Edit =>
+  (build) => {
+    const own = rowOf(build).clamps;
+    return withRow(build, { clamps: [...change(own.length > 0 ? own : (row?.job.clamps ?? []))] });
+  };
+
 /** Changes one clamp. */
-export const changeClamp =
-  (id: string, change: Partial<PlacedClamp>): Edit =>
-  (build) => ({
-    ...build,
-    clamps: build.clamps.map((clamp) => (clamp.id === id ? { ...clamp, ...change } : clamp)),
-  });
+export const changeClamp = (row: RowPlan | null, id: string, change: Partial<PlacedClamp>): Edit =>
+  withClamps(row, (clamps) => clamps.map((clamp) => (clamp.id === id ? { ...clamp, ...change } : clamp)));
 
 /** Pulls a clamp no harder than so much; null lets it go as hard as it can. */
-export const easeClamp =
-  (id: string, mostN: number | null): Edit =>
-  (build) => ({
-    ...build,
-    clamps: build.clamps.map((clamp) => (clamp.id === id ? eased(clamp, mostN) : clamp)),
-  });
+export const easeClamp = (row: RowPlan | null, id: string, mostN: number | null): Edit =>
+  withClamps(row, (clamps) => clamps.map((clamp) => (clamp.id === id ? eased(clamp, mostN) : clamp)));
 
 /** A clamp pulled no harder than so much; null lets it go as hard as it can. */
 export function eased<C extends { mostN?: number }>(clamp: C, mostN: number | null): C {
@@ -123,22 +117,20 @@ export function eased<C extends { mostN?: number }>(clamp: C, mostN: number | nu
   return mostN === null ? free : { ...free, mostN };
 }
 
-/** Slides a clamp along the panel. */
-export const moveClamp = (id: string, xMm: number): Edit => changeClamp(id, { xMm });
+/** Slides a clamp along the row. */
+export const moveClamp = (row: RowPlan | null, id: string, xMm: number): Edit =>
+  changeClamp(row, id, { xMm });
 
-/** Takes a clamp off. */
-export const removeClamp =
-  (id: string): Edit =>
-  (build) => ({ ...build, clamps: build.clamps.filter((clamp) => clamp.id !== id) });
+/** Takes clamps off. */
+export const removeClamps = (row: RowPlan | null, ids: readonly string[]): Edit =>
+  withClamps(row, (clamps) => clamps.filter(({ id }) => !ids.includes(id)));
 
 /** One more clamp in the widest gap, on the side that keeps them alternating. */
-export const addClamp =
-  (rackId: string): Edit =>
-  (build) => {
-    if (build.clamps.length >= MOST_CLAMPS) return build;
-    const lengthMm = Math.max(...build.boards.map((board) => board.lengthMm));
-    const sorted = [...build.clamps].sort((a, b) => a.xMm - b.xMm);
-    const places = [0, ...sorted.map(({ xMm }) => xMm), lengthMm];
+export const addClamp = (row: RowPlan, rackId: string): Edit =>
+  withClamps(row, (clamps) => {
+    if (clamps.length >= MOST_CLAMPS) return clamps;
+    const sorted = [...clamps].sort((a, b) => a.xMm - b.xMm);
+    const places = [0, ...sorted.map(({ xMm }) => xMm), row.panel.lengthMm];
     const widest = places
       .slice(1)
       .map((to, i) => ({ from: places[i] ?? 0, to }))
@@ -150,21 +142,20 @@ export const addClamp =
       xMm: Math.round((widest.from + widest.to) / 2),
       side: before?.side === 'above' ? 'below' : 'above',
     };
-    const after = build.clamps.findIndex(({ xMm }) => xMm > clamp.xMm);
-    const at = after === -1 ? build.clamps.length : after;
-    return { ...build, clamps: build.clamps.toSpliced(at, 0, clamp) };
-  };
+    const after = clamps.findIndex(({ xMm }) => xMm > clamp.xMm);
+    return clamps.toSpliced(after === -1 ? clamps.length : after, 0, clamp);
+  });
 
 /** Takes a lot of cauls by name; an empty name takes whichever fits. */
 export const withCaulLot =
   (caulLot: string): Edit =>
   (build) => {
-    const { barsTouch, barClearanceMm, caulPairs, endStops, preSet, heldFlatLater } = build.holding;
-    const holding = { barsTouch, barClearanceMm, caulPairs, endStops, preSet, heldFlatLater };
-    return { ...build, holding: caulLot === '' ? holding : { ...holding, caulLot } };
+    const holding = { ...rowOf(build).holding };
+    delete holding.caulLot;
+    return withRow(build, { holding: caulLot === '' ? holding : { ...holding, caulLot } });
   };
 
-/** The first rack lot that spans a panel, for a clamp added by hand. */
-export function firstLot(build: PanelBuild, shop: ShopDocument): string | undefined {
-  return build.clamps.at(-1)?.rackId ?? shop.rack[0]?.id;
+/** The rack lot of which one more clamp is taken by hand. */
+export function firstLot({ job }: RowPlan, shop: ShopDocument): string | undefined {
+  return job.clamps.at(-1)?.rackId ?? shop.rack[0]?.id;
 }

@@ -4,7 +4,7 @@ import type { StepId } from './steps-list';
 const LOADERS: Readonly<Record<StepId, () => Promise<{ default: ComponentType }>>> = {
   fit: () => import('./steps/FitStep').then((m) => ({ default: m.FitStep })),
   glue: () => import('./steps/GlueStep').then((m) => ({ default: m.GlueStep })),
-  order: () => import('./steps/OrderStep').then((m) => ({ default: m.OrderStep })),
+  order: () => import('../order/OrderStep').then((m) => ({ default: m.OrderStep })),
   squeeze: () => import('./steps/SqueezeStep').then((m) => ({ default: m.SqueezeStep })),
   rehearse: () => import('./steps/RehearseStep').then((m) => ({ default: m.RehearseStep })),
   'glue-up': () => import('./steps/GlueUpStep').then((m) => ({ default: m.GlueUpStep })),
@@ -20,18 +20,6 @@ export const STEP_PANELS: Readonly<Record<StepId, ComponentType>> = {
   rehearse: lazy(LOADERS.rehearse),
   'glue-up': lazy(LOADERS['glue-up']),
   record: lazy(LOADERS.record),
-};
-
-/** The same for an assembly, as far as its steps already do something. */
-export const ASSEMBLY_PANELS: Readonly<
-  Partial<Record<StepId, ComponentType>> & Record<'fit', ComponentType>
-> = {
-  fit: lazy(() => import('../assembly/AssemblyFit').then((m) => ({ default: m.AssemblyFit }))),
-  glue: lazy(() => import('../assembly/AssemblyGlue').then((m) => ({ default: m.AssemblyGlue }))),
-  order: lazy(() => import('../order/AssemblyOrder').then((m) => ({ default: m.AssemblyOrder }))),
-  squeeze: lazy(() =>
-    import('../squeeze/AssemblySqueezeStep').then((m) => ({ default: m.AssemblySqueezeStep })),
-  ),
 };
 
 /** Fetches a step's panel ahead of its turn. */

@@ -1,5 +1,3 @@
-import { type BuildDocument, isPanel } from '@lean-clasp/core';
-
 /** The seven steps in the order of the work. */
 export const STEPS = [
   { id: 'fit', name: 'Fit' },
@@ -13,14 +11,6 @@ export const STEPS = [
 
 /** Id of a step, as it stands in the address. */
 export type StepId = (typeof STEPS)[number]['id'];
-
-/** Steps that already do something for an assembly; the others follow. */
-const ASSEMBLY_STEPS = STEPS.slice(0, STEPS.findIndex(({ id }) => id === 'squeeze') + 1);
-
-/** The steps of a build. */
-export function stepsOf(build: BuildDocument): readonly (typeof STEPS)[number][] {
-  return isPanel(build) ? STEPS : ASSEMBLY_STEPS;
-}
 
 /** True for an address part that names a step. */
 export function isStepId(text: string | undefined): text is StepId {

@@ -34,6 +34,14 @@ export const CONDITIONS = ['fresh', 'older', 'old-glue', 'finished'] as const;
 /** One of `CONDITIONS`. */
 export type Condition = (typeof CONDITIONS)[number];
 
+/** How a board was sawn out of the log, and which way round it lies. */
+export interface Ring {
+  readonly cut: 'flat' | 'quarter' | 'rift';
+  /** Which face the heart of the tree is on. */
+  readonly heart: 'up' | 'down';
+  readonly radiusMm: number;
+}
+
 /** A piece of wood in its place in space. */
 export interface Part {
   readonly id: string;
@@ -52,6 +60,8 @@ export interface Part {
   readonly blankMm: Vec3;
   /** Metered moisture; null means in balance with the shop. */
   readonly mcPct: number | null;
+  /** Boards of a row only. */
+  readonly ring: Ring | null;
   readonly condition: Condition;
   /** The person wants the face mark, or the edge mark, on the opposite side. */
   readonly faceTurned: boolean;
@@ -170,6 +180,12 @@ export interface Assembly {
   readonly dryJig: boolean;
   /** Whether each joint is clamped dry in its place beforehand, so that it is quickly found again. */
   readonly setDry: boolean;
+  /** Whether its parts lie side by side and are pulled together edge to edge as one row: then row mechanics judge it. */
+  readonly row: boolean;
+  /** Whether it is glued in one go unless the person cuts it into sessions: rows, stacks, sheets, what is rolled or banded. */
+  readonly oneGo: boolean;
+  /** Whether joints are spread and closed one after the other as they lie, rather than in an order worked out from how they come apart. */
+  readonly inTurn: boolean;
   /** What the kind itself has to say about these answers. */
   readonly findings: readonly Finding[];
 }

@@ -83,7 +83,7 @@ export function jointFacts(
   const long = contacts.filter(({ pairing }) => pairing === 'long-long' || pairing === 'cross-grain');
   return {
     joint,
-    label: `${a.label} – ${b.label}`,
+    label: labelOf(a.label, b.label),
     contacts,
     contactMm2,
     gluedMm2: contactMm2 * joint.gluedShare,
@@ -93,6 +93,10 @@ export function jointFacts(
     release: releaseDirections(contacts.map(({ normal }) => normal)),
   };
 }
+
+/** Boards that go by a letter are named close together: "A–B". */
+const labelOf = (a: string, b: string): string =>
+  a.length <= 2 && b.length <= 2 ? `${a}–${b}` : `${a} – ${b}`;
 
 function pairingOf(a: Part, b: Part, normal: Vec3): GrainPairing {
   const ends = Number(isEndGrain(a, normal)) + Number(isEndGrain(b, normal));

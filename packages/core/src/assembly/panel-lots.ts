@@ -1,25 +1,23 @@
 import { findClampKind, openingNeededMm } from '../clamps';
-import type { PanelBuild, RackLot, ShopDocument } from '../formats';
+import type { RackLot, RowSection, ShopDocument } from '../formats';
+import type { Panel } from './panel';
 import { LIMITS } from '../limits';
 
 /** Packing between each jaw and the edge, mm. */
-export const paddingOf = ({ edge }: Pick<PanelBuild, 'edge'>): number =>
+export const paddingOf = ({ edge }: Pick<RowSection, 'edge'>): number =>
   edge.kind === 'bare' ? 0 : edge.thicknessMm;
 
 /** How far clamps must open to span a panel with its packing and room to get them on, mm. */
-export const panelOpeningMm = (build: PanelBuild): number =>
-  openingNeededMm(
-    build.boards.reduce((sum, { widthMm }) => sum + widthMm, 0),
-    paddingOf(build),
-  );
+export const panelOpeningMm = ({ widthMm }: Pick<Panel, 'widthMm'>, row: Pick<RowSection, 'edge'>): number =>
+  openingNeededMm(widthMm, paddingOf(row));
 
 /** Lots of the rack that span panels, long enough or not. */
 export const panelLots = (shop: ShopDocument): RackLot[] =>
   shop.rack.filter((lot) => findClampKind(lot.kind).spansPanels && lot.count > 0);
 
 /** Those of them that are long enough for a panel. */
-export function longEnoughLots(build: PanelBuild, shop: ShopDocument): RackLot[] {
-  const neededMm = panelOpeningMm(build);
+export function longEnoughLots(panel: Panel, row: Pick<RowSection, 'edge'>, shop: ShopDocument): RackLot[] {
+  const neededMm = panelOpeningMm(panel, row);
   return panelLots(shop).filter(({ maxOpeningMm }) => maxOpeningMm >= neededMm);
 }
 

@@ -1,25 +1,34 @@
-import type { Board, PanelBuild } from '../formats';
-import { type GluingTraits, resolveSpecies, type WoodProperties } from '../materials';
+import { InputError } from '../checks';
+import type { Board } from '../formats';
+import type { GluingTraits, WoodProperties } from '../materials';
+import { MAIN_AXES, reach, solidPoints } from '../solids';
+import type { AssemblyFacts, PartFacts } from './derive';
+import type { JointFacts } from './joint-facts';
 
-/** A board with its letter and its wood looked up. */
+/** A board of a row with its wood looked up, as a rectangle. */
 export interface PanelBoard {
   readonly board: Board;
-  /** A, B, C … from the first clamped edge. */
+  /** What it is called at the bench, such as "A". */
   readonly label: string;
   readonly wood: WoodProperties;
   readonly traits: GluingTraits;
   readonly woodName: string;
   /** Distance of its first edge from the first clamped edge of the panel. */
   readonly fromMm: number;
+  /** Distance of its first end from the first end of the panel. */
+  readonly startMm: number;
 }
 
 /** One glue line between two neighbouring boards. */
 export interface PanelLine {
   readonly index: number;
+  /** Of its joint. */
+  readonly id: string;
   readonly label: string;
   readonly first: PanelBoard;
   readonly second: PanelBoard;
-  /** Length along which the two boards really meet. */
+  /** Where along the panel it begins, and the length along which the two boards really meet. */
+  readonly startMm: number;
   readonly lengthMm: number;
   readonly heightMm: number;
   readonly areaMm2: number;
@@ -29,12 +38,15 @@ export interface PanelLine {
   readonly depthMm: number;
 }
 
-/** An edge-glued panel: boards side by side, flush at their first end. */
+/** A stretch along the panel, from and to, mm. */
+export type Stretch = readonly [number, number];
+
+/** A row of boards edge to edge. */
 export interface Panel {
   readonly boards: readonly PanelBoard[];
   readonly lines: readonly PanelLine[];
   readonly widthMm: number;
-  /** Longest board. */
+  /** From the first end of any board to the last of any. */
   readonly lengthMm: number;
   /** Thinnest board. */
   readonly thicknessMm: number;
@@ -42,59 +54,133 @@ export interface Panel {
   readonly massKg: number;
   readonly faceAreaMm2: number;
   readonly gluedAreaMm2: number;
+  /** Where jaws may stand: on both outer boards, or on the blocks along a curved edge. */
+  readonly stands: readonly Stretch[];
+  /** Its outline is cut before it is glued, so that ends are no measure of squareness. */
+  readonly outlined: boolean;
 }
 
-/** Letters for boards: A … Z, AA, AB … */
-export function boardLabel(index: number): string {
-  const letter = String.fromCharCode(65 + (index % 26));
-  return index < 26 ? letter : boardLabel(Math.floor(index / 26) - 1) + letter;
-}
+const [ALONG] = MAIN_AXES;
 
 /**
- * Derives the solids of a panel from its build.
- * Specific gravity is oven-dry mass over volume at 12 % MC, so mass at 12 % is volume × sg × 1.12 g/cm³.
- * @throws InputError for a species id that the catalogue does not hold.
+ * The row that an assembly's boards make: x along their grain, y across from one clamped edge to the other.
+ * @throws InputError `inconsistent` where the assembly is no row.
  */
-export function panelOf(build: PanelBuild): Panel {
+export function panelOf(facts: AssemblyFacts): Panel {
+  if (!facts.assembly.row) {
+    throw new InputError(
+      'inconsistent',
+      'template',
+      'These parts do not lie in a row.',
+      'boards side by side',
+    );
+  }
+  const startsAt = facts.fromMm[0];
   const boards: PanelBoard[] = [];
   let fromMm = 0;
-  build.boards.forEach((board, index) => {
-    const { properties, traits, name } = resolveSpecies(board.species, `boards.${index}.species`);
-    boards.push({ board, label: boardLabel(index), wood: properties, traits, woodName: name, fromMm });
-    fromMm += board.widthMm;
-  });
+  for (const own of facts.parts) {
+    boards.push(boardOf(own, fromMm, startsAt));
+    fromMm += own.part.blankMm[1];
+  }
   const widthMm = fromMm;
-  const lines = boards
-    .slice(1)
-    .map((second, index) => lineBetween(boards[index] as PanelBoard, second, index, widthMm));
-  const volumes = boards.map(({ board }) => board.widthMm * board.thicknessMm * board.lengthMm);
+  const lines = boards.slice(1).map((second, index): PanelLine => {
+    const first = boards[index] as PanelBoard;
+    return lineBetween(first, second, index, {
+      widthMm,
+      joint: jointBetween(facts, first, second),
+      startsAt,
+    });
+  });
   return {
     boards,
     lines,
     widthMm,
-    lengthMm: Math.max(...boards.map(({ board }) => board.lengthMm)),
+    lengthMm: facts.toMm[0] - startsAt,
     thicknessMm: Math.min(...boards.map(({ board }) => board.thicknessMm)),
-    volumeMm3: sum(volumes),
-    massKg: sum(boards.map(({ wood }, i) => (volumes[i] ?? 0) * wood.sg * 1.12 * 1e-6)),
-    faceAreaMm2: sum(boards.map(({ board }) => board.widthMm * board.lengthMm)),
+    volumeMm3: sum(facts.parts.map(({ volumeMm3 }) => volumeMm3)),
+    massKg: facts.massKg,
+    faceAreaMm2: sum(facts.parts.map(({ volumeMm3, part }) => volumeMm3 / part.blankMm[2])),
     gluedAreaMm2: sum(lines.map((line) => line.areaMm2)),
+    stands: standsOf(facts, boards, startsAt),
+    outlined: facts.assembly.aids.some(({ role }) => role === 'block'),
   };
 }
 
-function lineBetween(first: PanelBoard, second: PanelBoard, index: number, widthMm: number): PanelLine {
-  const lengthMm = Math.min(first.board.lengthMm, second.board.lengthMm);
-  const heightMm = Math.min(first.board.thicknessMm, second.board.thicknessMm);
+function boardOf({ part, wood, traits, woodName }: PartFacts, fromMm: number, startsAt: number): PanelBoard {
+  const [low, high] = reach(solidPoints(part.solid), ALONG);
+  return {
+    board: {
+      id: part.id,
+      species: part.species,
+      widthMm: part.blankMm[1],
+      thicknessMm: part.blankMm[2],
+      lengthMm: high - low,
+      cut: part.ring?.cut ?? 'flat',
+      heart: part.ring?.heart ?? 'up',
+      ringRadiusMm: part.ring?.radiusMm ?? Infinity,
+      mcPct: part.mcPct,
+    },
+    label: part.label,
+    wood,
+    traits,
+    woodName,
+    fromMm,
+    startMm: low - startsAt,
+  };
+}
+
+function jointBetween({ joints }: AssemblyFacts, first: PanelBoard, second: PanelBoard): JointFacts {
+  const found = joints.find(({ joint }) => joint.a === first.board.id && joint.b === second.board.id);
+  if (found === undefined) throw new Error('unreachable: neighbours in a row are joined');
+  return found;
+}
+
+function lineBetween(
+  first: PanelBoard,
+  second: PanelBoard,
+  index: number,
+  {
+    widthMm,
+    joint: facts,
+    startsAt,
+  }: { readonly widthMm: number; readonly joint: JointFacts; readonly startsAt: number },
+): PanelLine {
+  const [low, high] = reach(
+    facts.contacts.flatMap(({ loops }) => loops.flat()),
+    ALONG,
+  );
   return {
     index,
-    label: `${first.label}–${second.label}`,
+    id: facts.joint.id,
+    label: facts.label,
     first,
     second,
-    lengthMm,
-    heightMm,
-    areaMm2: lengthMm * heightMm,
+    startMm: low - startsAt,
+    lengthMm: high - low,
+    heightMm: Math.min(first.board.thicknessMm, second.board.thicknessMm),
+    areaMm2: facts.contactMm2,
     atMm: second.fromMm,
     depthMm: Math.min(second.fromMm, widthMm - second.fromMm),
   };
+}
+
+/** Along curved and live edges jaws stand on the blocks that are cut to them; else wherever both outer boards are. */
+function standsOf({ assembly }: AssemblyFacts, boards: readonly PanelBoard[], startsAt: number): Stretch[] {
+  const blocks = assembly.aids
+    .filter(({ role }) => role === 'block')
+    .map(({ solid }) => reach(solidPoints(solid), ALONG))
+    .map(([low, high]): Stretch => [low - startsAt, high - startsAt])
+    .sort((a, b) => a[0] - b[0]);
+  // Blocks stand in pairs, one on each side.
+  const pairs = blocks.filter(([low], i) => i === 0 || low > (blocks[i - 1]?.[0] ?? 0) + 1);
+  if (pairs.length > 0) return pairs;
+  const outer = [boards[0], boards.at(-1)].filter((board) => board !== undefined);
+  return [
+    [
+      Math.max(...outer.map(({ startMm }) => startMm)),
+      Math.min(...outer.map(({ startMm, board }) => startMm + board.lengthMm)),
+    ],
+  ];
 }
 
 function sum(values: readonly number[]): number {

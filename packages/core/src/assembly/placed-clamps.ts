@@ -8,7 +8,7 @@ import {
   openingNeededMm,
   tighteningOrder,
 } from '../clamps';
-import type { PanelBuild, PlacedClamp, RackLot, ShopDocument } from '../formats';
+import type { PlacedClamp, RackLot, RowSection, ShopDocument } from '../formats';
 import type { Panel } from './panel';
 import { paddingOf } from './panel-lots';
 
@@ -36,6 +36,11 @@ export interface ClampOnPanel {
   readonly reaches: boolean;
 }
 
+/** What there is to know of a row to put its clamps on. */
+interface RowOfClamps extends Pick<RowSection, 'edge' | 'holding' | 'pullPct' | 'firstClamp'> {
+  readonly clamps: readonly PlacedClamp[];
+}
+
 /** Clamps of a build, sorted along the panel, and what is wrong with the set as a whole. */
 export interface ClampSet {
   readonly clamps: readonly ClampOnPanel[];
@@ -51,19 +56,27 @@ export interface ClampSet {
 /** A block under a jaw spreads it this much wider than the jaw, each way, times its thickness (45°). */
 const BLOCK_SPREAD = 1;
 
-/** Looks every placed clamp up on the rack and measures it against the panel. */
-export function clampsOnPanel(build: PanelBuild, shop: ShopDocument, panel: Panel): ClampSet {
+/**
+ * Looks every placed clamp up on the rack and measures it against the panel.
+ * @param gapsMm what was read at the dry fit, which may say where tightening begins.
+ */
+export function clampsOnPanel(
+  row: RowOfClamps,
+  shop: ShopDocument,
+  panel: Panel,
+  gapsMm: readonly number[] = [],
+): ClampSet {
   const lots = new Map(shop.rack.map((lot) => [lot.id, lot]));
-  const sorted = [...build.clamps].sort((a, b) => a.xMm - b.xMm);
+  const sorted = [...row.clamps].sort((a, b) => a.xMm - b.xMm);
   const known = sorted.filter((placed) => lots.has(placed.rackId));
   const order = tighteningOrder(
     known.map((placed) => placed.xMm),
     panel.lengthMm,
-    build.dryFit.gaps.map(({ gapMm }) => gapMm),
-    build.firstClamp,
+    gapsMm,
+    row.firstClamp,
   );
   const clamps = known.map((placed, index) =>
-    measure(placed, lots.get(placed.rackId) as RackLot, index, order.indexOf(index) + 1, build, panel),
+    measure(placed, lots.get(placed.rackId) as RackLot, index, order.indexOf(index) + 1, row, panel),
   );
   return {
     clamps,
@@ -90,16 +103,16 @@ function measure(
   lot: RackLot,
   index: number,
   tightenAs: number,
-  build: PanelBuild,
+  row: RowOfClamps,
   panel: Panel,
 ): ClampOnPanel {
   const kind = findClampKind(lot.kind, 'rack.kind');
-  const needed = openingNeededMm(panel.widthMm, paddingOf(build));
+  const needed = openingNeededMm(panel.widthMm, paddingOf(row));
   const fit = openingFit(lot.maxOpeningMm, needed);
   const givesN = lotForceN(lot);
-  const forceN = fit === 'too-short' ? 0 : (Math.min(givesN, placed.mostN ?? givesN) * build.pullPct) / 100;
+  const forceN = fit === 'too-short' ? 0 : (Math.min(givesN, placed.mostN ?? givesN) * row.pullPct) / 100;
   const edges = [panel.boards[0], panel.boards.at(-1)].filter((board) => board !== undefined);
-  const bearing = bearingMm2(lot, build, panel);
+  const bearing = bearingMm2(lot, row, panel);
   return {
     placed,
     number: index + 1,
@@ -113,18 +126,18 @@ function measure(
     crushLimitMPa: Math.min(...edges.map(({ wood }) => wood.compPerpMPa)),
     tightenAs,
     handle: placed.handle ?? 'last',
-    reaches: kind.jawDepthMm >= panel.thicknessMm / 2 + build.holding.barClearanceMm,
+    reaches: kind.jawDepthMm >= panel.thicknessMm / 2 + row.holding.barClearanceMm,
   };
 }
 
 /** Length of edge that a jaw presses, through its block where there is one, mm; less where it nears an end. */
-export function padOnEdgeMm(lot: Pick<RackLot, 'padWidthMm'>, { edge }: PanelBuild): number {
+export function padOnEdgeMm(lot: Pick<RackLot, 'padWidthMm'>, { edge }: Pick<RowSection, 'edge'>): number {
   return lot.padWidthMm + (edge.kind === 'blocks' ? 2 * BLOCK_SPREAD * edge.thicknessMm : 0);
 }
 
 /** Wood that bears one jaw, through the packing where there is some, mm²: the lesser of both edges. */
-export function bearingMm2(lot: RackLot, build: PanelBuild, panel: Panel): number {
-  const spreadMm = 2 * BLOCK_SPREAD * paddingOf(build);
+export function bearingMm2(lot: RackLot, row: Pick<RowSection, 'edge'>, panel: Panel): number {
+  const spreadMm = 2 * BLOCK_SPREAD * paddingOf(row);
   const edges = [panel.boards[0], panel.boards.at(-1)].filter((board) => board !== undefined);
   return Math.min(
     ...edges.map(

@@ -1,29 +1,42 @@
 import type { RunPromise } from '../formats';
-import type { Plan } from '../verdicts';
+import { leastOf, ON_A_ROLL, type Plan } from '../plan';
 
-/** What a plan promises, frozen when a run begins. */
+/** What a plan promises, frozen when a run begins. Release times are those of the joint that takes longest. */
 export function promiseOf(plan: Plan): RunPromise {
-  const line = plan.lines[0];
+  const windows = plan.joints.filter(({ facts }) => facts.gluedMm2 > 0).map(({ window }) => window);
+  const least = (values: readonly (number | undefined)[]) =>
+    values.length === 0 || values.includes(undefined) ? null : Math.min(...(values as number[]));
+  const most = (values: readonly (number | null | undefined)[]) =>
+    values.length === 0 || values.some((value) => value == null) ? null : Math.max(...(values as number[]));
   return {
     adhesive: plan.adhesive.id,
     climate: { ...plan.climate },
     crew: plan.build.crew,
-    clamps: plan.clampSet.clamps.length,
+    clamps: plan.pulls.reduce((sum, { taken }) => sum + taken.reduce((all, { count }) => all + count, 0), 0),
     lots: lotsOf(plan),
-    handsOnMin: plan.timeline.handsOnMin,
-    windowMin: line?.window.totalMin?.low ?? null,
-    lowestMPa: Math.min(...plan.lines.map(({ pressure }) => pressure.minMPa)),
+    handsOnMin: plan.handsOnMin,
+    windowMin: least(windows.map(({ totalMin }) => totalMin?.low)),
+    lowestMPa: lowestMPa(plan),
     flatMm: plan.verdicts.flat.figure,
-    clampMin: line?.window.clampMin?.high ?? null,
-    machineMin: line?.window.machineMin ?? null,
+    clampMin: most(windows.map(({ clampMin }) => clampMin?.high)),
+    machineMin: most(windows.map(({ machineMin }) => machineMin)),
   };
 }
 
+/** Lowest pressure that any joint gets; seats are asked for force and left out. */
+function lowestMPa({ pulls, squeeze }: Plan): number {
+  const pressed = pulls.filter(({ seats }) => !seats).map((pull) => leastOf(pull, squeeze).reachMPa);
+  return pressed.length === 0 ? 0 : Math.min(...pressed);
+}
+
 /** Clamps that the run ties up, by their lot: those across, and those at the ends of cauls. */
-function lotsOf({ clampSet, cauls }: Plan): { rackId: string; count: number }[] {
+function lotsOf({ pulls, row }: Plan): { rackId: string; count: number }[] {
   const counts = new Map<string, number>();
   const add = (rackId: string, count: number) => counts.set(rackId, (counts.get(rackId) ?? 0) + count);
-  for (const { lot } of clampSet.clamps) add(lot.id, 1);
-  if (cauls?.endClamps.lot) add(cauls.endClamps.lot.id, cauls.endClamps.count);
+  for (const { lot, count } of pulls.flatMap(({ taken }) => taken)) {
+    if (!ON_A_ROLL.includes(lot.kind)) add(lot.id, count);
+  }
+  const ends = row?.cauls?.endClamps;
+  if (ends?.lot) add(ends.lot.id, ends.count);
   return [...counts].map(([rackId, count]) => ({ rackId, count }));
 }

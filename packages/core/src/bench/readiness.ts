@@ -1,5 +1,6 @@
 import { type Finding, finding } from '../finding';
-import { ASPECTS, type Plan } from '../verdicts';
+import { type Plan, pullOpenings, rowOpenings, settlePlan } from '../plan';
+import { ASPECTS } from '../verdicts';
 
 /** Causes that make starting pointless: the joint could not hold, or a clamp could not go on. */
 const FORBIDS: ReadonlySet<string> = new Set([
@@ -10,6 +11,12 @@ const FORBIDS: ReadonlySet<string> = new Set([
   'clamp-too-short',
   'not-enough-on-rack',
   'clamp-off-end',
+  'jaws-foul',
+  'jaw-crushes',
+  'pull-crushes',
+  'line-starves',
+  'nothing-to-pull-with',
+  'order-captive',
 ]);
 
 /** Whether a plan may be run: what forbids it, and failing verdicts that a person may choose to run with. */
@@ -35,42 +42,60 @@ export function readinessOf(plan: Plan): Readiness {
  * because one always turns out wrong.
  */
 export function gatherList(plan: Plan): Finding[] {
-  const { build, clampSet, totals, panel } = plan;
-  const kinds = [...new Set(clampSet.clamps.map(({ lot }) => lot.id))].map((id) => {
-    const ofLot = clampSet.clamps.filter(({ lot }) => lot.id === id);
-    return finding('gather-clamps', 'informs', {
-      count: ofLot.length,
-      kind: ofLot[0]?.lot.kind ?? '',
-      openingMm: ofLot[0]?.openingNeededMm ?? 0,
-      numbers: ofLot.map(({ number }) => number).join(', '),
-    });
-  });
+  const { build, totals, facts, joints, row } = plan;
+  const [lengthMm, widthMm] = [facts.toMm[0] - facts.fromMm[0], facts.toMm[1] - facts.fromMm[1]];
+  const methods = [
+    ...new Set(joints.filter((each) => each.facts.gluedMm2 > 0).map(({ method }) => method.id)),
+  ];
   return [
-    finding('gather-bench', 'informs', { lengthMm: panel.lengthMm, widthMm: panel.widthMm }),
-    finding('gather-boards', 'informs', { count: panel.boards.length }),
-    ...(build.holding.endStops ? [finding('gather-stop', 'informs')] : []),
+    finding('gather-bench', 'informs', { lengthMm, widthMm }),
+    finding(row === null ? 'gather-parts' : 'gather-boards', 'informs', { count: facts.parts.length }),
+    ...(row?.job.holding.endStops === true ? [finding('gather-stop', 'informs')] : []),
     finding('gather-glue', 'informs', {
       adhesive: build.glue.adhesive,
       massG: totals.massG,
       volumeMl: totals.volumeMl,
       onShelfMl: totals.onShelfMl,
     }),
-    finding('gather-spreader', 'informs', { method: build.glue.method }),
-    ...(build.holding.caulPairs > 0
-      ? [finding('gather-cauls', 'informs', { pairs: build.holding.caulPairs })]
-      : []),
-    ...(build.edge.kind === 'bare'
-      ? []
-      : [
-          finding('gather-packing', 'informs', {
-            kind: build.edge.kind,
-            thicknessMm: build.edge.thicknessMm,
-            count: build.edge.kind === 'battens' ? 2 : 2 * clampSet.clamps.length,
-          }),
-        ]),
-    ...kinds,
+    ...methods.map((method) => finding('gather-spreader', 'informs', { method })),
+    ...(row === null ? [] : rowThings(row)),
+    ...clampThings(plan),
     finding('gather-spares', 'informs', { count: 2 }),
     finding('gather-checks', 'informs'),
     finding('gather-cleaning', 'informs'),
   ];
+}
+
+function rowThings({ job, clampSet }: NonNullable<Plan['row']>): Finding[] {
+  const { edge, holding } = job;
+  return [
+    ...(holding.caulPairs > 0 ? [finding('gather-cauls', 'informs', { pairs: holding.caulPairs })] : []),
+    ...(edge.kind === 'bare'
+      ? []
+      : [
+          finding('gather-packing', 'informs', {
+            kind: edge.kind,
+            thicknessMm: edge.thicknessMm,
+            count: edge.kind === 'battens' ? 2 : 2 * clampSet.clamps.length,
+          }),
+        ]),
+  ];
+}
+
+/** Clamps by lot, with their opening and numbers; strips and bags, which are not opened, by number only. */
+function clampThings(plan: Plan): Finding[] {
+  const opened =
+    plan.row === null
+      ? pullOpenings((plan.squeeze === null ? settlePlan(plan) : plan).squeeze ?? { pulls: [] })
+      : rowOpenings(plan.row).filter(({ use }) => use === 'across');
+  return opened.map(({ count, kind, openingMm, numbers }) =>
+    openingMm === null
+      ? finding('gather-loose', 'informs', { count, kind: kind ?? '' })
+      : finding('gather-clamps', 'informs', {
+          count,
+          kind: kind ?? '',
+          openingMm,
+          numbers: numbers.join(', '),
+        }),
+  );
 }

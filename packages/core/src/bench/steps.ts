@@ -1,20 +1,19 @@
-import type { ClampOnPanel } from '../assembly';
-import { type Finding, finding } from '../finding';
-import type { Plan } from '../verdicts';
+import type { Finding } from '../finding';
+import { operationsOf, type OrderedSession, type Plan, type PlannedOperation } from '../plan';
 
 /** One thing to do at the bench, with its place on the plan's clock. */
 export interface BenchStep {
   readonly index: number;
   /** What to do, as a code with values; the interface says it and speaks it. */
   readonly instruction: Finding;
-  /** Lines and clamps touched now. */
+  /** Joints touched now, by their place among those of the plan, and the clamp. */
   readonly lines: readonly number[];
   readonly clamp: number | null;
   /** Planned minutes on the clock that starts with the first bead. */
   readonly plannedEndMin: number;
 }
 
-/** A burning line: lit by one step, put out by another, with a limit from its window. */
+/** A burning joint: lit by one step, put out by another, with a limit from its window. */
 export interface Fuse {
   readonly line: number;
   readonly label: string;
@@ -37,78 +36,58 @@ export interface BenchScript {
   readonly plannedMin: number;
 }
 
+/** The script of a plan's first session, or of another; empty where there is nothing to glue. */
+export function benchScript(plan: Plan, session = 0): BenchScript {
+  const ordered = plan.order?.sessions[session];
+  return ordered === undefined ? { steps: [], fuses: [], plannedMin: 0 } : scriptOf(plan, ordered);
+}
+
 /**
- * Turns a plan into instructions in the order one reads them out: the timeline's operations by start. A plan whose
- * glue is refused has no fuses and should not be run.
+ * Turns a session into instructions in the order one reads them out: its operations by start. A plan whose glue is refused has no
+ * fuses and should not be run.
  */
-export function benchScript(plan: Plan): BenchScript {
-  const operations = [...plan.timeline.operations].sort(
-    (a, b) => a.startMin - b.startMin || a.endMin - b.endMin,
-  );
-  const steps = operations.map((operation, index): BenchStep => {
-    const clamp = plan.clampSet.clamps.find(({ number }) => number === operation.item);
-    return {
-      index,
-      instruction: instructionFor(operation, plan, clamp),
-      lines: operation.lines,
-      clamp: operation.kind === 'set-clamp' || operation.kind === 'tighten' ? operation.item : null,
-      plannedEndMin: operation.endMin,
-    };
-  });
-  const lastPressing = operations.findLastIndex(({ kind }) => kind !== 'check');
-  const fuses = plan.lines.flatMap(({ line, window }): Fuse[] => {
-    if (window.openMin === null || window.closedMin === null || window.totalMin === null) return [];
+function scriptOf(plan: Plan, session: OrderedSession): BenchScript {
+  const operations = operationsOf(plan, session).filter(({ startMin, endMin }) => endMin > startMin);
+  const placeOf = (joint: string) => plan.joints.findIndex(({ facts }) => facts.joint.id === joint);
+  const steps = operations.map(({ kind, joints, clamps, instruction, endMin }, index): BenchStep => ({
+    index,
+    instruction,
+    lines: joints.map(placeOf),
+    clamp: kind === 'caul' ? null : (clamps[0] ?? null),
+    plannedEndMin: endMin,
+  }));
+  const fuses = session.joints.flatMap((joint): Fuse[] => {
+    const planned = plan.joints[placeOf(joint)];
+    const { openMin = null, closedMin = null, totalMin = null } = planned?.window ?? {};
+    if (planned === undefined || planned.facts.gluedMm2 === 0) return [];
+    if (openMin === null || closedMin === null || totalMin === null) return [];
     return [
       {
-        line: line.index,
-        label: line.label,
-        litByStep: operations.findIndex(({ kind, lines }) => kind === 'spread' && lines[0] === line.index),
-        closedByStep: operations.findIndex(({ kind, lines }) => kind === 'close' && lines[0] === line.index),
-        outByStep: lastPressing,
-        openMin: window.openMin.low,
-        closedMin: window.closedMin.low,
-        totalMin: window.totalMin.low,
+        line: placeOf(joint),
+        label: planned.facts.label,
+        litByStep: litBy(operations, joint),
+        closedByStep: operations.findIndex(({ kind, joints }) => kind === 'close' && joints.includes(joint)),
+        outByStep: operations.findLastIndex(({ asks, joints }) => asks === null && joints.includes(joint)),
+        openMin: openMin.low,
+        closedMin: closedMin.low,
+        totalMin: totalMin.low,
       },
     ];
   });
-  return { steps, fuses, plannedMin: plan.timeline.handsOnMin };
+  return { steps, fuses, plannedMin: session.handsOnMin + checkMin(operations, session) };
 }
 
-function instructionFor(
-  operation: Plan['timeline']['operations'][number],
-  plan: Plan,
-  clamp: ClampOnPanel | undefined,
-): Finding {
-  const planned = plan.lines[operation.lines[0] ?? -1];
-  switch (operation.kind) {
-    case 'spread':
-      return finding('do-spread', 'informs', {
-        line: planned?.line.label ?? '',
-        board: planned?.line.first.label ?? '',
-        faces: plan.build.glue.faces,
-        method: plan.build.glue.method,
-        massG: planned?.spread.massG ?? 0,
-      });
-    case 'close':
-      return finding('do-close', 'informs', {
-        line: planned?.line.label ?? '',
-        board: planned?.line.second.label ?? '',
-      });
-    case 'caul':
-      return finding('do-caul', 'informs', {
-        pair: operation.item ?? 0,
-        pairs: plan.build.holding.caulPairs,
-      });
-    case 'set-clamp':
-    case 'tighten':
-      return finding(operation.kind === 'tighten' ? 'do-tighten' : 'do-set-clamp', 'informs', {
-        clamp: operation.item ?? 0,
-        atMm: clamp?.placed.xMm ?? 0,
-        side: clamp?.placed.side ?? '',
-        kind: clamp?.lot.kind ?? '',
-        forceN: clamp?.forceN ?? 0,
-      });
-    case 'check':
-      return finding('do-check', 'informs', { flatMm: plan.build.goals.flatMm });
-  }
+/** Hands-on time goes on to the end of the checks. */
+const checkMin = (operations: readonly PlannedOperation[], { handsOnMin }: OrderedSession): number =>
+  Math.max(0, ...operations.map(({ endMin }) => endMin - handsOnMin));
+
+/**
+ * The step that is on show when a joint's first bead is laid. Its own spreading may be shown later, where somebody else is still at
+ * what was begun before: the fuse burns from the bead, not from the screen.
+ */
+function litBy(operations: readonly PlannedOperation[], joint: string): number {
+  const spread = operations.findIndex(({ kind, joints }) => kind === 'spread' && joints.includes(joint));
+  const startMin = operations[spread]?.startMin ?? 0;
+  const showing = operations.findIndex(({ endMin }) => endMin > startMin + 1e-9);
+  return Math.max(0, Math.min(spread, showing));
 }

@@ -1,18 +1,30 @@
 import type { Adhesive } from '../adhesives';
 import { InputError } from '../checks';
 
-/** Pressure wanted on a long-grain line. */
+/** Pressure between which a joint is right. */
 export interface TargetPressure {
   readonly lowMPa: number;
   readonly highMPa: number;
+  /** More than this squeezes so much out that the line starves, whatever the wood bears. */
+  readonly mostMPa: number;
 }
+
+/** Pressure at which a family starves [judgement]; epoxies want contact only, melts and foams are squeezed out early. */
+const STARVES_AT_MPA: Readonly<Record<string, number>> = {
+  'epoxy-slow': 0.35,
+  'epoxy-fast': 0.35,
+  'epoxy-filled': 0.35,
+  'polyurethane-hot-melt': 1,
+  'polyurethane-foaming': 1.5,
+};
+const STARVES_USUALLY_AT_MPA = 2.5;
 
 /**
  * Bands of specific gravity (12 % MC) and the pressure that thins a water-borne line enough in that wood.
  * Source: density-matched shop practice, docs/models.md;
  * a dense wood needs more because its surface gives less.
  */
-const BY_DENSITY: readonly { readonly upToSg: number; readonly target: TargetPressure }[] = [
+const BY_DENSITY: readonly { readonly upToSg: number; readonly target: Omit<TargetPressure, 'mostMPa'> }[] = [
   { upToSg: 0.42, target: { lowMPa: 0.7, highMPa: 1.0 } },
   { upToSg: 0.58, target: { lowMPa: 0.9, highMPa: 1.2 } },
   { upToSg: Number.POSITIVE_INFINITY, target: { lowMPa: 1.2, highMPa: 1.7 } },
@@ -53,25 +65,29 @@ export function targetPressure(
   if (school === 'light') {
     const matched = targetPressure(adhesive, specificGravities);
     const { lowMPa, highMPa } = LIGHT_SQUEEZE;
-    return matched.lowMPa <= lowMPa ? matched : { lowMPa, highMPa };
+    return matched.lowMPa <= lowMPa ? matched : { ...matched, lowMPa, highMPa };
   }
+  const mostMPa = STARVES_AT_MPA[adhesive.id] ?? STARVES_USUALLY_AT_MPA;
   if (adhesive.pressure.kind === 'fixed') {
-    return { lowMPa: adhesive.pressure.lowMPa, highMPa: adhesive.pressure.highMPa };
+    const { lowMPa, highMPa } = adhesive.pressure;
+    return { lowMPa, highMPa, mostMPa: Math.max(mostMPa, highMPa) };
   }
   const softest = Math.min(...specificGravities);
   const band = BY_DENSITY.find(({ upToSg }) => softest <= upToSg);
   if (band === undefined)
     throw new InputError('not-a-number', 'sg', 'sg must be a number.', 'a positive number');
-  return band.target;
+  return { ...band.target, mostMPa };
 }
 
 /** Verdict word for a pressure against its target and the wood's crushing limit. */
-export type PressureWord = 'under-pressed' | 'light' | 'right' | 'more-than-needed' | 'crushes';
+export type PressureWord = 'under-pressed' | 'light' | 'right' | 'more-than-needed' | 'starves' | 'crushes';
 
-/** Names a pressure: below half the low end, to low end, within, above, or beyond what the wood bears. */
+/** Names a pressure: below half the low end, to low end, within, above, so that the line starves, or beyond what the wood bears. */
 export function pressureWord(pressureMPa: number, target: TargetPressure, crushMPa: number): PressureWord {
   if (pressureMPa > crushMPa) return 'crushes';
   if (pressureMPa < target.lowMPa / 2) return 'under-pressed';
-  if (pressureMPa < target.lowMPa) return 'light';
-  return pressureMPa <= target.highMPa ? 'right' : 'more-than-needed';
+  if (pressureMPa < target.lowMPa * (1 - 1e-9)) return 'light';
+  if (pressureMPa > target.mostMPa) return 'starves';
+  // What was eased to the very end is not above it.
+  return pressureMPa <= target.highMPa * (1 + 1e-9) ? 'right' : 'more-than-needed';
 }

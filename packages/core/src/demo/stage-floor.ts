@@ -1,47 +1,64 @@
-import type { PanelBuild, RunDocument, ShopDocument } from '../formats';
-import { edgePanelBuild } from '../templates';
+import {
+  type BuildDocument,
+  type PlacedClamp,
+  type RunDocument,
+  type ShopDocument,
+  USUAL_ROW,
+} from '../formats';
+import { newBuild } from '../templates';
 import { promiseOf } from '../bench';
-import { planBuild } from '../verdicts';
+import { operationsOf, planBuild } from '../plan';
 
 /** Widths as they came off the saw; they add up to 600 mm. */
 const WIDTHS_MM = [128, 96, 140, 118, 118];
+/** Where Maud puts the long bars, by eye. */
+const CLAMPS_AT_MM = [69, 241, 414, 586, 759, 931];
 const MINUTE_MS = 60_000;
 const DAY_MS = 86_400_000;
 
 /** The stage floor of the Lantern Wagon: five hard-maple boards, breadboard ends to follow. */
-export function stageFloor(shop: ShopDocument): PanelBuild {
+export function stageFloor(shop: ShopDocument): BuildDocument {
   let next = 0;
-  const panel = edgePanelBuild(
+  const panel = newBuild(
     {
+      template: 'edge-panel',
       name: 'Stage floor',
       project: 'The Lantern Wagon',
-      species: 'hard-maple',
-      boards: WIDTHS_MM.length,
-      widthMm: 600,
-      lengthMm: 1000,
-      thicknessMm: 20,
       service: 'dry',
+      answers: {
+        species: 'hard-maple',
+        boards: WIDTHS_MM.length,
+        widthMm: 600,
+        lengthMm: 1000,
+        thicknessMm: 20,
+      },
     },
     shop,
     () => `d${(next += 1)}`,
   );
+  const row = panel.row ?? USUAL_ROW;
+  const boards = (panel.boards ?? []).map((board, i) => ({
+    ...board,
+    widthMm: WIDTHS_MM[i] ?? board.widthMm,
+    cut: i === 1 ? ('rift' as const) : ('flat' as const),
+    mcPct: i === 3 ? 8.4 : null,
+  }));
   return {
     ...panel,
-    boards: panel.boards.map((board, i) => ({
-      ...board,
-      widthMm: WIDTHS_MM[i] ?? board.widthMm,
-      cut: i === 1 ? 'rift' : 'flat',
-      mcPct: i === 3 ? 8.4 : null,
-    })),
-    holding: { ...panel.holding, heldFlatLater: true },
-    trimMm: 5,
-    dryFit: {
-      gaps: [{ line: 2, gapMm: 0.2 }],
-      acMm: 1166.8,
-      bdMm: 1165.6,
-      bowMm: null,
-      twistMm: 0.6,
+    boards,
+    row: {
+      ...row,
+      clamps: CLAMPS_AT_MM.map((xMm, i): PlacedClamp => ({
+        id: `d${(next += 1)}`,
+        rackId: 'tbar-long',
+        xMm,
+        side: i % 2 === 0 ? 'above' : 'below',
+      })),
+      holding: { ...row.holding, heldFlatLater: true },
+      trimMm: 5,
     },
+    jointNotes: [{ id: `${boards[2]?.id ?? ''}_${boards[3]?.id ?? ''}`, gapMm: 0.2, reinforcement: 'none' }],
+    dryFit: { acMm: 1166.8, bdMm: 1165.6, bowMm: null, twistMm: 0.6 },
   };
 }
 
@@ -89,7 +106,7 @@ const PAST_RUNS: readonly PastRun[] = [
 
 /** Two made-up glue-ups that came before, dated back from `nowMs`. */
 export function pastRuns(
-  build: PanelBuild,
+  build: BuildDocument,
   buildId: string,
   shop: ShopDocument,
   nowMs: number,
@@ -97,10 +114,12 @@ export function pastRuns(
   return PAST_RUNS.map(({ id, daysAgo, hour, climate, pace, record }) => {
     const plan = planBuild({ ...build, climate: { ...climate } }, shop);
     const startedAtMs = Math.floor(nowMs / DAY_MS - daysAgo) * DAY_MS + hour * 60 * MINUTE_MS;
-    const operations = [...plan.timeline.operations].sort(
-      (a, b) => a.startMin - b.startMin || a.endMin - b.endMin,
-    );
-    const clampedAtMs = Math.round(startedAtMs + plan.timeline.handsOnMin * pace * MINUTE_MS);
+    const [session] = plan.order?.sessions ?? [];
+    const operations =
+      session === undefined
+        ? []
+        : operationsOf(plan, session).filter(({ startMin: from, endMin: to }) => to > from);
+    const clampedAtMs = Math.round(startedAtMs + plan.handsOnMin * pace * MINUTE_MS);
     return {
       format: 'lean-clasp/run',
       version: 1,

@@ -1,18 +1,20 @@
-import type { AssemblyBuild } from '../formats';
-import { assemblyBuild, type AssemblyStart } from '../templates';
+import type { BuildDocument } from '../formats';
+import { type BuildStart, newBuild } from '../templates';
+import { DEMO_SHOP } from './shop';
 
 /** A build of the wagon and the id that links to it keep. */
 export interface DemoBuild {
   readonly id: string;
-  readonly build: AssemblyBuild;
+  readonly build: BuildDocument;
 }
 
 const PROJECT = 'The Lantern Wagon';
 
-type Start = Pick<AssemblyStart, 'template' | 'name' | 'answers'> & Partial<Pick<AssemblyStart, 'service'>>;
+type Start = Pick<BuildStart, 'template' | 'name' | 'answers'> & Partial<Pick<BuildStart, 'service'>>;
 
-function made(id: string, start: Start, change: Partial<AssemblyBuild> = {}): DemoBuild {
-  return { id, build: { ...assemblyBuild({ project: PROJECT, service: 'dry', ...start }), ...change } };
+function made(id: string, start: Start, change: Partial<BuildDocument> = {}): DemoBuild {
+  const build = newBuild({ project: PROJECT, service: 'dry', ...start }, DEMO_SHOP, () => id);
+  return { id, build: { ...build, ...change } };
 }
 
 /** Sides of a triangle with these corners whose longest side is given, mm; side i runs from corner i to i + 1. */

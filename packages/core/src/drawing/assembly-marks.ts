@@ -19,7 +19,7 @@ import {
   type Vec2,
   type Vec3,
 } from '../solids';
-import type { ClampInSpace } from '../verdicts';
+import type { ClampInSpace } from '../plan';
 import { type Shifts, TOGETHER } from './apart';
 import { fromBehind, type Layer } from './painters-order';
 

@@ -1,5 +1,5 @@
 import { paddingOf } from '../assembly';
-import { clampBowMm, type Plan } from '../verdicts';
+import { clampBowMm, type RowPlan } from '../plan';
 
 /** Steps of the pressure ramp: under half the low end, light, then rising shares of the target's high end. */
 export type PressureStep = 0 | 1 | 2 | 3 | 4 | 5;
@@ -30,8 +30,11 @@ export interface BoardMark {
 /** A glue line with its pressure. */
 export interface LineMark {
   readonly index: number;
+  /** Of its joint. */
+  readonly id: string;
   readonly label: string;
   readonly yMm: number;
+  readonly xMm: number;
   readonly lengthMm: number;
   readonly bands: readonly PressureBand[];
   readonly minMPa: number;
@@ -64,27 +67,27 @@ export interface PanelMarks {
   readonly clamps: readonly ClampMark[];
   readonly caulsAtMm: readonly number[];
   readonly caulWidthMm: number;
-  /** Bow at the middle while clamped, as far as it is held; infinite where it pops. */
-  readonly bowMm: number;
+  /** Bow at the middle while clamped, as far as it is held; null where it pops. */
+  readonly bowMm: number | null;
   readonly trimMm: number;
 }
 
 /** Computes the marks of the plan view. */
-export function panelMarks(plan: Plan): PanelMarks {
-  const { panel, build } = plan;
-  const weakest = plan.lines.reduce((a, b) =>
+export function panelMarks(row: RowPlan): PanelMarks {
+  const { panel, job } = row;
+  const weakest = row.lines.reduce((a, b) =>
     b.pressure.minMPa / b.target.lowMPa < a.pressure.minMPa / a.target.lowMPa ? b : a,
   );
   return {
     lengthMm: panel.lengthMm,
     widthMm: panel.widthMm,
     thicknessMm: panel.thicknessMm,
-    edgeMm: paddingOf(build),
-    edgeKind: build.edge.kind,
-    boards: panel.boards.map(({ board, label, fromMm }) => ({
+    edgeMm: paddingOf(job),
+    edgeKind: job.edge.kind,
+    boards: panel.boards.map(({ board, label, fromMm, startMm }) => ({
       id: board.id,
       label,
-      xMm: 0,
+      xMm: startMm,
       yMm: fromMm,
       lengthMm: board.lengthMm,
       widthMm: board.widthMm,
@@ -93,17 +96,19 @@ export function panelMarks(plan: Plan): PanelMarks {
       cut: board.cut,
       ringRadiusMm: board.ringRadiusMm,
     })),
-    lines: plan.lines.map(({ line, pressure, target }) => ({
+    lines: row.lines.map(({ line, pressure, target }) => ({
       index: line.index,
+      id: line.id,
       label: line.label,
       yMm: line.atMm,
+      xMm: line.startMm,
       lengthMm: line.lengthMm,
       bands: bandsOf(pressure.stationsMm, pressure.pressureMPa, target.lowMPa, target.highMPa),
       minMPa: pressure.minMPa,
       minAtMm: pressure.minAtMm,
       weakest: line.index === weakest.line.index,
     })),
-    clamps: plan.clampSet.clamps.map((clamp) => ({
+    clamps: row.clampSet.clamps.map((clamp) => ({
       id: clamp.placed.id,
       number: clamp.number,
       xMm: clamp.placed.xMm,
@@ -113,12 +118,15 @@ export function panelMarks(plan: Plan): PanelMarks {
       pinned: clamp.placed.pinned === true,
       faulty: clamp.fit === 'too-short' || clamp.padPressureMPa > clamp.crushLimitMPa,
     })),
-    caulsAtMm: plan.cauls?.placesMm ?? [],
-    caulWidthMm: plan.cauls?.caul.widthMm ?? 0,
-    bowMm: clampBowMm(plan),
-    trimMm: build.trimMm,
+    caulsAtMm: row.cauls?.placesMm ?? [],
+    caulWidthMm: row.cauls?.caul.widthMm ?? 0,
+    bowMm: finiteOrNull(clampBowMm(row)),
+    trimMm: job.trimMm,
   };
 }
+
+/** Stored as JSON, which knows no infinity. */
+const finiteOrNull = (value: number): number | null => (Number.isFinite(value) ? value : null);
 
 /** Groups neighbouring stations of equal step; each station owns half the way to its neighbours. */
 function bandsOf(

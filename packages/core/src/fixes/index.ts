@@ -1,4 +1,4 @@
-export { findAssemblyFixes } from './assembly-fixes';
+export { effortOf } from './efforts';
+export { findFixes } from './find-fixes';
 export { type LikelyChange, likelyChanges } from './likelier';
-export { findFixes } from './panel-fixes';
 export type { Fix, Fixes } from './rank';

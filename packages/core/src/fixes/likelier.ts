@@ -1,13 +1,6 @@
 import { type Finding, finding } from '../finding';
-import type { AssemblyBuild, ShopDocument } from '../formats';
-import {
-  type AssemblyPlan,
-  jobOfAssembly,
-  type Likelihood,
-  likelihoodOf,
-  planAssembly,
-  withSessions,
-} from '../verdicts';
+import type { BuildDocument, ShopDocument } from '../formats';
+import { type Plan, glueJobOf, type Likelihood, likelihoodOf, planBuild, withSessions } from '../plan';
 import { atHour, clampsLaidOut, oneMorePair } from './common-changes';
 import { glueCandidates } from './other-glues';
 import type { Candidate } from './rank';
@@ -15,7 +8,7 @@ import type { Candidate } from './rank';
 /** A change to a build with how likely it then keeps every window, simulated anew. */
 export interface LikelyChange {
   readonly change: Finding;
-  readonly build: AssemblyBuild;
+  readonly build: BuildDocument;
   readonly likelihood: Likelihood;
 }
 
@@ -27,29 +20,29 @@ const MOST_CUTS = 8;
  * would do to the likelihood: each planned and simulated anew, told one by one. Changes that cannot be planned are
  * passed over.
  */
-export function* likelyChanges(plan: AssemblyPlan, shop: ShopDocument): Generator<LikelyChange, void> {
+export function* likelyChanges(plan: Plan, shop: ShopDocument): Generator<LikelyChange, void> {
   for (const { change, build } of simpleChanges(plan, shop)) {
-    const likelihood = likelihoodOf(planAssembly(build, shop));
+    const likelihood = likelihoodOf(planBuild(build, shop));
     if (likelihood !== null) yield { change, build, likelihood };
   }
   const cut = oneMoreSession(plan, shop);
   if (cut !== null) yield cut;
 }
 
-function simpleChanges(plan: AssemblyPlan, shop: ShopDocument): Candidate<AssemblyBuild>[] {
+function simpleChanges(plan: Plan, shop: ShopDocument): Candidate[] {
   const { build, climate } = plan;
   const hours = [...shop.hours].sort((a, b) => a.tempC - b.tempC);
   const ends = [hours[0], hours.at(-1)].filter((hour) => hour !== undefined);
   return [
     ...oneMorePair(build, shop),
     ...clampsLaidOut(build),
-    ...glueCandidates(build, jobOfAssembly(plan, null), shop, { onShelf: 2, toGet: 6 }),
+    ...glueCandidates(build, glueJobOf(plan, null), shop),
     ...ends.filter(({ tempC }) => Math.abs(tempC - climate.tempC) >= 1).map((hour) => atHour(build, hour)),
   ];
 }
 
 /** The tightest session cut in two where that makes success likeliest; null where there is nothing to cut. */
-function oneMoreSession({ build, order }: AssemblyPlan, shop: ShopDocument): LikelyChange | null {
+function oneMoreSession({ build, order }: Plan, shop: ShopDocument): LikelyChange | null {
   if (order === null || order.impossible !== null || order.sessions.length === 0) return null;
   const tightest = order.sessions.reduce((a, b) => (b.worstMargin < a.worstMargin ? b : a));
   const at = order.sessions.indexOf(tightest);
@@ -62,7 +55,7 @@ function oneMoreSession({ build, order }: AssemblyPlan, shop: ShopDocument): Lik
     );
     const sessions = order.sessions.flatMap(({ joints }, i) => (i === at ? halves : [joints]));
     const edited = withSessions(build, sessions);
-    const likelihood = likelihoodOf(planAssembly(edited, shop));
+    const likelihood = likelihoodOf(planBuild(edited, shop));
     if (likelihood === null || (best !== null && likelihood.share <= best.likelihood.share)) continue;
     best = {
       change: finding('one-more-session', 'informs', { sessions: sessions.length }),

@@ -2,7 +2,7 @@ import { type Adhesive } from '../adhesives';
 import { type GlueJob, rankAdhesives, type RankedGlue } from '../choice';
 import { finding } from '../finding';
 import type { BuildDocument, ShopDocument } from '../formats';
-import { familiesOf } from '../verdicts';
+import { familiesOf } from '../plan';
 import type { Candidate } from './rank';
 
 /** Best few families that are proposed; each is planned for real, so that more would only cost time. */
@@ -32,22 +32,13 @@ const failsOnTimeOnly = ({ refusals }: RankedGlue): boolean =>
 const leastPressure = ({ adhesive: { pressure } }: RankedGlue): number =>
   pressure.kind === 'fixed' ? pressure.lowMPa : LEAST_BY_DENSITY;
 
-/**
- * The build with each of those glues in turn.
- * @param effort what taking one off the shelf, and what getting hold of one, asks of the person.
- */
-export function glueCandidates<B extends BuildDocument>(
-  build: B,
-  job: GlueJob,
-  shop: ShopDocument,
-  effort: { readonly onShelf: number; readonly toGet: number },
-): Candidate<B>[] {
+/** The build with each of those glues in turn. */
+export function glueCandidates(build: BuildDocument, job: GlueJob, shop: ShopDocument): Candidate[] {
   return otherGlues(job, build.glue.adhesive, shop).map(({ id }) => {
     const onShelf = shop.bottles.some(({ adhesive, remainingMl }) => adhesive === id && remainingMl > 0);
     return {
       change: finding('use-glue', 'informs', { adhesive: id, onShelf: onShelf ? 'yes' : 'no' }),
       build: { ...build, glue: { ...build.glue, adhesive: id } },
-      effort: onShelf ? effort.onShelf : effort.toGet,
     };
   });
 }

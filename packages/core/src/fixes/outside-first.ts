@@ -1,37 +1,36 @@
 import { typicalLot } from '../assembly';
 import { findClampKind, lotForceN } from '../clamps';
 import { finding } from '../finding';
-import type { AssemblyBuild, ShopDocument } from '../formats';
+import type { ShopDocument } from '../formats';
 import { LIMITS } from '../limits';
-import { type AssemblyPlan, clampsElsewhere, type PlannedPull, pullFrame } from '../verdicts';
+import { ACROSS, clampsElsewhere, type Plan, type PlannedPull, pullFrame } from '../plan';
 import type { Candidate } from './rank';
-
-type Change = Candidate<AssemblyBuild>;
 
 /** Most clamps that are borrowed at once, and how much more than the least they give. */
 const MOST_BORROWED = 30;
 const ROOM = 1.1;
 
 /** What only the person can do: read what was not read, or borrow what the rack does not hold. Their effect is worked out all the same. */
-export function outsideFirst(plan: AssemblyPlan, shop: ShopDocument): Change[] {
+export function outsideFirst(plan: Plan, shop: ShopDocument): Candidate[] {
   return [
     ...readings(plan),
-    ...plan.pulls.flatMap((pull) => [...borrowed(plan, pull, shop), ...deeper(plan, pull, shop)]),
+    ...plan.pulls
+      .filter(({ pull }) => plan.row === null || pull.id !== ACROSS)
+      .flatMap((pull) => [...borrowed(plan, pull, shop), ...deeper(plan, pull, shop)]),
   ];
 }
 
 /** Readings that come out as they should. */
-function readings({ build, facts, verdicts }: AssemblyPlan): Change[] {
+function readings({ build, facts, verdicts }: Plan): Candidate[] {
   const { acMm, bdMm } = build.dryFit;
   const { square } = facts.assembly;
-  const found: Change[] = [];
+  const found: Candidate[] = [];
   if (square.kind === 'diagonals' && (acMm === null || bdMm === null)) {
     const diagonalMm = Math.min(LIMITS.diagonalMm.max, Math.hypot(square.abMm, square.bcMm));
     found.push({
       change: finding('read-diagonals-first', 'informs', { diagonalMm, mostMm: build.goals.squareMm }),
       build: { ...build, dryFit: { ...build.dryFit, acMm: diagonalMm, bdMm: diagonalMm } },
       first: 'reading',
-      effort: 0.3,
     });
   }
   if (verdicts.flat.cause.code === 'flatness-unread') {
@@ -39,7 +38,6 @@ function readings({ build, facts, verdicts }: AssemblyPlan): Change[] {
       change: finding('sight-first', 'informs', { mostMm: build.goals.flatMm }),
       build: { ...build, dryFit: { ...build.dryFit, twistMm: 0, bowMm: 0 } },
       first: 'reading',
-      effort: 0.3,
     });
   }
   return found;
@@ -47,10 +45,10 @@ function readings({ build, facts, verdicts }: AssemblyPlan): Change[] {
 
 /** So many of the kind that suits a pull best as are missing on the rack, opened far enough. */
 function borrowed(
-  { build }: AssemblyPlan,
+  { build }: Plan,
   { pull, neededN, reachN, word, taken }: PlannedPull,
   shop: ShopDocument,
-): Change[] {
+): Candidate[] {
   if (taken.length > 0 && word !== 'under-pressed' && word !== 'light') return [];
   const [kindId] = pull.kinds;
   if (kindId === undefined) return [];
@@ -71,13 +69,12 @@ function borrowed(
       build: { ...build, squeeze: { ...build.squeeze, counts, clamps } },
       shop: { ...shop, rack: [...shop.rack, { ...lot, count }] },
       first: 'rack',
-      effort: 2,
     },
   ];
 }
 
 /** As many clamps of a kind whose jaws reach in from both sides of a wide stack, where those that it takes do not. */
-function deeper({ build, facts }: AssemblyPlan, { pull, taken }: PlannedPull, shop: ShopDocument): Change[] {
+function deeper({ build, facts }: Plan, { pull, taken }: PlannedPull, shop: ShopDocument): Candidate[] {
   if (pull.need !== 'line' || !pull.stacked) return [];
   const neededMm = pullFrame(pull, facts).widthMm / 4;
   const reaches = (kindId: string) => findClampKind(kindId).jawDepthMm >= neededMm;
@@ -99,7 +96,6 @@ function deeper({ build, facts }: AssemblyPlan, { pull, taken }: PlannedPull, sh
       // Those that do not reach stay on the wall.
       shop: { ...shop, rack: [...shop.rack.filter((own) => reaches(own.kind)), lot] },
       first: 'rack',
-      effort: 2,
     },
   ];
 }

@@ -1,24 +1,23 @@
 import type { Finding } from '../finding';
-import type { ShopDocument } from '../formats';
+import type { BuildDocument, ShopDocument } from '../formats';
 import { type Aspect, ASPECTS, stateRank, type Verdict } from '../verdicts';
+import { effortOf } from './efforts';
 
 /** What has to be done outside before the build may be changed: work on the wood and a new reading, or clamps fetched for the rack. */
 export type DoneFirst = 'reading' | 'rack';
 
 /** A whole edited build under a code that says what was changed. Nothing is promised about its effect yet. */
-export interface Candidate<B> {
+export interface Candidate {
   readonly change: Finding;
-  readonly build: B;
+  readonly build: BuildDocument;
   /** Left out where the edit is all there is to it. */
   readonly first?: DoneFirst;
   /** The shop once it has what is to be fetched. */
   readonly shop?: ShopDocument;
-  /** How much the edit asks of the person: a tick, something fetched, another day. Breaks ties. */
-  readonly effort: number;
 }
 
 /** A candidate edit with its computed effect on one verdict. */
-export interface Fix<B> {
+export interface Fix {
   readonly aspect: Aspect;
   /** What would be changed. */
   readonly change: Finding;
@@ -27,13 +26,13 @@ export interface Fix<B> {
   /** States of all four verdicts after the edit. */
   readonly states: Readonly<Record<Aspect, Verdict['state']>>;
   /** The build after the edit; applied like any other edit, unless something has to be done first. */
-  readonly build: B;
+  readonly build: BuildDocument;
   /** What the effect takes for granted, and only the person can do; null where the edit is all there is to it. */
   readonly first: DoneFirst | null;
 }
 
 /** Up to three fixes for each verdict that wants one, best first. */
-export type Fixes<B> = Readonly<Record<Aspect, readonly Fix<B>[]>>;
+export type Fixes = Readonly<Record<Aspect, readonly Fix[]>>;
 
 type Verdicts = Readonly<Record<Aspect, Verdict>>;
 
@@ -52,18 +51,18 @@ const LEAST_GAIN = 0.02;
  * @param settled the verdicts as they come out when worked through in full, and how to do so for a candidate; without it
  *   the plan is all there is.
  */
-export function rankFixes<B>(
+export function rankFixes(
   verdicts: Verdicts,
-  candidates: () => readonly Candidate<B>[],
-  verdictsOf: (candidate: Candidate<B>) => Verdicts,
-  settled?: { readonly verdicts: Verdicts; readonly of: (candidate: Candidate<B>) => Verdicts },
-): Fixes<B> {
+  candidates: () => readonly Candidate[],
+  verdictsOf: (candidate: Candidate) => Verdicts,
+  settled?: { readonly verdicts: Verdicts; readonly of: (candidate: Candidate) => Verdicts },
+): Fixes {
   const now = settled?.verdicts ?? verdicts;
   const wanting = ASPECTS.filter((aspect) => wantsFix(now[aspect]));
-  const none: Fixes<B> = { inTime: [], tight: [], square: [], flat: [] };
+  const none: Fixes = { inTime: [], tight: [], square: [], flat: [] };
   if (wanting.length === 0) return none;
   const tried = candidates().map((candidate) => ({ candidate, verdicts: verdictsOf(candidate) }));
-  return wanting.reduce<Fixes<B>>((fixes, aspect) => {
+  return wanting.reduce<Fixes>((fixes, aspect) => {
     if (settled === undefined)
       return { ...fixes, [aspect]: fixesOf(aspect, verdicts, bestFor(aspect, verdicts, tried, MOST_FIXES)) };
     // What looks best in the estimate is worked out for real, and only that is shown.
@@ -79,16 +78,16 @@ function wantsFix({ state, barShare }: Verdict): boolean {
   return state !== 'holds' || barShare < COMFORTABLE_BAR;
 }
 
-interface Tried<B> {
-  readonly candidate: Candidate<B>;
+interface Tried {
+  readonly candidate: Candidate;
   readonly verdicts: Verdicts;
 }
 
-function bestFor<B>(aspect: Aspect, before: Verdicts, tried: readonly Tried<B>[], most: number): Tried<B>[] {
+function bestFor(aspect: Aspect, before: Verdicts, tried: readonly Tried[], most: number): Tried[] {
   const helping = tried
     .filter((attempt) => helps(aspect, before, attempt.verdicts))
     .sort((a, b) => score(aspect, b) - score(aspect, a));
-  const chosen: Tried<B>[] = [];
+  const chosen: Tried[] = [];
   for (const attempt of helping) {
     const sameKind = chosen.some(({ candidate }) => candidate.change.code === attempt.candidate.change.code);
     if (!sameKind && chosen.length < most) chosen.push(attempt);
@@ -96,7 +95,7 @@ function bestFor<B>(aspect: Aspect, before: Verdicts, tried: readonly Tried<B>[]
   return chosen;
 }
 
-function fixesOf<B>(aspect: Aspect, before: Verdicts, chosen: readonly Tried<B>[]): Fix<B>[] {
+function fixesOf(aspect: Aspect, before: Verdicts, chosen: readonly Tried[]): Fix[] {
   return chosen.map(({ candidate, verdicts: after }) => ({
     aspect,
     change: candidate.change,
@@ -122,8 +121,8 @@ function helps(aspect: Aspect, before: Verdicts, after: Verdicts): boolean {
 }
 
 /** State first, then bar length, less what the edit asks of the person. */
-function score<B>(aspect: Aspect, { candidate, verdicts }: Tried<B>): number {
+function score(aspect: Aspect, { candidate, verdicts }: Tried): number {
   const total = ASPECTS.reduce((sum, each) => sum + stateRank(verdicts[each].state), 0);
   const { state, barShare } = verdicts[aspect];
-  return 100 * stateRank(state) + 10 * total + 4 * barShare - candidate.effort;
+  return 100 * stateRank(state) + 10 * total + 4 * barShare - effortOf(candidate.change);
 }

@@ -1,10 +1,9 @@
 import { finding } from '../finding';
-import type { AssemblyBuild, ShopDocument } from '../formats';
-import { type AssemblyPlan, clampsElsewhere, packingOf } from '../verdicts';
+import type { BuildDocument, ShopDocument } from '../formats';
+import { ACROSS, clampsElsewhere, packingOf, type Plan } from '../plan';
 import type { Candidate } from './rank';
 
-type Change = Candidate<AssemblyBuild>;
-type Squeeze = NonNullable<AssemblyBuild['squeeze']>;
+type Squeeze = NonNullable<BuildDocument['squeeze']>;
 
 /** Clamps that one change adds to a pull, at most. */
 const MOST_ADDED = 6;
@@ -15,62 +14,67 @@ const SHOT_DEG = 0.02;
 const RACKED_MM = 0.5;
 
 /** Changes to how an assembly is squeezed, cut or made ready. */
-export function squeezeChanges(plan: AssemblyPlan, shop: ShopDocument): Change[] {
+export function squeezeChanges(plan: Plan, shop: ShopDocument): Candidate[] {
   const { build } = plan;
-  const squeezed = (change: Squeeze): AssemblyBuild => ({
+  const squeezed = (change: Squeeze): BuildDocument => ({
     ...build,
     squeeze: { ...build.squeeze, ...change },
   });
+  const pulls = plan.pulls.filter(({ pull }) => plan.row === null || pull.id !== ACROSS);
   return [
-    ...moreOnPulls(plan, shop, squeezed),
-    ...workedOut(plan, squeezed),
-    ...otherPacking(build, squeezed),
+    ...moreOnPulls(build, pulls, shop, squeezed),
+    ...workedOut(build, pulls, squeezed),
+    ...(plan.row === null ? otherPacking(build, squeezed) : []),
     ...recut(plan),
     ...truerShape(plan, squeezed),
     ...evenMoisture(plan),
+    ...driedFirst(plan),
   ];
 }
 
 /** More clamps on a pull, as far as the rack has kinds that suit and open far enough. */
 function moreOnPulls(
-  { build, pulls }: AssemblyPlan,
+  build: BuildDocument,
+  pulls: Plan['pulls'],
   shop: ShopDocument,
-  squeezed: (change: Squeeze) => AssemblyBuild,
-): Change[] {
-  return pulls.flatMap(({ pull, taken, word }): Change[] => {
+  squeezed: (change: Squeeze) => BuildDocument,
+): Candidate[] {
+  return pulls.flatMap(({ pull, taken, word }): Candidate[] => {
     const now = taken.reduce((sum, { count }) => sum + count, 0);
     const suiting = shop.rack
       .filter(({ kind, maxOpeningMm }) => pull.kinds.includes(kind) && maxOpeningMm >= pull.openingMm)
       .reduce((sum, { count }) => sum + count, 0);
     const others = (build.squeeze?.counts ?? []).filter((each) => each.pull !== pull.id);
     const most = Math.min(MOST_ADDED, suiting - now);
-    return Array.from({ length: Math.max(0, most) }, (_, i): Change => ({
+    return Array.from({ length: Math.max(0, most) }, (_, i): Candidate => ({
       change: finding('more-on-pull', 'informs', { count: i + 1, now, word }),
       build: squeezed({
         counts: [...others, { pull: pull.id, count: now + i + 1 }],
         ...withoutPlaced(build, pull.id),
       }),
-      effort: 1 + 0.2 * i,
     }));
   });
 }
 
 /** The clamps of a build without those placed on one pull; nothing where none are. */
-const withoutPlaced = (build: AssemblyBuild, id: string): Squeeze =>
+const withoutPlaced = (build: BuildDocument, id: string): Squeeze =>
   build.squeeze?.clamps === undefined ? {} : { clamps: clampsElsewhere(build, id) };
 
 /** Clamps where they would be put by themselves, in place of those that were put otherwise. */
-function workedOut({ build, pulls }: AssemblyPlan, squeezed: (change: Squeeze) => AssemblyBuild): Change[] {
+function workedOut(
+  build: BuildDocument,
+  pulls: Plan['pulls'],
+  squeezed: (change: Squeeze) => BuildDocument,
+): Candidate[] {
   return pulls
     .filter(({ placed, idle }) => placed.length + idle.length > 0)
     .map(({ pull, joint }) => ({
       change: finding('pull-worked-out', 'informs', { pull: pull.id, line: joint }),
       build: squeezed(withoutPlaced(build, pull.id)),
-      effort: 0.5,
     }));
 }
 
-function otherPacking(build: AssemblyBuild, squeezed: (change: Squeeze) => AssemblyBuild): Change[] {
+function otherPacking(build: BuildDocument, squeezed: (change: Squeeze) => BuildDocument): Candidate[] {
   const packing = packingOf(build);
   return [
     ...(packing.kind === 'cauls'
@@ -79,7 +83,6 @@ function otherPacking(build: AssemblyBuild, squeezed: (change: Squeeze) => Assem
           {
             change: finding('cauls-along', 'informs', { thicknessMm: CAUL_MM }),
             build: squeezed({ packing: { kind: 'cauls', thicknessMm: CAUL_MM } }),
-            effort: 1.2,
           },
         ]),
     ...(packing.kind === 'bare'
@@ -87,27 +90,25 @@ function otherPacking(build: AssemblyBuild, squeezed: (change: Squeeze) => Assem
           {
             change: finding('blocks-under', 'informs', { thicknessMm: 20 }),
             build: squeezed({ packing: { kind: 'blocks', thicknessMm: 20 } }),
-            effort: 0.6,
           },
         ]
       : []),
     ...(build.squeeze?.slip === true
       ? []
-      : [{ change: finding('slip-round', 'informs'), build: squeezed({ slip: true }), effort: 0.6 }]),
+      : [{ change: finding('slip-round', 'informs'), build: squeezed({ slip: true }) }]),
     ...(build.squeeze?.press === 'cauls'
       ? []
       : [
           {
             change: finding('press-between-platens', 'informs'),
             build: squeezed({ press: 'cauls' }),
-            effort: 3,
           },
         ]),
   ];
 }
 
 /** What the plan comes to once the joint that stands open has been cut or planed again. */
-function recut({ build, joints }: AssemblyPlan): Change[] {
+function recut({ build, joints }: Plan): Candidate[] {
   const [worst] = joints
     .filter(({ closing }) => closing === 'costly' || closing === 'back-to-plane')
     .sort((a, b) => Math.abs(b.gap?.gapMm ?? 0) - Math.abs(a.gap?.gapMm ?? 0));
@@ -123,20 +124,18 @@ function recut({ build, joints }: AssemblyPlan): Change[] {
         ),
       },
       first: 'reading',
-      effort: 3,
     },
   ];
 }
 
 /** Truer cuts, a pulled diagonal, a flat base. */
-function truerShape({ build, facts }: AssemblyPlan, squeezed: (change: Squeeze) => AssemblyBuild): Change[] {
-  const found: Change[] = [];
+function truerShape({ build, facts }: Plan, squeezed: (change: Squeeze) => BuildDocument): Candidate[] {
+  const found: Candidate[] = [];
   const { acMm, bdMm, twistMm, bowMm } = build.dryFit;
   if (facts.assembly.square.kind === 'mitres' && (build.squeeze?.cutErrorDeg ?? 1) > SHOT_DEG) {
     found.push({
       change: finding('shoot-mitres', 'informs', { errorDeg: SHOT_DEG }),
       build: squeezed({ cutErrorDeg: SHOT_DEG }),
-      effort: 1.5,
     });
   }
   if (acMm !== null && bdMm !== null && Math.abs(acMm - bdMm) > RACKED_MM) {
@@ -148,28 +147,25 @@ function truerShape({ build, facts }: AssemblyPlan, squeezed: (change: Squeeze) 
       }),
       build: { ...build, dryFit: { ...build.dryFit, acMm: mean, bdMm: mean } },
       first: 'reading',
-      effort: 0.8,
     });
   }
   if ((twistMm !== null || bowMm !== null) && build.squeeze?.clampedDown !== true) {
     found.push({
       change: finding('clamp-down', 'informs'),
       build: squeezed({ clampedDown: true }),
-      effort: 0.8,
     });
   }
   if (facts.assembly.flat.kind === 'balance' && !facts.assembly.flat.bothFaces && 'faces' in build.answers) {
     found.push({
       change: finding('veneer-both', 'informs'),
       build: { ...build, answers: { ...build.answers, faces: 'both' } },
-      effort: 2,
     });
   }
   return found;
 }
 
 /** What the plan comes to once all parts have come to one moisture. */
-function evenMoisture({ build, partMcPct, facts }: AssemblyPlan): Change[] {
+function evenMoisture({ build, partMcPct, facts }: Plan): Candidate[] {
   const [least, most] = [Math.min(...partMcPct), Math.max(...partMcPct)];
   if (most - least < 2) return [];
   const metered = new Set(build.partNotes.filter(({ mcPct }) => mcPct !== null).map(({ id }) => id));
@@ -184,8 +180,25 @@ function evenMoisture({ build, partMcPct, facts }: AssemblyPlan): Change[] {
             ),
           },
           first: 'reading',
-          effort: 5,
         },
       ]
     : [];
+}
+
+/** What the plan comes to once wood that is too wet has dried to what the glue takes. */
+function driedFirst({ build, adhesive, partMcPct, facts }: Plan): Candidate[] {
+  const most = adhesive.moisturePct.max;
+  const wet = new Set(facts.parts.flatMap(({ part }, i) => ((partMcPct[i] ?? 0) > most ? [part.id] : [])));
+  if (wet.size === 0) return [];
+  const noted = [...wet].map((id) => ({
+    ...(build.partNotes.find((note) => note.id === id) ?? { id, species: null, condition: 'fresh' as const }),
+    mcPct: most,
+  }));
+  return [
+    {
+      change: finding('dry-boards', 'informs', { mcPct: most }),
+      build: { ...build, partNotes: [...build.partNotes.filter(({ id }) => !wet.has(id)), ...noted] },
+      first: 'reading',
+    },
+  ];
 }

@@ -1,16 +1,15 @@
 import { finding } from '../finding';
-import { type AssemblyBuild, NO_WISHES, type PanelBuild } from '../formats';
+import { type BuildDocument, NO_WISHES } from '../formats';
 import type { Candidate } from './rank';
 
 /** Waiting until wood that was brought in is as warm as the shop; nothing where it is. */
-export function warmWood<B extends PanelBuild | AssemblyBuild>(build: B): Candidate<B>[] {
+export function warmWood(build: BuildDocument): Candidate[] {
   const woodTempC = build.wishes?.woodTempC ?? null;
   if (woodTempC === null) return [];
   return [
     {
       change: finding('warm-the-wood', 'informs', { tempC: woodTempC }),
       build: { ...build, wishes: { ...NO_WISHES, ...build.wishes, woodTempC: null } },
-      effort: 4,
     },
   ];
 }

@@ -1,20 +1,15 @@
+export { BUILD_VERSION, type BuildDocument, BuildDocumentSchema } from './build-document';
 export {
-  type AssemblyBuild,
+  type Board,
+  type Climate,
   type FreeJoint,
   type FreePart,
+  MOST_BOARDS,
   MOST_FREE_PARTS,
   MOST_READINGS,
   type PulledClamp,
-} from './assembly-build';
-export { type BuildDocument, BuildDocumentSchema, isPanel } from './build-document';
-export {
-  type Board,
-  type PanelBuild,
-  type Climate,
-  MOST_BOARDS,
-  MOST_CLAMPS,
-  type PlacedClamp,
-} from './panel-build';
+} from './build-sections';
+export { MOST_CLAMPS, type PlacedClamp, type RowSection, USUAL_ROW } from './row';
 export {
   type RunDocument,
   RunDocumentSchema,
@@ -31,5 +26,6 @@ export {
   type ShopDocument,
   ShopDocumentSchema,
 } from './shop-document';
+export { upgradedBuild } from './upgrades';
 export { type Finish, FINISHES, NO_WISHES, type Wishes } from './wishes';
 export { bounded, oneOf, orNull, strictObject, wholeBounded } from './schema';

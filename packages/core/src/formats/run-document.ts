@@ -1,6 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { LIMITS } from '../limits';
-import { ClimateSchema } from './panel-build';
+import { ClimateSchema } from './build-sections';
 import { bounded, Id, oneOf, orNull, ShortText, strictObject } from './schema';
 
 /** Wall-clock instant in milliseconds since 1970, as browsers count. */
@@ -30,7 +30,7 @@ export const RunPromiseSchema = strictObject({
   adhesive: ShortText,
   climate: ClimateSchema,
   crew: Type.Integer({ minimum: 1, maximum: LIMITS.crew.max }),
-  clamps: Type.Integer({ minimum: 0, maximum: 60 }),
+  clamps: Type.Integer({ minimum: 0, maximum: 9999 }),
   /** How many of which lot of the rack; left out by runs from before. */
   lots: Type.Optional(
     Type.Array(strictObject({ rackId: Id, count: Type.Integer({ minimum: 1, maximum: 99 }) }), {

@@ -1,6 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { LIMITS } from '../limits';
-import { ClimateSchema } from './panel-build';
+import { ClimateSchema } from './build-sections';
 import { bounded, Id, oneOf, orNull, ShortText, strictObject, wholeBounded } from './schema';
 
 /** A lot of equal clamps on the rack. */

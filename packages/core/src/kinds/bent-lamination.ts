@@ -74,6 +74,8 @@ export const BENT_LAMINATION = defineKind({
       }),
       joints,
       aids: [{ id: 'form', role: 'form', solid: solidOf(ring(Math.max(1, radiusMm * 0.82), radiusMm)) }],
+      oneGo: true,
+      inTurn: true,
       pulls: [
         {
           id: 'down',

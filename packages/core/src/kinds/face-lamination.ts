@@ -30,6 +30,8 @@ export const FACE_LAMINATION = defineKind({
       ),
     ),
     joints: upTo(layers - 1).map((n) => joint('face', partId('layer', n), partId('layer', n + 1))),
+    oneGo: true,
+    inTurn: true,
     pulls: [
       {
         id: 'down',

@@ -65,6 +65,9 @@ export function freeLayout(parts: readonly FreePart[], joints: readonly FreeJoin
     sets: 1,
     dryJig: false,
     setDry: false,
+    row: false,
+    oneGo: false,
+    inTurn: false,
     findings: [],
   };
 }

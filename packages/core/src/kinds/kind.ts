@@ -1,5 +1,6 @@
-import type { Assembly, Part, PartRole } from '../assembly';
+import type { Assembly, Part, PartRole, Ring } from '../assembly';
 import { type Finding } from '../finding';
+import type { Board, RowSection } from '../formats';
 import { MAIN_AXES, type Solid, type Vec3 } from '../solids';
 import { type Answers, type AnswersTo, checkAnswers, type Questions, startingAnswers } from './question';
 
@@ -58,7 +59,11 @@ export type KindCaution = 'heavy' | 'springs' | 'bags' | 'hot' | 'old-finish' | 
 export type Layout = Omit<Assembly, 'parts'> & { readonly parts: readonly PartDraft[] };
 
 /** A part as a kind lays it out; moisture and condition are the person's to add. */
-export type PartDraft = Omit<Part, 'mcPct' | 'condition' | 'faceTurned' | 'edgeTurned'>;
+export type PartDraft = Omit<Part, 'mcPct' | 'ring' | 'condition' | 'faceTurned' | 'edgeTurned'> &
+  Partial<Pick<Part, 'mcPct' | 'ring'>>;
+
+/** What the answers of a kind say about its row, whatever the document says. */
+export type RowByAnswers = Partial<Pick<RowSection, 'edge'>> & { readonly caulPairs?: number };
 
 /** A kind of glue-up: what it asks, how it is laid out, what to do first and what can hurt. */
 export interface Kind {
@@ -71,23 +76,37 @@ export interface Kind {
   /** Faces that get glue and how it is put on, to start with. */
   readonly faces: 1 | 2;
   readonly method: string;
-  /** @throws InputError for answers out of bounds or that do not go together. */
-  readonly layOut: (answers: Answers, season: Season) => Layout;
+  /** Null for kinds that are no row of boards. */
+  readonly row: ((answers: Answers) => RowByAnswers) | null;
+  /** Whether the person keeps a list of boards, each with its own size, in place of the sizes asked for at the start. */
+  readonly ownBoards: boolean;
+  /** What it is judged by unless the person says otherwise, mm. */
+  readonly goals: { readonly flatMm: number; readonly squareMm: number };
+  /** @param boards the person's own, for kinds that have them; empty: as the answers say. @throws InputError for answers out of bounds or that do not go together. */
+  readonly layOut: (answers: Answers, season: Season, boards?: readonly Board[]) => Layout;
 }
 
 /** Ties questions to the layout that answers them. */
 export function defineKind<Q extends Questions>(
-  kind: Omit<Kind, 'questions' | 'layOut'> & {
+  kind: Omit<Kind, 'questions' | 'layOut' | 'row' | 'ownBoards' | 'goals'> & {
     readonly questions: Q;
+    readonly row?: (answers: AnswersTo<Q>) => RowByAnswers;
+    readonly ownBoards?: boolean;
+    readonly goals?: Kind['goals'];
     readonly layOut: (
       answers: AnswersTo<Q>,
       season: Season,
+      boards: readonly Board[],
     ) => Partial<Layout> & Pick<Layout, 'parts' | 'joints' | 'pulls'>;
   },
 ): Kind {
+  const { row } = kind;
   return {
+    ownBoards: false,
+    goals: { flatMm: 1, squareMm: 1 },
     ...kind,
-    layOut: (answers, season) => ({
+    row: row === undefined ? null : (answers) => row(checkAnswers(kind.questions, answers)),
+    layOut: (answers, season, boards = []) => ({
       aids: [],
       square: { kind: 'none' },
       flat: { kind: 'none' },
@@ -95,8 +114,11 @@ export function defineKind<Q extends Questions>(
       sets: 1,
       dryJig: false,
       setDry: false,
+      row: row !== undefined,
+      oneGo: row !== undefined,
+      inTurn: row !== undefined,
       findings: [] as readonly Finding[],
-      ...kind.layOut(checkAnswers(kind.questions, answers), season),
+      ...kind.layOut(checkAnswers(kind.questions, answers), season, boards),
     }),
   };
 }
@@ -174,6 +196,16 @@ export function joint(
     ...more,
   };
 }
+
+/** Ring radius of common flat-sawn boards when nobody has looked at the end grain [judgement]. */
+export const USUAL_RING_RADIUS_MM = 150;
+
+/** Boards as they come: flat-sawn, best faces up, hearts alternating. */
+export const usualRing = (index: number): Ring => ({
+  cut: 'flat',
+  heart: index % 2 === 0 ? 'up' : 'down',
+  radiusMm: USUAL_RING_RADIUS_MM,
+});
 
 /** 1, 2 … n. */
 export const upTo = (n: number): number[] => Array.from({ length: n }, (_, i) => i + 1);

@@ -1,5 +1,5 @@
-import type { Assembly, GluedRegion } from '../assembly';
-import type { AssemblyBuild } from '../formats';
+import type { Assembly, GluedRegion, Ring } from '../assembly';
+import type { BuildDocument } from '../formats';
 import { freeLayout } from './free';
 import type { Layout } from './kind';
 import { findKind } from './list';
@@ -16,7 +16,7 @@ const GLUED_SHARE: Readonly<Record<GluedRegion, number>> = { full: 1, middle: 1 
  * @param nowPct moisture content of wood in balance with the shop.
  * @throws InputError for answers that cannot be made, with the nearest that can.
  */
-export function layAssembly(build: AssemblyBuild, nowPct: number): Assembly {
+export function layAssembly(build: BuildDocument, nowPct: number): Assembly {
   const layout = layOut(build, nowPct);
   const parts = new Map(build.partNotes.map((note) => [note.id, note]));
   const joints = new Map(build.jointNotes.map((note) => [note.id, note]));
@@ -27,7 +27,8 @@ export function layAssembly(build: AssemblyBuild, nowPct: number): Assembly {
       return {
         ...draft,
         species: note?.species ?? draft.species,
-        mcPct: note?.mcPct ?? null,
+        mcPct: note?.mcPct ?? draft.mcPct ?? null,
+        ring: draft.ring === undefined || draft.ring === null ? null : turned(draft.ring, note),
         condition: note?.condition ?? 'fresh',
         faceTurned: note?.faceTurned ?? false,
         edgeTurned: note?.edgeTurned ?? false,
@@ -46,8 +47,17 @@ export function layAssembly(build: AssemblyBuild, nowPct: number): Assembly {
   };
 }
 
-function layOut(build: AssemblyBuild, nowPct: number): Layout {
+/** Rings of a board with what was noted about it. */
+function turned(ring: Ring, note: BuildDocument['partNotes'][number] | undefined): Ring {
+  return {
+    cut: note?.cut ?? ring.cut,
+    heart: note?.heart ?? ring.heart,
+    radiusMm: note?.ringRadiusMm ?? ring.radiusMm,
+  };
+}
+
+function layOut(build: BuildDocument, nowPct: number): Layout {
   return build.template === FREE
     ? freeLayout(build.free.parts, build.free.joints)
-    : findKind(build.template).layOut(build.answers, { nowPct, ...build.mcInUse });
+    : findKind(build.template).layOut(build.answers, { nowPct, ...build.mcInUse }, build.boards);
 }

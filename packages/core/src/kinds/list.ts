@@ -2,6 +2,7 @@ import { InputError } from '../checks';
 import { BENT_LAMINATION } from './bent-lamination';
 import { BREADBOARD } from './breadboard';
 import { CASE } from './case';
+import { EDGE_PANEL } from './edge-panel';
 import { FACE_LAMINATION } from './face-lamination';
 import { type Kind } from './kind';
 import { MITRED_FRAME, TRIM_SET } from './mitred-frame';
@@ -16,6 +17,7 @@ import { EDGE_BANDING, VENEERED_SHEET } from './veneered-sheet';
 
 /** Every kind that is laid out from answers, in the order in which people meet them. */
 export const KINDS: readonly Kind[] = [
+  EDGE_PANEL,
   ROUND_PANEL,
   HEAVY_SLAB,
   REGLUE,
@@ -47,7 +49,7 @@ export function findKind(id: string): Kind {
       'unknown-id',
       'template',
       `There is no kind of glue-up "${id}".`,
-      ['edge-panel', ...byId.keys(), 'free'].join(', '),
+      [...byId.keys(), 'free'].join(', '),
     );
   }
   return kind;

@@ -72,6 +72,7 @@ export const TRIM_SET = defineKind({
     return {
       ...frame,
       setDry: true,
+      oneGo: false,
       // Each corner has a clamp of its own, set dry beforehand, so that it is pressed as soon as it is closed.
       pulls: frame.joints.map(({ id }) => ({
         id: `corner-${id}`,
@@ -127,6 +128,9 @@ export function frameOf({ sidesMm, anglesDeg, widthMm, thicknessMm, species, ope
     sets: 1,
     dryJig: false,
     setDry: false,
+    row: false,
+    oneGo: true,
+    inTurn: false,
     findings:
       sharpest < 90 - 1e-9
         ? [

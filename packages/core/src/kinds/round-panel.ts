@@ -1,7 +1,7 @@
 import type { Aid } from '../assembly';
 import { type Finding, finding } from '../finding';
 import { extruded, solidOf, type Vec2 } from '../solids';
-import { BAR_CLAMPS, defineKind, joint, part, partId, upTo, X, Y } from './kind';
+import { BAR_CLAMPS, defineKind, joint, part, partId, upTo, usualRing, X, Y } from './kind';
 import { askChoice, askCount, askLength, askSpecies } from './question';
 
 /** Friction of an abrasive-faced block on wood [judgement]. */
@@ -53,6 +53,7 @@ export const ROUND_PANEL = defineKind({
   adhesive: null,
   faces: 1,
   method: 'card',
+  row: ({ blockMm }) => ({ edge: { kind: 'blocks', thicknessMm: blockMm } }),
   layOut: ({ outline, ...shape }) => {
     const { boards, blocks, findings } = outline === 'oval' ? oval(shape) : liveEdge(shape);
     const { species, widthMm, lengthMm, thicknessMm, blockMm } = shape;
@@ -60,13 +61,14 @@ export const ROUND_PANEL = defineKind({
       joint('edge', partId('board', n), partId('board', n + 1)),
     );
     return {
-      parts: boards.map((corners, i) =>
-        part('board', i + 1, species, solidOf(extruded('z', corners, 0, thicknessMm)), X, [
+      parts: boards.map((corners, i) => ({
+        ...part('board', i + 1, species, solidOf(extruded('z', corners, 0, thicknessMm)), X, [
           extent(corners, 0),
           extent(corners, 1),
           thicknessMm,
         ]),
-      ),
+        ring: usualRing(i),
+      })),
       joints,
       aids: blocks.map((corners, i): Aid => ({
         id: `block-${i + 1}`,

@@ -50,6 +50,8 @@ export const SCARF = defineKind({
         return part('pole', n, species, solidOf(extruded('y', outline, 0, widthMm)), X, [long, widthMm, t]);
       }),
       joints,
+      oneGo: true,
+      inTurn: true,
       pulls: [
         {
           id: 'down',

@@ -1,7 +1,8 @@
 import { finding } from '../finding';
 import { box, solidOf } from '../solids';
-import { BAR_CLAMPS, defineKind, joint, PADS_MM, part, partId, upTo, X, Y } from './kind';
+import { BAR_CLAMPS, defineKind, joint, PADS_MM, partId, upTo, Y } from './kind';
 import { askCount, askLength, askSpecies } from './question';
+import { sideBySide } from './side-by-side';
 
 /** Wide, heavy, uneven planks held flat by crowned cauls while they are pulled together. */
 export const HEAVY_SLAB = defineKind({
@@ -12,7 +13,7 @@ export const HEAVY_SLAB = defineKind({
     widthMm: askLength(720, 200, 1500),
     lengthMm: askLength(1800, 400, 5000),
     thicknessMm: askLength(48, 30, 120),
-    caulPairs: askCount(4, 1, 12),
+    caulPairs: askCount(4, 0, 12),
   },
   preparation: [
     'meter-moisture',
@@ -27,6 +28,7 @@ export const HEAVY_SLAB = defineKind({
   adhesive: null,
   faces: 2,
   method: 'roller',
+  row: ({ caulPairs }) => ({ caulPairs }),
   layOut: ({ species, planks, widthMm, lengthMm, thicknessMm, caulPairs }) => {
     const each = widthMm / planks;
     const caul = { depth: 70, width: 45 };
@@ -63,7 +65,7 @@ export const HEAVY_SLAB = defineKind({
       ],
       flat: { kind: 'wind' },
       findings:
-        lengthMm / caulPairs > 600
+        caulPairs > 0 && lengthMm / caulPairs > 600
           ? [
               finding('cauls-far-apart', 'warns', {
                 apartMm: lengthMm / caulPairs,
@@ -90,6 +92,7 @@ export const REGLUE = defineKind({
   adhesive: null,
   faces: 2,
   method: 'brush',
+  row: () => ({}),
   layOut: ({ species, pieces, widthMm, lengthMm, thicknessMm }) => ({
     parts: sideBySide(species, pieces, widthMm / pieces, lengthMm, thicknessMm),
     joints: upTo(pieces - 1).map((n) => joint('edge', partId('board', n), partId('board', n + 1))),
@@ -108,16 +111,3 @@ export const REGLUE = defineKind({
     findings: [finding('pull-lifts-middle', 'informs', {})],
   }),
 });
-
-function sideBySide(species: string, count: number, widthMm: number, lengthMm: number, thicknessMm: number) {
-  return upTo(count).map((n) =>
-    part(
-      'board',
-      n,
-      species,
-      solidOf(box([0, (n - 1) * widthMm, 0], [lengthMm, n * widthMm, thicknessMm])),
-      X,
-      [lengthMm, widthMm, thicknessMm],
-    ),
-  );
-}

@@ -44,6 +44,7 @@ export const MITRED_POST = defineKind({
         ]),
       ),
       joints,
+      oneGo: true,
       pulls: [
         {
           id: 'round',

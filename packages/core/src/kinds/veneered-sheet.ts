@@ -47,6 +47,8 @@ export const VENEERED_SHEET = defineKind({
         ...veneers,
       ],
       joints,
+      oneGo: true,
+      inTurn: true,
       pulls: [
         {
           id: 'down',
@@ -122,6 +124,8 @@ export const EDGE_BANDING = defineKind({
     return {
       parts: [part('core', 0, coreSpecies, solidOf(box([0, 0, 0], [l, w, t])), X, [l, w, t], Z), ...bands],
       joints: [...toCore, ...corners],
+      oneGo: true,
+      inTurn: true,
       pulls: [
         pull('across', ids([1, 2]), [0, 1, 0], w + 2 * b + 40),
         ...(edges === 'all'

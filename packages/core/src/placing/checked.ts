@@ -1,21 +1,22 @@
 import { panelLots, panelOpeningMm } from '../assembly';
 import { findClampKind, lotForceN } from '../clamps';
 import { type Finding, finding } from '../finding';
-import { caulPairsIn, type PanelBuild, type PlacedClamp, type ShopDocument } from '../formats';
+import { caulPairsIn, type BuildDocument, type PlacedClamp, type ShopDocument } from '../formats';
 import { type Press, STRUT_SHARE } from '../mechanics';
-import { type Plan, planBuild, settlePlan } from '../verdicts';
+import { type Plan, planBuild, rowOf, settlePlan, withRow } from '../plan';
 import type { Placing, PlacingJob } from './job';
+import type { PlannedRow } from './row-job';
 
 /** Something to borrow, make or do instead where the rack falls short, with what it would come to. */
 export interface Instead {
   readonly change: Finding;
   /** The panel after it; null where the rack would have to change first. */
-  readonly build: PanelBuild | null;
+  readonly build: BuildDocument | null;
 }
 
 /** Clamps placed on a panel, checked by the elements. */
-export interface PanelPlacing {
-  readonly build: PanelBuild;
+export interface RowPlacing {
+  readonly build: BuildDocument;
   /** Lowest pressure over what is wanted there, by finite elements. */
   readonly lowestShare: number;
   readonly meets: boolean;
@@ -29,14 +30,14 @@ export interface PanelPlacing {
 
 /** Puts a found set on the panel and presses it for real. */
 export function check(
-  plan: Plan,
+  plan: PlannedRow,
   job: PlacingJob,
   found: Placing,
   makeId: () => string,
   press: Press,
-): PanelPlacing {
-  const { build, shop } = plan;
-  const pinned = build.clamps.filter((clamp) => clamp.pinned === true);
+): RowPlacing {
+  const { build, shop, row } = plan;
+  const pinned = row.job.clamps.filter((clamp) => clamp.pinned === true);
   const set = found.clamps.map(({ lotId, xMm }): PlacedClamp => {
     const pin = lotId.startsWith('pinned ') ? pinned[Number(lotId.slice('pinned '.length))] : undefined;
     if (pin !== undefined) return pin;
@@ -46,14 +47,16 @@ export function check(
     return { id: makeId(), rackId: lotId, xMm, side: 'above', ...eased };
   });
   const clamps = withHandles(withSides(set, shop), shop);
-  const bare = { ...build, clamps, pullPct: pullFor(plan, job, found) };
+  // Planned pulls are eased by the plan itself where all of them would be too much.
+  const bare = withRow(build, { clamps, pullPct: 100 });
   const barePlan = planBuild(bare, shop);
   const placed = withCauls(barePlan);
   const settled = settlePlan(placed === bare ? barePlan : planBuild(placed, shop), press);
-  const shares = settled.lines.map(({ pressure, target }) => pressure.minMPa / target.lowMPa);
+  const lines = settled.row?.lines ?? [];
+  const shares = lines.map(({ pressure, target }) => pressure.minMPa / target.lowMPa);
   const lowestShare = clamps.length === 0 ? 0 : Math.min(...shares);
-  const weakest = settled.lines[shares.indexOf(lowestShare)];
-  const neededMm = panelOpeningMm(build);
+  const weakest = lines[shares.indexOf(lowestShare)];
+  const neededMm = panelOpeningMm(row.panel, row.job);
   return {
     build: placed,
     lowestShare,
@@ -75,8 +78,8 @@ export function check(
               proven: found.status === 'proven' ? 'yes' : 'no',
             }),
           ]),
-      ...(placed.holding.caulPairs > build.holding.caulPairs
-        ? [finding('cauls-added', 'informs', { pairs: placed.holding.caulPairs })]
+      ...(rowOf(placed).holding.caulPairs > row.job.holding.caulPairs
+        ? [finding('cauls-added', 'informs', { pairs: rowOf(placed).holding.caulPairs })]
         : []),
       ...panelLots(shop)
         .filter(({ maxOpeningMm }) => maxOpeningMm < neededMm)
@@ -97,23 +100,11 @@ export function check(
 const CAULS_EVERY_MM = 500;
 
 /** Adds cauls where the pull would pop a panel that nothing holds, as far as the shop has them. */
-function withCauls({ build, shop, strut, heldBy, panel }: Plan): PanelBuild {
-  if (heldBy.length > 0 || strut.loadShare < STRUT_SHARE.warn) return build;
-  const pairs = Math.min(caulPairsIn(shop), Math.ceil(panel.lengthMm / CAULS_EVERY_MM));
-  return pairs <= build.holding.caulPairs
-    ? build
-    : { ...build, holding: { ...build.holding, caulPairs: pairs } };
-}
-
-/** Pull in per cent of the most: less where the mean would pass what the glue wants, never below what the weakest spot needs. */
-function pullFor({ lines }: Plan, job: PlacingJob, { clamps, lowestShare }: Placing): number {
-  const totalN = clamps.reduce(
-    (sum, { lotId }) => sum + (job.lots.find(({ id }) => id === lotId)?.forceN ?? 0),
-    0,
-  );
-  const over = Math.max(...lines.map(({ line, target }) => totalN / line.areaMm2 / target.highMPa));
-  if (over <= 1 || lowestShare <= 0) return 100;
-  return Math.min(100, Math.max(1, Math.ceil(100 * Math.max(1 / over, 1.02 / lowestShare))));
+function withCauls({ build, shop, row }: Plan): BuildDocument {
+  if (row === null || row.heldBy.length > 0 || row.strut.loadShare < STRUT_SHARE.warn) return build;
+  const { holding } = row.job;
+  const pairs = Math.min(caulPairsIn(shop), Math.ceil(row.panel.lengthMm / CAULS_EVERY_MM));
+  return pairs <= holding.caulPairs ? build : withRow(build, { holding: { ...holding, caulPairs: pairs } });
 }
 
 /** Above and below in turn, pinned ones as they are, begun so that the moments cancel best. */

@@ -1,6 +1,6 @@
 export type { Placing, PlacingJob, PlacingLot, SetClamp } from './job';
-export type { PanelPlacing } from './checked';
+export type { RowPlacing } from './checked';
 export type { PlacingStage } from './aimed';
-export { panelPlacings, placeOnPanel, type PlacingStep } from './place-on-panel';
+export { rowPlacings, placeOnRow, type RowPlacingStep } from './place-on-row';
 export { type PullPlacing, pullPlacings, type PullPlacingStep } from './place-on-pull';
 export { placeClamps } from './search';

@@ -2,11 +2,11 @@ import { listAdhesives, standsService } from '../adhesives';
 import { panelLots, panelOpeningMm, typicalLot } from '../assembly';
 import { canLightSqueeze, lotForceN, targetPressure } from '../clamps';
 import { finding } from '../finding';
-import type { PanelBuild, RackLot, ShopDocument } from '../formats';
+import type { RackLot, ShopDocument } from '../formats';
 import type { Press } from '../mechanics';
-import { type Plan, planBuild } from '../verdicts';
-import { check, type Instead, type PanelPlacing } from './checked';
-import { jobOf } from './panel-job';
+import { planBuild, rowOf, withRow } from '../plan';
+import { check, type Instead, type RowPlacing } from './checked';
+import { isRow, jobOf, type PlannedRow } from './row-job';
 import { placeClamps } from './search';
 
 /** Battens that are proposed where the rack falls short, and clamps that could be borrowed. */
@@ -15,8 +15,8 @@ const MOST_BORROWED = 40;
 
 /** What would do where the rack does not. */
 export function insteadOf(
-  plan: Plan,
-  short: PanelPlacing,
+  plan: PlannedRow,
+  short: RowPlacing,
   shop: ShopDocument,
   makeId: () => string,
   press: Press,
@@ -30,9 +30,9 @@ export function insteadOf(
 }
 
 /** How many more of the strongest panel clamp, opened how far. */
-function borrowed(plan: Plan): Instead[] {
-  const { build, shop } = plan;
-  const openingMm = panelOpeningMm(build);
+function borrowed(plan: PlannedRow): Instead[] {
+  const { shop, row } = plan;
+  const openingMm = panelOpeningMm(row.panel, row.job);
   const [strongest] = panelLots(shop).sort((a, b) => lotForceN(b) - lotForceN(a));
   // The strongest there is of it, else the kind that is at hand everywhere.
   const lot: RackLot = {
@@ -60,10 +60,11 @@ function borrowed(plan: Plan): Instead[] {
 }
 
 /** The clamps there are, through battens that spread them. */
-function withBattens(plan: Plan, shop: ShopDocument, makeId: () => string, press: Press): Instead[] {
-  if (plan.build.edge.kind === 'battens') return [];
-  const build: PanelBuild = { ...plan.build, edge: { kind: 'battens', thicknessMm: BATTEN_MM } };
+function withBattens(plan: PlannedRow, shop: ShopDocument, makeId: () => string, press: Press): Instead[] {
+  if (plan.row.job.edge.kind !== 'bare') return [];
+  const build = withRow(plan.build, { edge: { kind: 'battens', thicknessMm: BATTEN_MM } });
   const through = planBuild(build, shop);
+  if (!isRow(through)) return [];
   const job = jobOf(through, 1);
   const placing = check(through, job, placeClamps(job), makeId, press);
   return placing.meets
@@ -71,7 +72,7 @@ function withBattens(plan: Plan, shop: ShopDocument, makeId: () => string, press
         {
           change: finding('make-battens', 'informs', {
             thicknessMm: BATTEN_MM,
-            clamps: placing.build.clamps.length,
+            clamps: rowOf(placing.build).clamps.length,
             lowestPct: 100 * placing.lowestShare,
           }),
           build: placing.build,
@@ -80,16 +81,17 @@ function withBattens(plan: Plan, shop: ShopDocument, makeId: () => string, press
     : [];
 }
 
-function lightly({ build, adhesive }: Plan, short: PanelPlacing, shop: ShopDocument): Instead[] {
-  if (build.school === 'light' || !canLightSqueeze(adhesive)) return [];
-  const light: PanelBuild = { ...short.build, school: 'light' };
+function lightly({ row, adhesive }: PlannedRow, short: RowPlacing, shop: ShopDocument): Instead[] {
+  if (row.job.school === 'light' || !canLightSqueeze(adhesive)) return [];
+  const light = withRow(short.build, { school: 'light' });
   return planBuild(light, shop).verdicts.tight.state === 'fails'
     ? []
     : [{ change: finding('squeeze-lightly', 'informs'), build: light }];
 }
 
 /** A family that is content with what there is. */
-function otherGlue({ build, lines, adhesive }: Plan, short: PanelPlacing): Instead[] {
+function otherGlue({ build, row, adhesive }: PlannedRow, short: RowPlacing): Instead[] {
+  const { lines } = row;
   const reachMPa = Math.min(...lines.map(({ target }) => target.lowMPa)) * short.lowestShare;
   const sgs = lines.flatMap(({ line }) => [line.first.wood.sg, line.second.wood.sg]);
   const found = listAdhesives().find(
@@ -99,7 +101,7 @@ function otherGlue({ build, lines, adhesive }: Plan, short: PanelPlacing): Inste
       other.gapMm >= adhesive.gapMm &&
       targetPressure(other, sgs).lowMPa <= reachMPa,
   );
-  return found === undefined || short.build.clamps.length === 0
+  return found === undefined || rowOf(short.build).clamps.length === 0
     ? []
     : [
         {

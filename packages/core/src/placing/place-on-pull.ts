@@ -1,26 +1,26 @@
 import { lotForceN } from '../clamps';
 import { type Finding, finding } from '../finding';
-import type { AssemblyBuild, PulledClamp, RackLot } from '../formats';
+import type { BuildDocument, PulledClamp, RackLot } from '../formats';
 import { panelPressure, type Press } from '../mechanics';
 import {
-  type AssemblyPlan,
+  type Plan,
   type ClampInSpace,
   clampsElsewhere,
   leastOf,
   packingOf,
-  planAssembly,
+  planBuild,
   type PlannedPull,
-  settleAssembly,
+  settlePlan,
   type Stack,
   stackOf,
-} from '../verdicts';
+} from '../plan';
 import { aimed, type Step } from './aimed';
 import { placeClamps } from './search';
 import { clampsFrom, jobOfStack, pinnedOn, stackLots } from './stack-job';
 
 /** Clamps placed on one pull of an assembly, checked as it is pressed. */
 export interface PullPlacing {
-  readonly build: AssemblyBuild;
+  readonly build: BuildDocument;
   readonly pull: string;
   /** Lowest pressure on any of its joints over what is wanted there. */
   readonly lowestShare: number;
@@ -42,7 +42,7 @@ const MOST_BORROWED = 40;
  * @param makeId supplies ids of new clamps.
  */
 export function* pullPlacings(
-  plan: AssemblyPlan,
+  plan: Plan,
   pullId: string,
   makeId: () => string,
   press: Press = panelPressure,
@@ -72,12 +72,12 @@ export function* pullPlacings(
   yield done({ ...placing, findings: [...placing.findings, ...borrowed(plan, planned, stack, lots)] });
 }
 
-const clampsOf = ({ squeeze }: AssemblyBuild, pullId: string): readonly PulledClamp[] =>
+const clampsOf = ({ squeeze }: BuildDocument, pullId: string): readonly PulledClamp[] =>
   squeeze?.clamps?.filter(({ pull }) => pull === pullId) ?? [];
 
 /** Where clamps stand when they are worked out, less the places nearest to those that are pinned. */
 function spreadAnew(
-  { build, shop }: AssemblyPlan,
+  { build, shop }: Plan,
   planned: PlannedPull,
   makeId: () => string,
   press: Press,
@@ -141,25 +141,25 @@ function spreadAnew(
 }
 
 function clampsWorkedOut(
-  build: AssemblyBuild,
-  shop: AssemblyPlan['shop'],
+  build: BuildDocument,
+  shop: Plan['shop'],
   pullId: string,
   press: Press,
 ): readonly ClampInSpace[] {
-  const { squeeze } = settleAssembly(planAssembly(build, shop), press);
+  const { squeeze } = settlePlan(planBuild(build, shop), press);
   return squeeze?.pulls.find(({ planned }) => planned.pull.id === pullId)?.clamps ?? [];
 }
 
 /** Puts clamps on the pull and presses it for real. */
 function checked(
-  { build, shop }: AssemblyPlan,
+  { build, shop }: Plan,
   { pull }: PlannedPull,
   clamps: readonly PulledClamp[],
   press: Press,
 ): PullPlacing {
   const others = clampsElsewhere(build, pull.id);
   const placed = { ...build, squeeze: { ...build.squeeze, clamps: [...others, ...clamps] } };
-  const settled = settleAssembly(planAssembly(placed, shop), press);
+  const settled = settlePlan(planBuild(placed, shop), press);
   const own = settled.squeeze?.pulls.find(({ planned }) => planned.pull.id === pull.id);
   if (own === undefined || clamps.length === 0) {
     return { build, pull: pull.id, lowestShare: 0, meets: false, findings: [] };
@@ -186,12 +186,7 @@ function checked(
 }
 
 /** How many more of the strongest that suits. */
-function borrowed(
-  plan: AssemblyPlan,
-  planned: PlannedPull,
-  stack: Stack,
-  lots: readonly RackLot[],
-): Finding[] {
+function borrowed(plan: Plan, planned: PlannedPull, stack: Stack, lots: readonly RackLot[]): Finding[] {
   const [strongest] = [...lots].sort((a, b) => lotForceN(b) - lotForceN(a));
   if (strongest === undefined) return [];
   const lot = { ...strongest, id: 'borrowed', count: MOST_BORROWED };

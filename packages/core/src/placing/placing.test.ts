@@ -3,7 +3,7 @@ import { panelPressure } from '../mechanics';
 import type { ShopDocument } from '../formats';
 import { maplePanel, TEST_SHOP } from '../test-support/builds';
 import { planBuild } from '../verdicts';
-import { type PlacingJob, placeClamps, placeOnPanel, type SetClamp } from '.';
+import { type PlacingJob, placeClamps, placeOnRow, type SetClamp } from '.';
 
 const maple = resolveSpecies('hard-maple').properties;
 const oak = resolveSpecies('red-oak').properties;
@@ -143,7 +143,7 @@ describe('placing on a panel from the rack', () => {
 
   it('meets the target by the elements, with sides in turn and nothing fouling', () => {
     const shop = shopWith({ count: 10 });
-    const placing = placeOnPanel(planBuild(bare, shop), makeId);
+    const placing = placeOnRow(planBuild(bare, shop), makeId);
     expect(placing.meets).toBe(true);
     const plan = planBuild(placing.build, shop);
     expect(plan.clampSet.clashes).toEqual([]);
@@ -171,14 +171,14 @@ describe('placing on a panel from the rack', () => {
       side: 'below' as const,
       pinned: true,
     };
-    const placing = placeOnPanel(planBuild({ ...bare, clamps: [pin] }, shop), makeId);
+    const placing = placeOnRow(planBuild({ ...bare, clamps: [pin] }, shop), makeId);
     expect(placing.build.clamps).toContainEqual(pin);
     expect(placing.meets).toBe(true);
   });
 
   it('puts cauls across a panel that nothing holds', () => {
     const free = { ...bare, holding: { ...bare.holding, barsTouch: false, caulPairs: 0 } };
-    const placing = placeOnPanel(planBuild(free, TEST_SHOP), makeId);
+    const placing = placeOnRow(planBuild(free, TEST_SHOP), makeId);
     expect(placing.build.holding.caulPairs).toBeGreaterThan(0);
     expect(placing.findings.map(({ code }) => code)).toContain('cauls-added');
     expect(planBuild(placing.build, TEST_SHOP).verdicts.flat.state).not.toBe('fails');
@@ -188,7 +188,7 @@ describe('placing on a panel from the rack', () => {
     const lots = TEST_SHOP.rack
       .filter(({ id }) => id === 'weak')
       .map((lot) => ({ ...lot, count: 60, kind: 'pipe', forceN: 900 }));
-    const placing = placeOnPanel(planBuild(bare, { ...TEST_SHOP, rack: lots }), makeId);
+    const placing = placeOnRow(planBuild(bare, { ...TEST_SHOP, rack: lots }), makeId);
     const plan = planBuild(placing.build, { ...TEST_SHOP, rack: lots });
     expect(placing.build.clamps.length).toBeGreaterThan(15);
     expect(plan.clampSet.clashes.filter(({ kind }) => kind === 'jaws')).toEqual([]);
@@ -197,26 +197,26 @@ describe('placing on a panel from the rack', () => {
 
   it('reckons with the spread of blocks, and with forces that jaws must not crush with', () => {
     const blocks = { ...bare, edge: { kind: 'blocks' as const, thicknessMm: 25 } };
-    const through = placeOnPanel(planBuild(blocks, shopWith({ count: 10 })), makeId);
-    const direct = placeOnPanel(planBuild(bare, shopWith({ count: 10 })), makeId);
+    const through = placeOnRow(planBuild(blocks, shopWith({ count: 10 })), makeId);
+    const direct = placeOnRow(planBuild(bare, shopWith({ count: 10 })), makeId);
     expect(through.build.clamps.length).toBeLessThanOrEqual(direct.build.clamps.length);
     const strong = {
       ...TEST_SHOP,
       rack: shopWith({ count: 10 }).rack.map((lot) => ({ ...lot, forceN: 14_000 })),
     };
-    const eased = placeOnPanel(planBuild(bare, strong), makeId);
+    const eased = placeOnRow(planBuild(bare, strong), makeId);
     expect(eased.build.clamps.every(({ mostN }) => (mostN ?? Infinity) < 9000)).toBe(true);
     expect(planBuild(eased.build, strong).verdicts.tight.cause.code).not.toBe('jaw-crushes');
   });
 
   it('says what to borrow, make or do instead when the rack falls short', () => {
     const shop = shopWith({ count: 2 });
-    const placing = placeOnPanel(planBuild(bare, shop), makeId);
+    const placing = placeOnRow(planBuild(bare, shop), makeId);
     expect(placing.meets).toBe(false);
     const borrow = placing.instead.find(({ change }) => change.code === 'borrow-clamps');
     expect(borrow?.change.values['count']).toBeGreaterThan(0);
     // Borrowed they do.
     const richer = shopWith({ count: 2 + Number(borrow?.change.values['count']) });
-    expect(placeOnPanel(planBuild(bare, richer), makeId).meets).toBe(true);
+    expect(placeOnRow(planBuild(bare, richer), makeId).meets).toBe(true);
   });
 });

@@ -2,27 +2,27 @@ import { BETWEEN_JAWS_MM, findClampKind, lotForceN } from '../clamps';
 import { MOST_CLAMPS, type PulledClamp, type RackLot } from '../formats';
 import {
   acrossInTurn,
-  type AssemblyPlan,
+  type Plan,
   packingOf,
   type PlannedPull,
   pullFrame,
   spreadMm,
   type Stack,
   suits,
-} from '../verdicts';
+} from '../plan';
 import type { Placing, PlacingJob, PlacingLot } from './job';
-import { CRUSH_SHARE, placesAlong } from './panel-job';
+import { CRUSH_SHARE, placesAlong } from './row-job';
 
 /** Clamps that stay, and that can press. */
 export const pinnedOn = ({ placed }: PlannedPull) => placed.filter(({ clamp }) => clamp.pinned === true);
 
 /** Lots with jaws that suit a pull. */
-export const stackLots = ({ shop }: AssemblyPlan, { pull }: PlannedPull): RackLot[] =>
+export const stackLots = ({ shop }: Plan, { pull }: PlannedPull): RackLot[] =>
   shop.rack.filter((lot) => suits(pull, lot) && lot.count > 0 && findClampKind(lot.kind).jawDepthMm > 0);
 
 /** What the search is asked for a stack. */
 export function jobOfStack(
-  { build }: AssemblyPlan,
+  { build }: Plan,
   planned: PlannedPull,
   stack: Stack,
   lots: readonly RackLot[],
@@ -70,7 +70,7 @@ export function jobOfStack(
 
 /** A found set as clamps of the document, across the stack in turn. */
 export function clampsFrom(
-  { facts, shop }: AssemblyPlan,
+  { facts, shop }: Plan,
   planned: PlannedPull,
   job: PlacingJob,
   found: Placing,

@@ -1,4 +1,3 @@
-export { type LineTimes, type Operation, panelSession, type Timeline } from './panel-session';
 export { PACE } from './pace';
 export { type SequenceSession, sequenceTotals, sessionOf, type SessionOperation } from './answer';
 export { problemOf } from './input';

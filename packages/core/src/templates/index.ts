@@ -1,9 +1,2 @@
-export { assemblyBuild, type AssemblyStart } from './assembly';
-export {
-  clampsFromRack,
-  EDGE_PANEL_DEFAULTS,
-  type EdgePanelAnswers,
-  edgePanelBuild,
-  placeEvenly,
-} from './edge-panel';
+export { type BuildStart, newBuild } from './new-build';
 export { STARTER_SHOP } from './starter-shop';

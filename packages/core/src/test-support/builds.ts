@@ -1,6 +1,12 @@
 import { wagonBuilds } from '../demo';
-import type { AssemblyBuild, PanelBuild, ShopDocument } from '../formats';
-import { EDGE_PANEL_DEFAULTS, edgePanelBuild, STARTER_SHOP } from '../templates';
+import {
+  type BuildDocument,
+  type PlacedClamp,
+  type RowSection,
+  type ShopDocument,
+  USUAL_ROW,
+} from '../formats';
+import { newBuild, STARTER_SHOP } from '../templates';
 import { deepFreeze } from './deep-freeze';
 
 /** A shop with clamps of several lengths and forces, and a warm afternoon. */
@@ -44,15 +50,65 @@ export const TEST_SHOP: ShopDocument = deepFreeze({
   bottles: [{ id: 'b', adhesive: 'pva-interior', openedOn: null, remainingMl: 400 }],
 });
 
-/** The five-board maple panel of the first issue: 600 × 1000 × 20 mm, deep-frozen. */
-export function maplePanel(change: Partial<PanelBuild> = {}): PanelBuild {
-  let next = 0;
-  const build = edgePanelBuild(EDGE_PANEL_DEFAULTS, TEST_SHOP, () => `m${(next += 1)}`);
-  return deepFreeze({ ...build, ...change });
+/** What a test may change about the maple panel: of its document, its row, and what was read at its lines by their place. */
+export interface PanelChange extends Partial<Omit<BuildDocument, 'dryFit' | 'glue'>> {
+  readonly clamps?: readonly PlacedClamp[];
+  readonly pullPct?: number;
+  readonly firstClamp?: RowSection['firstClamp'];
+  readonly school?: RowSection['school'];
+  readonly pullOffsetMm?: number;
+  readonly edge?: RowSection['edge'];
+  readonly holding?: RowSection['holding'];
+  readonly trimMm?: number;
+  readonly gaps?: readonly { readonly line: number; readonly gapMm: number }[];
+  readonly dryFit?: BuildDocument['dryFit'];
+  readonly glue?: BuildDocument['glue'];
 }
 
+/** The five-board maple panel of the first issue: 600 × 1000 × 20 mm, six long bars, two pairs of cauls, deep-frozen. */
+export function maplePanel(change: PanelChange = {}): BuildDocument {
+  let next = 0;
+  const build = newBuild(
+    { template: 'edge-panel', name: 'New panel', project: '', service: 'dry', answers: {} },
+    TEST_SHOP,
+    () => `m${(next += 1)}`,
+  );
+  const { clamps, pullPct, firstClamp, school, pullOffsetMm, edge, holding, trimMm, gaps, ...rest } = change;
+  const row = build.row ?? USUAL_ROW;
+  const boards = rest.boards ?? build.boards ?? [];
+  return deepFreeze({
+    ...build,
+    ...rest,
+    row: {
+      ...row,
+      clamps: [...(clamps ?? evenBars('long', SIX_AT_MM))],
+      pullPct: pullPct ?? row.pullPct,
+      pullOffsetMm: pullOffsetMm ?? 1.6,
+      edge: edge ?? row.edge,
+      holding: holding ?? row.holding,
+      trimMm: trimMm ?? row.trimMm,
+      ...(firstClamp === undefined ? {} : { firstClamp }),
+      ...(school === undefined ? {} : { school }),
+    },
+    jointNotes:
+      rest.jointNotes ??
+      (gaps ?? []).map(({ line, gapMm }) => ({
+        id: `${boards[line]?.id ?? ''}_${boards[line + 1]?.id ?? ''}`,
+        gapMm,
+        reinforcement: 'none' as const,
+      })),
+  });
+}
+
+/** Where six clamps stand evenly on a metre. */
+const SIX_AT_MM = [69, 241, 414, 586, 759, 931];
+
+/** Clamps of one lot at given places, above and below in turn. */
+export const evenBars = (rackId: string, placesMm: readonly number[]): PlacedClamp[] =>
+  placesMm.map((xMm, i) => ({ id: `bar${i + 1}`, rackId, xMm, side: i % 2 === 0 ? 'above' : 'below' }));
+
 /** A build of the demo that is not a panel, by its id. */
-export function demoAssembly(id: string): AssemblyBuild {
+export function demoAssembly(id: string): BuildDocument {
   const found = wagonBuilds().find((each) => each.id === id);
   if (found === undefined) throw new Error(`no demo build ${id}`);
   return found.build;

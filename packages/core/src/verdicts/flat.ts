@@ -1,167 +1,56 @@
-import { type Finding, finding } from '../finding';
-import { STRUT_SHARE } from '../mechanics';
-import { moistureCupMm } from './moisture-cup';
-import type { PlanParts } from './plan-parts';
-import { barShareOf, type Verdict, type VerdictState } from './verdict';
+import { finding } from '../finding';
+import type { PlanParts } from '../plan/plan';
+import { against, atRest, type Judged } from './judged';
 
-/** Steps between neighbouring faces by how they are kept flush [judgement]. */
-const FLUSH_MM = Object.freeze({ cauls: 0.1, bars: 0.2, byHand: 0.4 });
-/** Share of a measured board bow or twist that stays in the panel after curing under cauls [judgement]. */
-const STAYS_UNDER_CAULS = 0.3;
-/** Share of clamp bow left when bars alternate above and below, by spacing: docs/models.md, finite elements. */
-const ALTERNATING_RESIDUE: readonly { readonly spacingMm: number; readonly share: number }[] = [
-  { spacingMm: 125, share: 0.01 },
-  { spacingMm: 250, share: 0.05 },
-  { spacingMm: 500, share: 0.21 },
-];
-/** A verdict with less than this share of the allowance left is close. */
-const CLOSE_SHARE = 0.3;
+/** Share of a measured twist or bow that stays in the work after curing on a flat base [judgement]. */
+const STAYS_CLAMPED_DOWN = 0.3;
+/** Moisture of parts in one wide joint that differs by this much or more is worth a warning, %. */
+const MISMATCH_PCT = 2;
 
-interface Part {
-  readonly code: string;
-  readonly mm: number;
-}
-
-/**
- * Flat: how far the finished panel strays from a plane.
- *
- * Sum of the unfavourable ends: bow from an off-centre pull, steps between faces, cup as the moisture moves
- * between today's and the year's extremes, and the boards' own bow and twist as read at the dry fit. A free panel
- * past its strut load fails whatever the sum.
- */
-export function judgeFlat(parts: PlanParts): Verdict {
-  const { build, strut, heldBy } = parts;
+/** Whether it comes out flat: by wind and bow as read, moisture, balance and springback. */
+export function flat({ facts, build, joints }: PlanParts): Judged {
+  const check = facts.assembly.flat;
   const limit = build.goals.flatMm;
-  const found = flatParts(parts);
-  const pops = heldBy.length === 0 && strut.loadShare >= STRUT_SHARE.refuse;
-  const figure = pops ? null : found.reduce((total, part) => total + part.mm, 0);
-  const largest = found.reduce((a, b) => (b.mm > a.mm ? b : a));
-  const margin = figure === null ? -1 : 1 - figure / limit;
-  const nearStrut = heldBy.length === 0 && strut.loadShare >= STRUT_SHARE.warn;
-  const caulTrouble = parts.cauls?.findings[0];
-  const tightened = margin < CLOSE_SHARE || nearStrut || caulTrouble !== undefined;
-  const state: VerdictState = margin < 0 ? 'fails' : tightened ? 'close' : 'holds';
-  return {
-    aspect: 'flat',
-    state,
-    kind: 'fine-length',
-    figure,
-    against: limit,
-    sense: 'at-most',
-    barShare: barShareOf(nearStrut || caulTrouble !== undefined ? Math.min(margin, CLOSE_SHARE / 2) : margin),
-    cause: causeOf(parts, { pops, nearStrut, largest, margin, caulTrouble }),
-    workings: [
-      finding('how-strut', 'informs', {
-        lineLoadNPerMm: parts.clampSet.totalForceN / parts.panel.lengthMm,
-        bucklingNPerMm: strut.bucklingNPerMm,
-        loadShare: strut.loadShare,
-        thicknessMm: parts.panel.thicknessMm,
-        widthMm: parts.panel.widthMm,
-        heldBy: heldBy.length === 0 ? 'nothing' : heldBy.join('+'),
+  const { twistMm, bowMm } = build.dryFit;
+  if (check.kind === 'balance' && !check.bothFaces) {
+    return {
+      state: 'fails',
+      figure: null,
+      against: limit,
+      margin: -0.5,
+      cause: finding('one-sided-bends', 'refuses'),
+      workings: [],
+    };
+  }
+  if (check.kind === 'springback') {
+    return against(
+      check.springbackMm,
+      Math.max(limit, check.springbackMm),
+      () => finding('springback', 'informs', { mm: check.springbackMm }),
+      [finding('how-springback', 'informs', { mm: check.springbackMm })],
+    );
+  }
+  const mismatch = joints.find((joint) => joint.mcPct - joint.mcOtherPct >= MISMATCH_PCT);
+  if (mismatch !== undefined) {
+    return {
+      state: 'close',
+      figure: null,
+      against: limit,
+      margin: 0,
+      cause: finding('moisture-differs', 'warns', {
+        line: mismatch.facts.label,
+        mcPct: mismatch.mcPct,
+        otherPct: mismatch.mcOtherPct,
       }),
-      ...(parts.cauls === null
-        ? []
-        : [
-            finding('how-cauls', 'informs', {
-              pairs: parts.cauls.pairs,
-              loadNPerMm: parts.cauls.load.totalNPerMm,
-              pullNPerMm: parts.cauls.load.fromPullNPerMm,
-              strutNPerMm: parts.cauls.load.fromStrutNPerMm,
-              boardsNPerMm:
-                parts.cauls.load.fromCupNPerMm +
-                parts.cauls.load.fromBowNPerMm +
-                parts.cauls.load.fromWindNPerMm,
-              crownMm: parts.cauls.crown.crownMm,
-              haveMm: parts.cauls.caul.crownMm,
-              endForceN: parts.cauls.crown.endForceN,
-            }),
-          ]),
-      finding('how-flat', 'informs', Object.fromEntries(found.map(({ code, mm }) => [code, mm]))),
-    ],
-  };
-}
-
-function causeOf(
-  { strut, heldBy }: PlanParts,
-  {
-    pops,
-    nearStrut,
-    largest,
-    margin,
-    caulTrouble,
-  }: {
-    readonly pops: boolean;
-    readonly nearStrut: boolean;
-    readonly largest: Part;
-    readonly margin: number;
-    readonly caulTrouble: Finding | undefined;
-  },
-): Finding {
-  const values = { loadShare: strut.loadShare, bucklingNPerMm: strut.bucklingNPerMm, mm: largest.mm };
-  if (pops) return finding('panel-pops', 'refuses', values);
-  if (nearStrut) return finding('panel-near-popping', 'warns', values);
-  if (margin < CLOSE_SHARE) return finding(largest.code, margin < 0 ? 'refuses' : 'warns', values);
-  if (caulTrouble !== undefined) return caulTrouble;
-  // A plan that only holds because something restrains it must say so, whatever the largest part is.
-  if (strut.loadShare >= STRUT_SHARE.warn) {
-    return finding('held-from-popping', 'informs', { ...values, heldBy: heldBy.join('+') });
+      workings: [],
+    };
   }
-  return finding(largest.code, 'informs', values);
-}
-
-function flatParts(parts: PlanParts): readonly [Part, ...Part[]] {
-  const { build, heldBy, panel } = parts;
-  const underCauls = heldBy.includes('cauls');
-  const thicknesses = panel.boards.map(({ board }) => board.thicknessMm);
-  const steps = Math.max(0, ...thicknesses.slice(1).map((t, i) => Math.abs(t - (thicknesses[i] ?? t)) / 2));
-  const flush = underCauls ? FLUSH_MM.cauls : heldBy.includes('bars') ? FLUSH_MM.bars : FLUSH_MM.byHand;
-  const stays = underCauls ? STAYS_UNDER_CAULS : 1;
-  const bowMm = clampBowMm(parts);
-  return [
-    { code: 'faces-not-flush', mm: flush + steps },
-    // A panel that pops has no bow to add: the verdict fails before the sum.
-    ...(Number.isFinite(bowMm) ? [{ code: 'bow-from-pull', mm: bowMm }] : []),
-    { code: 'moisture-cup', mm: moistureCupMm(parts) },
-    ...(underCauls && (parts.cauls?.leavesMm ?? 0) > 0
-      ? [{ code: 'cauls-bend', mm: parts.cauls?.leavesMm ?? 0 }]
-      : []),
-    { code: 'boards-bowed', mm: Math.abs(build.dryFit.bowMm ?? 0) * stays },
-    { code: 'boards-twisted', mm: Math.abs(build.dryFit.twistMm ?? 0) * stays },
-  ];
-}
-
-/**
- * Bow at the middle, in mm, from pulls that miss mid-thickness. Free panels bow as a strut; where bars lie on
- * both faces, no further than their clearance; cauls press out what they can reach.
- */
-export function clampBowMm({ strut, heldBy, build, clampSet, panel }: PlanParts): number {
-  const sides = new Set(clampSet.clamps.map(({ placed }) => placed.side));
-  const spacing = clampSet.clamps.length === 0 ? 0 : panel.lengthMm / clampSet.clamps.length;
-  const oneSided = strut.bowMm ?? Number.POSITIVE_INFINITY;
-  // Alternating pulls cancel in the mean; what stays is the local share of a one-sided bow.
-  const free =
-    sides.size === 2
-      ? Math.max(Math.abs(oneSided), localBowMm(build, strut.loadShare) * residueAt(spacing))
-      : oneSided;
-  if (heldBy.includes('cauls')) return Math.min(Math.abs(free), FLUSH_MM.cauls);
-  if (heldBy.includes('bars')) return Math.min(Math.abs(free), build.holding.barClearanceMm);
-  return Math.abs(free);
-}
-
-/** First-order bow of one-sided pulls at the same load, e·(π²/8)·N/P_cr. */
-function localBowMm({ pullOffsetMm }: PlanParts['build'], loadShare: number): number {
-  return (pullOffsetMm * Math.PI ** 2 * loadShare) / 8;
-}
-
-function residueAt(spacingMm: number): number {
-  const first = ALTERNATING_RESIDUE[0];
-  if (first === undefined || spacingMm <= first.spacingMm) return first?.share ?? 0;
-  for (let i = 1; i < ALTERNATING_RESIDUE.length; i += 1) {
-    const low = ALTERNATING_RESIDUE[i - 1];
-    const high = ALTERNATING_RESIDUE[i];
-    if (low === undefined || high === undefined || spacingMm > high.spacingMm) continue;
-    const t = (spacingMm - low.spacingMm) / (high.spacingMm - low.spacingMm);
-    return low.share + t * (high.share - low.share);
+  if (check.kind === 'none') return atRest(limit, finding('nothing-to-flatten', 'informs'));
+  if (twistMm === null && bowMm === null) {
+    return { ...atRest(limit, finding('flatness-unread', 'warns')), state: 'close', margin: 0 };
   }
-  return 1;
+  const stays = build.squeeze?.clampedDown === true ? STAYS_CLAMPED_DOWN : 1;
+  const figure = stays * Math.max(Math.abs(twistMm ?? 0), Math.abs(bowMm ?? 0));
+  const code = Math.abs(twistMm ?? 0) >= Math.abs(bowMm ?? 0) ? 'boards-twisted' : 'boards-bowed';
+  return against(figure, limit, (over) => finding(code, over ? 'refuses' : 'informs', { mm: figure }), []);
 }

@@ -1,11 +1,12 @@
 import { COLD_REFUSALS } from '../adhesives';
 import { finding } from '../finding';
-import type { PlanParts } from './plan-parts';
-import { barShareOf, type Verdict, type VerdictState } from './verdict';
+import type { PlanParts } from '../plan/plan';
+import { atRest, type Judged } from './judged';
 
-/** One line measured against one of its windows. */
+/** One joint measured against one of its windows. */
 export interface WindowUse {
-  readonly line: number;
+  /** Id of the joint. */
+  readonly joint: string;
   readonly label: string;
   readonly window: 'open' | 'closed' | 'total';
   readonly usedMin: number;
@@ -18,99 +19,90 @@ export interface WindowUse {
 /** Share of a window that should be left over for a fumble [judgement]. */
 export const COMFORTABLE_MARGIN = 0.2;
 
-/** Every line against its three windows; empty when the family is refused in this climate. */
-export function windowUses({ lines, timeline }: Pick<PlanParts, 'lines' | 'timeline'>): WindowUse[] {
-  return lines.flatMap(({ line, window }) => {
-    const times = timeline.lines[line.index];
+/** Every glued joint against its three windows; empty where the family is refused in this air. */
+export function windowUses({ joints, times }: Pick<PlanParts, 'joints' | 'times'>): WindowUse[] {
+  return joints.flatMap(({ facts, window }, i) => {
+    const time = times[i];
     if (
-      times === undefined ||
+      time === undefined ||
+      facts.gluedMm2 === 0 ||
       window.openMin === null ||
       window.closedMin === null ||
       window.totalMin === null
-    ) {
+    )
       return [];
-    }
     const use = (name: WindowUse['window'], usedMin: number, windowMin: number): WindowUse => ({
-      line: line.index,
-      label: line.label,
+      joint: facts.joint.id,
+      label: facts.label,
       window: name,
       usedMin,
       windowMin,
       margin: 1 - usedMin / windowMin,
     });
     return [
-      use('open', times.closedAtMin - times.spreadStartMin, window.openMin.low),
-      use('closed', times.pressedAtMin - times.closedAtMin, window.closedMin.low),
-      use('total', times.pressedAtMin - times.spreadStartMin, window.totalMin.low),
+      use('open', time.closedAtMin - time.spreadStartMin, window.openMin.low),
+      use('closed', time.pressedAtMin - time.closedAtMin, window.closedMin.low),
+      use('total', time.pressedAtMin - time.spreadStartMin, window.totalMin.low),
     ];
   });
 }
 
-/** In time: every line closed and under full pressure inside the unfavourable end of its windows. */
-export function judgeInTime(parts: PlanParts): Verdict {
-  const refusal = parts.lines
+/** In time: every joint closed and under full pressure inside the unfavourable end of its windows. */
+export function inTime(parts: PlanParts): Judged {
+  const { joints, order } = parts;
+  const refusal = joints
     .flatMap(({ window }) => window.findings)
     .find(({ code }) => COLD_REFUSALS.includes(code));
-  if (refusal !== undefined) return verdict('fails', null, 0, -1, refusal, []);
+  if (refusal !== undefined) {
+    return { state: 'fails', figure: null, against: 0, margin: -1, cause: refusal, workings: [] };
+  }
+  if (order?.impossible) {
+    const { session, code, joints: held } = order.impossible;
+    const cause = finding(`order-${code}`, 'refuses', {
+      session: session + 1,
+      line: held[0] ?? '',
+      others: held.length - 1,
+    });
+    return { state: 'fails', figure: null, against: 0, margin: -1, cause, workings: [] };
+  }
   const uses = windowUses(parts);
+  if (uses.length === 0) return { ...atRest(0, finding('nothing-glued', 'warns')), state: 'close' };
   const worst = uses.reduce((a, b) => (b.margin < a.margin ? b : a));
-  const state: VerdictState =
-    worst.margin < 0 ? 'fails' : worst.margin < COMFORTABLE_MARGIN ? 'close' : 'holds';
-  const values = {
-    line: worst.label,
-    window: worst.window,
-    usedMin: worst.usedMin,
-    windowMin: worst.windowMin,
-  };
-  const spareMin = worst.windowMin - worst.usedMin;
-  return verdict(
-    state,
-    spareMin,
-    worst.windowMin,
-    worst.margin / (2 * COMFORTABLE_MARGIN),
-    finding(
-      worst.margin < 0 ? 'window-missed' : 'tightest-window',
-      worst.margin < 0 ? 'refuses' : 'informs',
-      values,
-    ),
-    workings(parts, worst),
-  );
-}
-
-function verdict(
-  state: VerdictState,
-  figure: number | null,
-  against: number,
-  margin: number,
-  cause: Verdict['cause'],
-  steps: Verdict['workings'],
-): Verdict {
+  const missed = worst.margin < 0;
   return {
-    aspect: 'inTime',
-    state,
-    kind: 'minutes',
-    figure,
-    against,
-    sense: 'at-least',
-    barShare: barShareOf(margin),
-    cause,
-    workings: steps,
+    state: missed ? 'fails' : worst.margin < COMFORTABLE_MARGIN ? 'close' : 'holds',
+    figure: worst.windowMin - worst.usedMin,
+    against: worst.windowMin,
+    margin: worst.margin / (2 * COMFORTABLE_MARGIN),
+    cause: finding(missed ? 'window-missed' : 'tightest-window', missed ? 'refuses' : 'informs', {
+      line: worst.label,
+      window: worst.window,
+      usedMin: worst.usedMin,
+      windowMin: worst.windowMin,
+    }),
+    workings: workings(parts, worst),
   };
 }
 
-function workings(parts: PlanParts, worst: WindowUse): Verdict['workings'] {
-  const planned = parts.lines[worst.line];
-  const used = planned?.window.used ?? {};
+function workings(
+  { joints, pulls, build, shop, handsOnMin }: PlanParts,
+  worst: WindowUse,
+): Judged['workings'] {
+  const planned = joints.find(({ facts }) => facts.joint.id === worst.joint);
   return [
-    finding('how-window', 'informs', { ...used, windowMin: worst.windowMin, window: worst.window }),
+    finding('how-window', 'informs', {
+      ...(planned?.window.used ?? {}),
+      windowMin: worst.windowMin,
+      window: worst.window,
+    }),
     finding('how-time-used', 'informs', {
       line: worst.label,
       usedMin: worst.usedMin,
-      crew: parts.build.crew,
+      crew: build.crew,
       spreadMin: planned?.spread.minutes ?? 0,
-      handsOnMin: parts.timeline.handsOnMin,
-      clamps: parts.clampSet.clamps.length,
-      paceFactor: parts.shop.paceFactor,
+      handsOnMin,
+      clamps: pulls.reduce((sum, { taken }) => sum + taken.reduce((all, { count }) => all + count, 0), 0),
+      paceFactor: shop.paceFactor,
     }),
   ];
 }

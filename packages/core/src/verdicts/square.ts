@@ -1,82 +1,51 @@
-import { type Finding, finding } from '../finding';
-import type { PlanParts } from './plan-parts';
-import { barShareOf, type Verdict } from './verdict';
+import { finding } from '../finding';
+import { mitrePolygon } from '../geometry';
+import type { PlanParts } from '../plan/plan';
+import { against, atRest, type Judged } from './judged';
 
-/** How far a board's end may creep past its neighbour's while it is clamped [judgement]. */
-const END_CREEP_MM = Object.freeze({ withStops: 0.2, free: 1.0, perFurtherLine: 0.15 });
-/** A verdict with less than this share of the allowance left is close. */
-const CLOSE_SHARE = 0.3;
+/** How far a saw that was set up with care may be off at each mitre, degrees [judgement]. */
+export const CAREFUL_SAW_DEG = 0.05;
 
-interface Part {
-  readonly code: string;
-  readonly mm: number;
-}
-
-/**
- * Square: how far one end of the panel stands from a right angle, over its width.
- *
- * Sum of the unfavourable ends: creep of the boards along wet lines, difference in board length, and the corner
- * angle from the dry-fit diagonals, (d₁² − d₂²)/(4·L·W) rad over the width. What is left long and sawn off later
- * is taken away first.
- */
-export function judgeSquare(parts: PlanParts): Verdict {
-  const { build, panel } = parts;
-  const found = squareParts(parts);
-  const rawMm = found.reduce((total, part) => total + part.mm, 0);
-  const sawnMm = Math.min(build.trimMm, rawMm);
-  const figure = rawMm - sawnMm;
+/** Whether it comes out square: by its diagonals as read, or by what the last mitre has to take. */
+export function square({ facts, build }: PlanParts): Judged {
+  const check = facts.assembly.square;
   const limit = build.goals.squareMm;
-  const largest = found.reduce((a, b) => (b.mm > a.mm ? b : a));
-  const margin = 1 - figure / limit;
-  const values = { mm: figure, rawMm, trimMm: build.trimMm, widthMm: panel.widthMm };
-  const cause: Finding =
-    sawnMm > 0 && figure === 0
-      ? finding('ends-trimmed-later', 'informs', values)
-      : finding(largest.code, margin < 0 ? 'refuses' : 'informs', values);
-  return {
-    aspect: 'square',
-    state: margin < 0 ? 'fails' : margin < CLOSE_SHARE ? 'close' : 'holds',
-    kind: 'fine-length',
-    figure,
-    against: limit,
-    sense: 'at-most',
-    barShare: barShareOf(margin),
-    cause,
-    workings: [
-      finding('how-square', 'informs', {
-        ...Object.fromEntries(found.map(({ code, mm }) => [code, mm])),
-        trimMm: build.trimMm,
-        figureMm: figure,
-        diagonalsRead: build.dryFit.acMm !== null && build.dryFit.bdMm !== null ? 'yes' : 'no',
-      }),
-    ],
-  };
+  const { acMm, bdMm } = build.dryFit;
+  if (check.kind === 'none') return atRest(limit, finding('nothing-to-square', 'informs'));
+  if (check.kind === 'diagonals' && (acMm === null || bdMm === null)) {
+    return {
+      state: 'close',
+      figure: null,
+      against: limit,
+      margin: 0,
+      cause: finding('diagonals-unread', 'warns', sizesOf(check)),
+      workings: [finding('how-diagonals', 'informs', sizesOf(check))],
+    };
+  }
+  if (check.kind === 'diagonals') {
+    const figure = Math.abs((acMm ?? 0) - (bdMm ?? 0)) / 2;
+    return against(
+      figure,
+      limit,
+      (over) => finding('diagonals-read', over ? 'refuses' : 'informs', { mm: figure, ...sizesOf(check) }),
+      [finding('how-diagonals', 'informs', sizesOf(check))],
+    );
+  }
+  const cutErrorDeg = build.squeeze?.cutErrorDeg ?? CAREFUL_SAW_DEG;
+  const { gapMm } = mitrePolygon({
+    sidesMm: Array.from({ length: check.corners }, () => 100),
+    anglesDeg: Array.from({ length: check.corners }, () => check.lastAngleDeg),
+    memberWidthMm: check.faceMm,
+    cutErrorDeg,
+  });
+  const values = { mm: gapMm, errorDeg: cutErrorDeg, corners: check.corners, faceMm: check.faceMm };
+  return against(gapMm, limit, (over) => finding('last-mitre-opens', over ? 'warns' : 'informs', values), [
+    finding('how-mitres', 'informs', values),
+  ]);
 }
 
-function squareParts({ build, panel }: PlanParts): readonly [Part, ...Part[]] {
-  const { endStops } = build.holding;
-  const furtherLines = Math.max(0, panel.lines.length - 1);
-  const creep = endStops
-    ? END_CREEP_MM.withStops
-    : END_CREEP_MM.free + END_CREEP_MM.perFurtherLine * furtherLines;
-  const lengths = panel.boards.map(({ board }) => board.lengthMm);
-  return [
-    { code: endStops ? 'ends-stopped' : 'ends-free', mm: creep },
-    { code: 'lengths-differ', mm: Math.max(...lengths) - Math.min(...lengths) },
-    { code: 'diagonals-differ', mm: diagonalErrorMm(build.dryFit, panel.lengthMm, panel.widthMm) },
-  ];
-}
-
-/**
- * End out of square over the width, in mm, from two diagonals: ((d₁² − d₂²)/(4·L·W))·W.
- * Zero when either was not read. Small angles.
- */
-function diagonalErrorMm(
-  { acMm, bdMm }: { readonly acMm: number | null; readonly bdMm: number | null },
-  lengthMm: number,
-  widthMm: number,
-): number {
-  if (acMm === null || bdMm === null) return 0;
-  const angle = (acMm ** 2 - bdMm ** 2) / (4 * lengthMm * widthMm);
-  return Math.abs(angle) * widthMm;
-}
+const sizesOf = ({ abMm, bcMm }: { readonly abMm: number; readonly bcMm: number }) => ({
+  abMm,
+  bcMm,
+  diagonalMm: Math.hypot(abMm, bcMm),
+});

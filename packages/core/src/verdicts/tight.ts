@@ -1,212 +1,105 @@
 import { standsService } from '../adhesives';
-import { canLightSqueeze, LIGHT_SQUEEZE, TYPICAL_FORCE_SPREAD } from '../clamps';
-import type { Clash } from '../clamps';
 import { type Finding, finding } from '../finding';
 import { leastBy } from '../least-by';
-import type { PlannedLine, PlanParts } from './plan-parts';
-import { barShareOf, type Verdict, type VerdictState } from './verdict';
+import type { PlannedJoint } from '../plan/joints/planned-joint';
+import type { PlanParts } from '../plan/plan';
+import type { Judged } from './judged';
+import type { PlannedPull } from '../plan/pulls/planned-pull';
+import { leastOf } from '../plan/squeeze/least';
 
-/** A clamped block of pressure this many times the high end starves lines of families that only want contact. */
-const OVERPRESSURE_RATIO = 1.15;
-
-/** From so many times the force on, the order in which lines are closed is worth telling. */
-const DEEP_BEAM_RATIO = 1.1;
-
-/** Tight: pressure everywhere along every line between what the glue wants and what the wood bears. */
-export function judgeTight(parts: PlanParts): Verdict {
-  const weakest = leastBy(parts.lines, shareOfTarget);
-  const cause = refusal(parts) ?? warning(parts, weakest) ?? pressureCause(weakest, parts);
-  const state: VerdictState =
-    cause.severity === 'refuses' ? 'fails' : cause.severity === 'warns' ? 'close' : 'holds';
-  const margin = Math.min(marginOf(weakest), state === 'fails' ? -0.02 : 1);
+/** Whether every joint is pressed as its glue wants, by the pull that has the least of it. */
+export function tight(parts: PlanParts): Judged {
+  const { joints, adhesive, build, squeeze } = parts;
+  const pulls = parts.pulls.map((pull) => leastOf(pull, squeeze));
+  const share = ({ reachMPa, wanted }: PlannedPull) => reachMPa / wanted.lowMPa;
+  const weakest = leastBy(pulls, share);
+  const said = squeeze?.pulls.flatMap(({ findings }) => findings) ?? [];
+  const blocking = said.find(({ severity }) => severity === 'refuses');
+  const trouble = said.find(({ severity }) => severity === 'warns');
+  const wet = joints.flatMap(({ window }) => window.findings).find(({ code }) => code === 'wood-too-wet');
+  const open = joints.find(({ closing }) => closing === 'back-to-plane');
+  const costly = joints.find(({ closing }) => closing === 'costly');
+  const cause =
+    wet ??
+    (standsService(adhesive.service, build.service)
+      ? undefined
+      : finding('service-too-hard', 'refuses', { rated: adhesive.service, wanted: build.service })) ??
+    (open === undefined ? undefined : gap('joint-gap', 'refuses', open, adhesive.gapMm)) ??
+    (weakest.taken.length === 0
+      ? finding('nothing-to-pull-with', 'refuses', {
+          line: weakest.joint,
+          need: weakest.pull.need,
+          openingMm: weakest.pull.openingMm,
+        })
+      : undefined) ??
+    blocking ??
+    (costly === undefined ? undefined : gap('joint-gap-costs', 'warns', costly, adhesive.gapMm)) ??
+    tooMuch(parts) ??
+    pullCause(weakest, trouble);
+  const state = cause.severity === 'refuses' ? 'fails' : cause.severity === 'warns' ? 'close' : 'holds';
+  const margin = share(weakest) < 1 ? share(weakest) - 1 : Math.min(1, share(weakest) - 1 + 0.2);
   return {
-    aspect: 'tight',
     state,
-    kind: 'pressure',
-    figure: weakest.pressure.minMPa,
-    against: weakest.target.lowMPa,
-    sense: 'at-least',
-    barShare: barShareOf(margin),
+    ...(weakest.seats
+      ? { kind: 'force', figure: weakest.reachN, against: weakest.neededN }
+      : { figure: weakest.reachMPa, against: weakest.wanted.lowMPa }),
+    margin: state === 'fails' ? Math.min(margin, -0.02) : margin,
     cause,
-    workings: workings(parts, weakest),
+    workings: [
+      finding('how-pull', 'informs', {
+        line: weakest.joint,
+        need: weakest.pull.need,
+        areaMm2: weakest.areaMm2,
+        neededN: weakest.neededN,
+        reachN: weakest.reachN,
+        clamps: weakest.taken.reduce((sum, { count }) => sum + count, 0),
+        lowMPa: weakest.wanted.lowMPa,
+      }),
+    ],
   };
 }
 
-function shareOfTarget({ pressure, target }: PlannedLine): number {
-  return pressure.minMPa / target.lowMPa;
+/** A joint that gets more than its glue wants, the worst first: above what starves it it fails, above high it is close. */
+function tooMuch({ squeeze, pulls }: PlanParts): Finding | undefined {
+  const gets =
+    squeeze === null
+      ? pulls
+          .filter(({ seats }) => !seats)
+          .map(({ joint, wanted, reachMPa }) => ({ line: joint, meanMPa: reachMPa, wanted }))
+      : squeeze.pulls.flatMap(({ planned, joints }) =>
+          joints.map(({ label, meanMPa }) => ({ line: label, meanMPa, wanted: planned.wanted })),
+        );
+  const over = ({ meanMPa, wanted }: (typeof gets)[number]) => meanMPa / wanted.highMPa;
+  const [worst] = [...gets].sort((a, b) => over(b) - over(a));
+  if (worst === undefined || over(worst) <= 1 + 1e-9) return undefined;
+  const { line, meanMPa, wanted } = worst;
+  return meanMPa > wanted.mostMPa
+    ? finding('line-starves', 'refuses', { line, meanMPa, mostMPa: wanted.mostMPa, highMPa: wanted.highMPa })
+    : finding('more-than-needed', 'warns', { line, meanMPa, highMPa: wanted.highMPa });
 }
 
-/** −1 at no pressure, 0 at the low end of the target, 1 from its middle on. */
-function marginOf({ pressure: { minMPa }, target: { lowMPa, highMPa } }: PlannedLine): number {
-  return minMPa < lowMPa ? minMPa / lowMPa - 1 : (2 * (minMPa - lowMPa)) / (highMPa - lowMPa);
-}
-
-/** What forbids the plan, most fundamental first. */
-function refusal(parts: PlanParts): Finding | undefined {
-  const { build, adhesive, clampSet, lines, strut } = parts;
-  const wet = lines.flatMap(({ window }) => window.findings).find(({ code }) => code === 'wood-too-wet');
-  if (wet !== undefined) return wet;
-  if (!standsService(adhesive.service, build.service)) {
-    return finding('service-too-hard', 'refuses', { rated: adhesive.service, wanted: build.service });
-  }
-  if (build.school === 'light' && !canLightSqueeze(adhesive)) {
-    return finding('light-squeeze-needs-filler', 'refuses', {
-      gapMm: adhesive.gapMm,
-      neededMm: LIGHT_SQUEEZE.gapMm,
-    });
-  }
-  if (clampSet.clamps.length === 0) return finding('no-clamps', 'refuses');
-  const short = clampSet.clamps.find(({ fit }) => fit === 'too-short');
-  if (short !== undefined) {
-    return finding('clamp-too-short', 'refuses', {
-      clamp: short.number,
-      opensMm: short.lot.maxOpeningMm,
-      neededMm: short.openingNeededMm,
-    });
-  }
-  const drawn = clampSet.overdrawn[0];
-  if (drawn !== undefined) {
-    return finding('not-enough-on-rack', 'refuses', { placed: drawn.placed, have: drawn.lot.count });
-  }
-  const off = clampSet.clamps.find(
-    ({ placed, lot }) =>
-      placed.xMm - lot.padWidthMm / 2 < 0 || placed.xMm + lot.padWidthMm / 2 > parts.panel.lengthMm,
-  );
-  if (off !== undefined) {
-    return finding('clamp-off-end', 'refuses', {
-      clamp: off.number,
-      atMm: off.placed.xMm,
-      lengthMm: parts.panel.lengthMm,
-    });
-  }
-  const fouling = clampSet.clashes.find(({ kind }) => kind === 'jaws');
-  if (fouling !== undefined) return finding('jaws-foul', 'refuses', clashValues(fouling));
-  const biting = clampSet.clamps.find(({ padPressureMPa, crushLimitMPa }) => padPressureMPa > crushLimitMPa);
-  if (biting !== undefined) {
-    return finding('jaw-crushes', 'refuses', {
-      clamp: biting.number,
-      padMPa: biting.padPressureMPa,
-      crushMPa: biting.crushLimitMPa,
-    });
-  }
-  const sprung = lines.find(({ closing }) => closing === 'back-to-plane');
-  if (sprung !== undefined) return gapFinding('gap-back-to-plane', 'refuses', sprung, clampSet.totalForceN);
-  if (build.pullOffsetMm > parts.panel.thicknessMm / 6) {
-    return finding('pull-off-middle-third', 'refuses', {
-      offsetMm: build.pullOffsetMm,
-      kernMm: parts.panel.thicknessMm / 6,
-      openMm: strut.jointOpenMm,
-    });
-  }
-  return undefined;
-}
-
-function warning({ lines, clampSet }: PlanParts, weakest: PlannedLine): Finding | undefined {
-  if (weakest.lowestWord === 'under-pressed' || weakest.lowestWord === 'light') return undefined;
-  const sprung = lines.find(({ closing }) => closing === 'costly');
-  if (sprung !== undefined) return gapFinding('gap-costs-pull', 'warns', sprung, clampSet.totalForceN);
-  const shallow = clampSet.clamps.find(({ reaches }) => !reaches);
-  if (shallow !== undefined) {
-    return finding('jaw-too-shallow', 'warns', { clamp: shallow.number, kind: shallow.lot.kind });
-  }
-  const handles = clampSet.clashes.find(({ kind }) => kind === 'handles');
-  if (handles !== undefined) return finding('handles-foul', 'warns', clashValues(handles));
-  const heavy = lines.find(({ pressure, target }) => pressure.meanMPa > OVERPRESSURE_RATIO * target.highMPa);
-  if (heavy !== undefined) {
-    return finding('more-than-needed', 'warns', {
-      line: heavy.line.label,
-      meanMPa: heavy.pressure.meanMPa,
-      highMPa: heavy.target.highMPa,
-    });
-  }
-  return undefined;
-}
-
-const clashValues = ({ clamp, other, apartMm, neededMm }: Clash) => ({ clamp, other, apartMm, neededMm });
-
-function gapFinding(code: string, severity: Finding['severity'], line: PlannedLine, totalN: number): Finding {
+function gap(
+  code: string,
+  severity: Finding['severity'],
+  { facts, gap: read, closingForceN }: PlannedJoint,
+  glueMm: number,
+): Finding {
   return finding(code, severity, {
-    line: line.line.label,
-    gapMm: Math.abs(line.gapMm ?? 0),
-    forceN: line.closingForceN,
-    totalN,
+    line: facts.label,
+    gapMm: Math.abs(read?.gapMm ?? 0),
+    forceN: closingForceN,
+    glueMm,
   });
 }
 
-function pressureCause(weakest: PlannedLine, { pressed }: PlanParts): Finding {
-  const opens = pressed?.lines[weakest.line.index];
-  if (opens !== undefined && !opens.closed) {
-    return finding('line-opens', 'refuses', {
-      line: weakest.line.label,
-      atMm: weakest.pressure.minAtMm,
-      lengthMm: weakest.line.lengthMm,
-      openMm: Math.max(...opens.openMm),
-      lowMPa: weakest.target.lowMPa,
-    });
-  }
-  const severity = { 'under-pressed': 'refuses', light: 'warns' } as const;
-  const word = weakest.lowestWord;
-  return finding(
-    word === 'under-pressed' || word === 'light' ? `line-${word}` : 'line-pressed',
-    word === 'under-pressed' || word === 'light' ? severity[word] : 'informs',
-    {
-      line: weakest.line.label,
-      atMm: weakest.pressure.minAtMm,
-      lengthMm: weakest.line.lengthMm,
-      minMPa: weakest.pressure.minMPa,
-      lowMPa: weakest.target.lowMPa,
-    },
-  );
-}
-
-function workings({ clampSet, build, lines, pressed }: PlanParts, weakest: PlannedLine): Finding[] {
-  const deep = lines.find(
-    ({ closingForceN, closingInTurnN }) =>
-      closingInTurnN > DEEP_BEAM_RATIO * closingForceN && closingForceN > 0,
-  );
-  return [
-    finding('how-target', 'informs', {
-      sg: Math.min(weakest.line.first.wood.sg, weakest.line.second.wood.sg),
-      lowMPa: weakest.target.lowMPa,
-      highMPa: weakest.target.highMPa,
-      adhesive: build.glue.adhesive,
-    }),
-    finding('how-mean-pressure', 'informs', {
-      totalN: clampSet.totalForceN,
-      lengthMm: weakest.line.lengthMm,
-      heightMm: weakest.line.heightMm,
-      meanMPa: weakest.pressure.meanMPa,
-      typical: clampSet.clamps.filter(({ forceSource }) => forceSource === 'typical').length,
-      spreadPct: TYPICAL_FORCE_SPREAD * 100,
-    }),
-    ...(build.school === 'light'
-      ? [
-          finding('how-light-squeeze', 'informs', {
-            lowMPa: weakest.target.lowMPa,
-            strengthLow: LIGHT_SQUEEZE.strengthShare.low,
-            strengthHigh: LIGHT_SQUEEZE.strengthShare.high,
-            fromMin: LIGHT_SQUEEZE.secondAfterMin.low,
-            toMin: LIGHT_SQUEEZE.secondAfterMin.high,
-          }),
-        ]
-      : []),
-    ...(deep === undefined
-      ? []
-      : [
-          finding('how-closing-order', 'informs', {
-            line: deep.line.label,
-            worstFirstN: deep.closingForceN,
-            inTurnN: Number.isFinite(deep.closingInTurnN) ? deep.closingInTurnN : -1,
-          }),
-        ]),
-    finding(pressed === null ? 'how-lowest-pressure' : 'how-pressed', 'informs', {
-      line: weakest.line.label,
-      depthMm: weakest.line.depthMm,
-      minMPa: weakest.pressure.minMPa,
-      maxMPa: weakest.pressure.maxMPa,
-      meanMPa: weakest.pressure.meanMPa,
-      unknowns: pressed?.unknowns ?? 0,
-      iterations: pressed?.iterations ?? 0,
-    }),
-  ];
+function pullCause(
+  { word, joint, pull, reachMPa, wanted, neededN, reachN }: PlannedPull,
+  trouble: Finding | undefined,
+): Finding {
+  const values = { line: joint, need: pull.need, minMPa: reachMPa, lowMPa: wanted.lowMPa, neededN, reachN };
+  if (word === 'crushes') return finding('pull-crushes', 'refuses', values);
+  if (word === 'under-pressed') return finding('pull-short', 'refuses', values);
+  if (word === 'light') return finding('pull-light', 'warns', values);
+  if (trouble !== undefined) return trouble;
+  return finding('pull-meets', 'informs', values);
 }

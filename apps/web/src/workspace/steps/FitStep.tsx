@@ -1,20 +1,27 @@
+import { AssemblyFit } from '../../assembly/AssemblyFit';
 import { Section } from '../../frame/Page';
 import { BoardList } from './fit/BoardList';
-import { DryFit } from './fit/DryFit';
-import { Demands } from './fit/Demands';
+import { LineReadings } from './fit/LineReadings';
+import { RowDemands } from './fit/Demands';
+import { useOpenBuild } from '../open-build';
 import { RingDirection } from './fit/RingDirection';
 
-/** Fit: the boards, what the dry fit showed, and what the piece has to stand. */
+/** Fit: the boards one by one where the person keeps a list of them, else the few answers of the kind and what they come to. */
 export function FitStep() {
+  const { build } = useOpenBuild();
+  return build.boards === undefined ? <AssemblyFit /> : <BoardsFit />;
+}
+
+function BoardsFit() {
   return (
     <>
       <BoardList />
       <RingDirection />
       <Section title="Dry fit">
-        <DryFit />
+        <LineReadings />
       </Section>
       <Section title="What it must be">
-        <Demands />
+        <RowDemands />
       </Section>
     </>
   );

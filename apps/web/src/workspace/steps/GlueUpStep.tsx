@@ -1,7 +1,9 @@
 import { benchScript, readinessOf } from '@lean-clasp/core';
+import { CLAMP_CAUTION, causeWords, detailWords, hazardWords, instructionWords } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useRunsQuery } from '../../api/api';
 import { useAppDispatch } from '../../app/store';
@@ -9,11 +11,11 @@ import { benchKit } from '../../bench/bench-kit';
 import { beginRun } from '../../bench/run-sync';
 import { Loading } from '../../frame/Loading';
 import { Section } from '../../frame/Page';
+import { Choice } from '../../parts/Choice';
+import { FieldRow } from '../../parts/FieldRow';
 import { Caution } from '../../parts/Caution';
 import { usePlan } from '../../planner/plan-context';
 import { useFormat } from '../../quantities/use-format';
-import { CLAMP_CAUTION, hazardWords } from '../../words/catalogue';
-import { causeWords, detailWords, instructionWords } from '../../words/causes';
 import { useOpenBuild } from '../open-build';
 import Box from '@mui/material/Box';
 
@@ -25,12 +27,15 @@ export function GlueUpStep() {
   const dispatch = useAppDispatch();
   const navigate = useNavigate();
   const f = useFormat();
+  const [session, setSession] = useState(0);
   if (plan === null) return <Loading />;
-  const script = benchScript(plan);
+  const sessions = plan.order?.sessions ?? [];
+  const chosen = Math.min(session, Math.max(0, sessions.length - 1));
+  const script = benchScript(plan, chosen);
   const { forbids, warns } = readinessOf(plan);
   const running = runs?.find((run) => run.buildId === id && run.state === 'running');
   const start = () => {
-    const runId = dispatch(beginRun(id, plan, benchKit(plan), Date.now()));
+    const runId = dispatch(beginRun(id, plan, benchKit(plan, chosen), Date.now()));
     void navigate(`/bench/${runId}`);
   };
   return (
@@ -61,12 +66,26 @@ export function GlueUpStep() {
           all the same; the log will show it.
         </Alert>
       )}
+      {sessions.length > 1 && (
+        <FieldRow>
+          <Choice
+            label="Which session"
+            value={String(chosen)}
+            options={sessions.map(({ joints }, i) => ({
+              value: String(i),
+              name: `session ${i + 1}, ${joints.length === 1 ? 'one joint' : `${joints.length} joints`}`,
+            }))}
+            onChange={(value) => setSession(Number(value))}
+            width={260}
+          />
+        </FieldRow>
+      )}
       <Button
         variant="contained"
         color="secondary"
         size="large"
         fullWidth
-        disabled={forbids.length > 0}
+        disabled={forbids.length > 0 || script.steps.length === 0}
         onClick={start}
         sx={{ minHeight: 72, fontSize: '1.25rem' }}
       >

@@ -1,4 +1,5 @@
-import { gatherList } from '@lean-clasp/core';
+import { type Finding, gatherList } from '@lean-clasp/core';
+import { gatherWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -7,18 +8,23 @@ import { Section } from '../../frame/Page';
 import { Tick } from '../../parts/Tick';
 import { usePlan } from '../../planner/plan-context';
 import { useFormat } from '../../quantities/use-format';
-import { gatherWords } from '../../words/gather';
 import { useOpenBuild } from '../open-build';
 import { useTicks } from '../use-ticks';
 
 /** Before the cap comes off, apart from what is fetched: things that closing makes unreachable or undoable. */
 const BEFORE_IT_CLOSES = [
-  'Whole thing put together dry, clamps on, order walked through once',
-  'Gaps read and typed in at Fit',
-  'Every cut, hole and sanding that closing makes unreachable is done',
-  'Faces marked so that no board goes in the wrong way round',
-  'A clear hour: nobody at the door, telephone away',
+  { id: 'before:dry-run', words: 'Whole thing put together dry, clamps on, order walked through once' },
+  { id: 'before:gaps', words: 'Gaps read and typed in at Fit' },
+  { id: 'before:unreachable', words: 'Every cut, hole and sanding that closing makes unreachable is done' },
+  { id: 'before:marked', words: 'Faces marked so that nothing goes in the wrong way round' },
+  { id: 'before:hour', words: 'A clear hour: nobody at the door, telephone away' },
 ] as const;
+
+/** Something to tick off. What it is is kept by id, so that neither units nor wording lose a tick. */
+interface Item {
+  readonly id: string;
+  readonly words: string;
+}
 
 /** Rehearse: what to lay out in order of use, and what must be done before anything closes. */
 export function RehearseStep() {
@@ -27,12 +33,15 @@ export function RehearseStep() {
   const f = useFormat();
   const { ticked, toggle, clear } = useTicks(id);
   if (plan === null) return <Loading />;
-  const items = gatherList(plan).map((finding) => gatherWords(finding, f));
+  const items = gatherList(plan).map((finding): Item => ({
+    id: gatherId(finding),
+    words: gatherWords(finding, f),
+  }));
+  const all = [...BEFORE_IT_CLOSES, ...items].map((item) => item.id);
   return (
     <>
       <Typography sx={{ mb: 2 }}>
-        {ticked.filter((item) => [...BEFORE_IT_CLOSES, ...items].includes(item)).length} of{' '}
-        {BEFORE_IT_CLOSES.length + items.length} done.{' '}
+        {ticked.filter((item) => all.includes(item)).length} of {all.length} done.{' '}
         <Button onClick={clear} disabled={ticked.length === 0}>
           Clear
         </Button>
@@ -47,20 +56,24 @@ export function RehearseStep() {
   );
 }
 
+/** What an item is, whatever its amounts come to: its code, and which kind or glue it is where there may be several. */
+const gatherId = ({ code, values }: Finding): string =>
+  [code, values.kind ?? values.method ?? values.adhesive ?? ''].join(':');
+
 function Ticks({
   items,
   ticked,
   toggle,
 }: {
-  readonly items: readonly string[];
+  readonly items: readonly Item[];
   readonly ticked: readonly string[];
   readonly toggle: (item: string) => void;
 }) {
   return (
     <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-      {items.map((item) => (
-        <Box component="li" key={item} sx={{ borderBottom: 1, borderColor: 'divider' }}>
-          <Tick label={item} checked={ticked.includes(item)} onChange={() => toggle(item)} />
+      {items.map(({ id, words }) => (
+        <Box component="li" key={id} sx={{ borderBottom: 1, borderColor: 'divider' }}>
+          <Tick label={words} checked={ticked.includes(id)} onChange={() => toggle(id)} />
         </Box>
       ))}
     </Box>

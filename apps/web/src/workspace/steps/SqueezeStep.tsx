@@ -1,4 +1,5 @@
-import type { Plan } from '@lean-clasp/core';
+import type { Plan, RowPlan } from '@lean-clasp/core';
+import { CLAMP_CAUTION, strutWords } from '@lean-clasp/words';
 import Typography from '@mui/material/Typography';
 import { memo, useDeferredValue } from 'react';
 import { Section } from '../../frame/Page';
@@ -6,8 +7,7 @@ import { Loading } from '../../frame/Loading';
 import { Caution } from '../../parts/Caution';
 import { useFixes, usePlan } from '../../planner/plan-context';
 import { FixList } from '../../verdicts/FixList';
-import { strutWords } from '../../words/strut';
-import { CLAMP_CAUTION } from '../../words/catalogue';
+import { PullsStep } from '../../squeeze/PullsStep';
 import { Cauls } from '../../squeeze/Cauls';
 import { PressureAlong } from '../../squeeze/PressureAlong';
 import { Openings, Tightening } from '../../squeeze/Tightening';
@@ -19,31 +19,32 @@ export function SqueezeStep() {
   const { plan } = usePlan();
   const later = useDeferredValue(plan);
   if (plan === null || later === null) return <Loading />;
+  if (plan.row === null || later.row === null) return <PullsStep />;
   return (
     <>
-      <ClampTable plan={plan} />
-      <BelowClamps plan={later} />
+      <ClampTable row={plan.row} />
+      <BelowClamps plan={later} row={later.row} />
     </>
   );
 }
 
 /** What may come a moment after the verdicts: the chart is slow to draw. */
-const BelowClamps = memo(function BelowClamps({ plan }: { readonly plan: Plan }) {
+const BelowClamps = memo(function BelowClamps({ plan, row }: { readonly plan: Plan; readonly row: RowPlan }) {
   const { fixes } = useFixes();
   const helping = [...(fixes?.tight ?? []), ...(fixes?.flat ?? [])];
   return (
     <>
-      <PressureAlong plan={plan} />
+      <PressureAlong row={row} />
       {helping.length > 0 && (
         <Section title="What would help">
           <FixList fixes={helping} />
         </Section>
       )}
-      <Cauls plan={plan} />
-      <Openings plan={plan} />
-      <Tightening plan={plan} />
-      <HowHeld />
-      <Typography variant="body2">{strutWords(plan)}</Typography>
+      <Cauls row={row} />
+      <Openings row={row} blocks={plan.shop.blocks} />
+      <Tightening row={row} />
+      <HowHeld offMiddleMm={row.job.pullOffsetMm} outlined={row.panel.outlined} />
+      <Typography variant="body2">{strutWords(row)}</Typography>
       <Caution>{CLAMP_CAUTION}</Caution>
     </>
   );

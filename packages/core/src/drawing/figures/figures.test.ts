@@ -1,7 +1,7 @@
 import { CALCULATIONS, findCalculation } from '../../calculations';
 import { deepFreeze } from '../../test-support/deep-freeze';
 import type { Figure } from './figure';
-import { figureOf } from './index';
+import { figureOf } from '.';
 
 const draw = (name: string, input: unknown): Figure => {
   const answer = findCalculation(name)?.compute(input as never);

@@ -1,10 +1,10 @@
 import { type Board, LIMITS } from '@lean-clasp/core';
+import { CUT_OPTIONS, SPECIES_OPTIONS } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Choice } from '../../../parts/Choice';
 import { FieldRow } from '../../../parts/FieldRow';
 import { LengthField, NumberField } from '../../../quantities/fields';
-import { CUT_OPTIONS, SPECIES_OPTIONS } from '../../../words/catalogue';
 import { changeBoard, likeThisBoard, removeBoard } from '../../edits';
 import { useOpenBuild } from '../../open-build';
 
@@ -79,7 +79,7 @@ export function BoardFields({ board, label }: { readonly board: Board; readonly 
         </Button>
         <Button
           color="error"
-          disabled={build.boards.length <= 2}
+          disabled={(build.boards?.length ?? 0) <= 2}
           onClick={() => edit(`Board ${label} out`, removeBoard(board.id))}
         >
           Take out

@@ -35,7 +35,8 @@ export function BoardList() {
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const ids = build.boards.map(({ id }) => id);
+  const boards = build.boards ?? [];
+  const ids = boards.map(({ id }) => id);
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     if (over === null || over.id === active.id) return;
     edit('Order of boards', reorderBoards(ids.indexOf(String(active.id)), ids.indexOf(String(over.id))));
@@ -44,7 +45,7 @@ export function BoardList() {
     <Section
       title="Boards"
       aside={
-        <Button disabled={build.boards.length >= MOST_BOARDS} onClick={() => edit('Board added', addBoard)}>
+        <Button disabled={boards.length >= MOST_BOARDS} onClick={() => edit('Board added', addBoard)}>
           Add a board
         </Button>
       }
@@ -52,7 +53,7 @@ export function BoardList() {
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
           <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-            {build.boards.map((board, index) => (
+            {boards.map((board, index) => (
               <BoardRow key={board.id} board={board} label={boardLabel(index)} />
             ))}
           </Box>

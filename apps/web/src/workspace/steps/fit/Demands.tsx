@@ -1,15 +1,15 @@
-import { LIMITS } from '@lean-clasp/core';
+import { LIMITS, rowOf, withRow } from '@lean-clasp/core';
+import { SERVICE_OPTIONS } from '@lean-clasp/words';
 import type { ReactNode } from 'react';
 import { Choice } from '../../../parts/Choice';
 import { FieldRow } from '../../../parts/FieldRow';
 import { Tick } from '../../../parts/Tick';
 import { LengthField, NumberField } from '../../../quantities/fields';
-import { SERVICE_OPTIONS } from '../../../words/catalogue';
-import { useAnyBuild, useOpenBuild } from '../../open-build';
+import { useOpenBuild } from '../../open-build';
 
 /** Where the piece will live and how true it has to be, whatever its kind; more fields may follow. */
 export function SharedDemands({ children }: { readonly children?: ReactNode }) {
-  const { build, edit } = useAnyBuild();
+  const { build, edit } = useOpenBuild();
   const setGoal = (label: string, key: 'flatMm' | 'squareMm') => (
     <LengthField
       label={label}
@@ -53,25 +53,28 @@ export function SharedDemands({ children }: { readonly children?: ReactNode }) {
   );
 }
 
-/** What a panel has to stand, and what is left to saw off. */
-export function Demands() {
+/** What a row of boards has to stand, and what is left to saw off. */
+export function RowDemands() {
   const { build, edit } = useOpenBuild();
+  const { trimMm: left, holding } = rowOf(build);
   return (
     <>
       <SharedDemands>
         <LengthField
           label="Left long, each end"
-          value={build.trimMm}
+          value={left}
           bounds={LIMITS.trimMm}
-          onChange={(trimMm) => trimMm !== null && edit('Left long', (before) => ({ ...before, trimMm }))}
+          onChange={(trimMm) => trimMm !== null && edit('Left long', (before) => withRow(before, { trimMm }))}
           width={150}
         />
       </SharedDemands>
       <Tick
         label="Breadboard ends, battens or a frame hold it flat in use"
-        checked={build.holding.heldFlatLater}
+        checked={holding.heldFlatLater}
         onChange={(heldFlatLater) =>
-          edit('Held flat in use', (before) => ({ ...before, holding: { ...before.holding, heldFlatLater } }))
+          edit('Held flat in use', (before) =>
+            withRow(before, { holding: { ...rowOf(before).holding, heldFlatLater } }),
+          )
         }
       />
     </>

@@ -1,4 +1,4 @@
-import { type RingChoice, ringChoices, type RingOrder } from '@lean-clasp/core';
+import { type RingChoice, ringChoices, type RingOrder, withBoards } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useTheme } from '@mui/material/styles';
@@ -8,7 +8,6 @@ import { FIGURE_FACE } from '../../../app/theme';
 import { Section } from '../../../frame/Page';
 import { usePlan } from '../../../planner/plan-context';
 import { useFormat } from '../../../quantities/use-format';
-import { turnHearts } from '../../edits';
 import { useOpenBuild } from '../../open-build';
 
 const NAMES: Readonly<Record<RingOrder, string>> = {
@@ -24,15 +23,19 @@ export function RingDirection() {
   const { edit } = useOpenBuild();
   const { plan } = usePlan();
   const f = useFormat();
-  const choices = useMemo(() => (plan === null ? [] : distinct(ringChoices(plan))), [plan]);
-  if (plan === null || choices.length === 0) return null;
+  const row = plan?.row ?? null;
+  const choices = useMemo(
+    () => (plan === null || row === null ? [] : distinct(ringChoices({ ...row, build: plan.build }))),
+    [plan, row],
+  );
+  if (row === null || choices.length === 0) return null;
   const most = Math.max(...choices.flatMap(({ dry, wet }) => [...dry, ...wet].map(([, z]) => Math.abs(z))));
-  const laid = plan.panel.boards.map(({ board }) => board.heart).join();
-  const enlarged = most > 0 ? Math.max(1, Math.floor((0.06 * plan.panel.widthMm) / most)) : 1;
+  const laid = row.panel.boards.map(({ board }) => board.heart).join();
+  const enlarged = most > 0 ? Math.max(1, Math.floor((0.06 * row.panel.widthMm) / most)) : 1;
   return (
     <Section title="Ring direction">
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
-        {plan.build.holding.heldFlatLater
+        {row.job.holding.heldFlatLater
           ? 'This panel is held flat in use: show the best faces; the rings hardly matter.'
           : 'Free and thin, alternate rings stay flatter over all; under battens or in a frame, show the best faces.'}{' '}
         Ends drawn {enlarged} times as curved, dashed at the damp end of the year.
@@ -45,7 +48,11 @@ export function RingDirection() {
               key={choice.order}
               role="radio"
               aria-checked={chosen}
-              onClick={() => edit('Ring direction', turnHearts(choice.hearts))}
+              onClick={() =>
+                edit('Ring direction', (build) =>
+                  withBoards(build, row.panel, (i) => ({ heart: choice.hearts[i] ?? 'up' })),
+                )
+              }
               sx={(theme) => ({
                 display: 'grid',
                 gridTemplateColumns: `minmax(0, 1fr) ${SKETCH.width}px 92px`,
@@ -63,7 +70,7 @@ export function RingDirection() {
               })}
             >
               <span>{NAMES[choice.order]}</span>
-              <Sketch choice={choice} widthMm={plan.panel.widthMm} enlarged={enlarged} />
+              <Sketch choice={choice} widthMm={row.panel.widthMm} enlarged={enlarged} />
               <Box component="span" sx={{ fontFamily: FIGURE_FACE, textAlign: 'right' }}>
                 {f.fine(choice.strayMm)}
               </Box>

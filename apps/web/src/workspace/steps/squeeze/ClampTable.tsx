@@ -1,5 +1,5 @@
 import AddIcon from '@mui/icons-material/Add';
-import { type ClampOnPanel, LIMITS, type Plan } from '@lean-clasp/core';
+import { type ClampOnPanel, LIMITS, rowOf, type RowPlan } from '@lean-clasp/core';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -12,7 +12,7 @@ import { Figure, OpeningRow, RowHeads, RowNumber } from '../../../parts/OpeningR
 import { OneClamp } from '../../../squeeze/OneClamp';
 import { PlaceClamps } from '../../../squeeze/PlaceClamps';
 import { useFormat } from '../../../quantities/use-format';
-import { addClamp, changeClamp, easeClamp, firstLot, removeClamp } from '../../edits';
+import { addClamp, changeClamp, easeClamp, firstLot, removeClamps } from '../../edits';
 import { useOpenBuild } from '../../open-build';
 
 const SIDES = [
@@ -28,12 +28,12 @@ const HANDLES = [
 const COLUMNS = '22px minmax(0, 1fr) 84px 84px 76px';
 
 /** Clamps in a row along the panel: where, which side, opening needed, pull; the chosen one opens to its fields. */
-export function ClampTable({ plan }: { readonly plan: Plan }) {
-  const { build, shop, edit } = useOpenBuild();
-  const { clamps, missingLots } = plan.clampSet;
-  const lot = firstLot(build, shop);
+export function ClampTable({ row }: { readonly row: RowPlan }) {
+  const { shop, edit } = useOpenBuild();
+  const { clamps, missingLots } = row.clampSet;
+  const lot = firstLot(row, shop);
   // In the order of the document: a row must not jump away from under the person who types its position.
-  const placeOf = new Map(build.clamps.map(({ id }, index) => [id, index]));
+  const placeOf = new Map(row.job.clamps.map(({ id }, index) => [id, index]));
   const rows = [...clamps].sort((a, b) => (placeOf.get(a.placed.id) ?? 0) - (placeOf.get(b.placed.id) ?? 0));
   return (
     <Section
@@ -42,37 +42,34 @@ export function ClampTable({ plan }: { readonly plan: Plan }) {
         <Button
           startIcon={<AddIcon />}
           disabled={lot === undefined}
-          onClick={() => lot !== undefined && edit('Clamp added', addClamp(lot))}
+          onClick={() => lot !== undefined && edit('Clamp added', addClamp(row, lot))}
         >
           Add
         </Button>
       }
     >
-      <PlaceClamps />
+      <PlaceClamps row={row} />
+      {row.job.workedOut && clamps.length > 0 && (
+        <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
+          Worked out from the rack; change one, and they are yours.
+        </Typography>
+      )}
       {clamps.length === 0 ? (
         <Typography color="text.secondary">
-          No clamp on the panel yet. <em>Place clamps</em> takes what the rack holds; <em>Add</em> puts one in
-          the widest gap.
+          Nothing on the rack is long enough to be worked out; <em>Add</em> puts a clamp in the widest gap.
         </Typography>
       ) : (
         <RowHeads columns={COLUMNS} heads={['#', 'kind', 'at', 'opens to', 'pull']} />
       )}
       <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {rows.map((clamp) => (
-          <ClampRow key={clamp.placed.id} clamp={clamp} next={clamps[clamp.number]} />
+          <ClampRow key={clamp.placed.id} row={row} clamp={clamp} next={clamps[clamp.number]} />
         ))}
       </Box>
       {missingLots.length > 0 && (
         <Typography color="error" sx={{ mt: 1 }}>
           {missingLots.length} placed from a lot that is no longer on the rack.{' '}
-          <Button
-            onClick={() =>
-              edit('Missing clamps off', (before) => ({
-                ...before,
-                clamps: before.clamps.filter(({ id }) => !missingLots.includes(id)),
-              }))
-            }
-          >
+          <Button onClick={() => edit('Missing clamps off', removeClamps(row, missingLots))}>
             Take them off
           </Button>
         </Typography>
@@ -82,9 +79,11 @@ export function ClampTable({ plan }: { readonly plan: Plan }) {
 }
 
 const ClampRow = memo(function ClampRow({
+  row,
   clamp,
   next,
 }: {
+  readonly row: RowPlan;
   readonly clamp: ClampOnPanel;
   readonly next: ClampOnPanel | undefined;
 }) {
@@ -124,15 +123,17 @@ const ClampRow = memo(function ClampRow({
           block under it.
         </Typography>
       )}
-      {open && <ClampFields clamp={clamp} next={next} />}
+      {open && <ClampFields row={row} clamp={clamp} next={next} />}
     </OpeningRow>
   );
 });
 
 function ClampFields({
+  row,
   clamp,
   next,
 }: {
+  readonly row: RowPlan;
   readonly clamp: ClampOnPanel;
   readonly next: ClampOnPanel | undefined;
 }) {
@@ -140,38 +141,38 @@ function ClampFields({
   const f = useFormat();
   const name = `Clamp ${clamp.number}`;
   // The plan comes a moment after the edit; fields show what was typed, not what has been planned so far.
-  const placed = build.clamps.find(({ id }) => id === clamp.placed.id) ?? clamp.placed;
+  const placed = rowOf(build).clamps.find(({ id }) => id === clamp.placed.id) ?? clamp.placed;
   return (
     <Box sx={{ pt: 1.5 }}>
       <OneClamp
         clamp={placed}
         lots={shop.rack}
-        onLot={(rackId) => edit(`${name}: kind`, changeClamp(placed.id, { rackId }))}
-        onMost={(mostN) => edit(`${name}: pull`, easeClamp(placed.id, mostN))}
+        onLot={(rackId) => edit(`${name}: kind`, changeClamp(row, placed.id, { rackId }))}
+        onMost={(mostN) => edit(`${name}: pull`, easeClamp(row, placed.id, mostN))}
         onPinned={(pinned) =>
-          edit(pinned ? `${name} pinned` : `${name} free`, changeClamp(placed.id, { pinned }))
+          edit(pinned ? `${name} pinned` : `${name} free`, changeClamp(row, placed.id, { pinned }))
         }
-        onOff={() => edit('Clamp off', removeClamp(placed.id))}
+        onOff={() => edit('Clamp off', removeClamps(row, [placed.id]))}
       >
         <LengthField
           label="At"
           value={placed.xMm}
           bounds={LIMITS.clampPositionMm}
-          onChange={(xMm) => xMm !== null && edit(`${name}: at`, changeClamp(placed.id, { xMm }))}
+          onChange={(xMm) => xMm !== null && edit(`${name}: at`, changeClamp(row, placed.id, { xMm }))}
           width={120}
         />
         <Choice
           label="Side"
           value={placed.side}
           options={SIDES}
-          onChange={(side) => edit(`${name}: side`, changeClamp(placed.id, { side }))}
+          onChange={(side) => edit(`${name}: side`, changeClamp(row, placed.id, { side }))}
           width={110}
         />
         <Choice
           label="Handle at"
           value={placed.handle ?? 'last'}
           options={HANDLES}
-          onChange={(handle) => edit(`${name}: handle`, changeClamp(placed.id, { handle }))}
+          onChange={(handle) => edit(`${name}: handle`, changeClamp(row, placed.id, { handle }))}
           width={140}
         />
       </OneClamp>

@@ -1,4 +1,4 @@
-import { caulPairsIn, findSpecies, type PanelBuild, LIMITS } from '@lean-clasp/core';
+import { caulPairsIn, findSpecies, rowOf, type RowSection, withRow, LIMITS } from '@lean-clasp/core';
 import { memo } from 'react';
 import { Section } from '../../../frame/Page';
 import { Choice } from '../../../parts/Choice';
@@ -26,68 +26,81 @@ const FIRST = [
   { value: 'end', name: 'one end' },
 ] as const;
 
-type Holding = PanelBuild['holding'];
+type Holding = RowSection['holding'];
+
+interface HowHeldProps {
+  /** Line of pull off mid-thickness, as planned, mm. */
+  readonly offMiddleMm: number;
+  /** Blocks are cut to the outline and asked for at Fit. */
+  readonly outlined: boolean;
+}
 
 /** How hard, through what, and what keeps the panel flat and its ends in line. */
-export const HowHeld = memo(function HowHeld() {
+export const HowHeld = memo(function HowHeld({ offMiddleMm, outlined }: HowHeldProps) {
   const { build, shop, edit } = useOpenBuild();
+  const row = rowOf(build);
+  const { edge, holding } = row;
   const f = useFormat();
   const hold = (label: string, change: Partial<Holding>) =>
-    edit(label, (before) => ({ ...before, holding: { ...before.holding, ...change } }));
+    edit(label, (before) => withRow(before, { holding: { ...rowOf(before).holding, ...change } }));
   return (
     <Section title="Pull and hold">
       <FieldRow>
         <Choice
           label="Pressure"
-          value={build.school ?? 'matched'}
+          value={row.school ?? 'matched'}
           options={SCHOOLS}
-          onChange={(school) => edit('Pressure', (before) => ({ ...before, school }))}
+          onChange={(school) => edit('Pressure', (before) => withRow(before, { school }))}
           width={190}
         />
         <Choice
           label="Begin tightening at"
-          value={build.firstClamp ?? 'worst-gap'}
+          value={row.firstClamp ?? 'worst-gap'}
           options={FIRST}
-          onChange={(firstClamp) => edit('First clamp', (before) => ({ ...before, firstClamp }))}
+          onChange={(firstClamp) => edit('First clamp', (before) => withRow(before, { firstClamp }))}
           width={180}
         />
         <NumberField
           label="Pulled to"
           unit="%"
-          value={build.pullPct}
+          value={row.pullPct}
           bounds={{ min: 1, max: 100, unit: '%' }}
-          hint="of their most"
-          onChange={(pullPct) => pullPct !== null && edit('Pulled to', (before) => ({ ...before, pullPct }))}
+          hint="at most; eased by itself"
+          onChange={(pullPct) =>
+            pullPct !== null && edit('Pulled to', (before) => withRow(before, { pullPct }))
+          }
           width={130}
         />
         <LengthField
           label="Off mid-thickness"
           fine
-          value={build.pullOffsetMm}
+          value={offMiddleMm}
           bounds={{ min: 0, max: LIMITS.lineOfPullOffsetMm.max, unit: 'mm' }}
           hint="toward the bar"
           onChange={(pullOffsetMm) =>
-            pullOffsetMm !== null && edit('Line of pull', (before) => ({ ...before, pullOffsetMm }))
+            pullOffsetMm !== null && edit('Line of pull', (before) => withRow(before, { pullOffsetMm }))
           }
           width={140}
         />
-        <Choice
-          label="Under the jaws"
-          value={build.edge.kind}
-          options={PACKING}
-          onChange={(kind) =>
-            edit('Under the jaws', (before) => ({ ...before, edge: { ...before.edge, kind } }))
-          }
-          width={150}
-        />
-        {build.edge.kind !== 'bare' && (
+        {!outlined && (
+          <Choice
+            label="Under the jaws"
+            value={edge.kind}
+            options={PACKING}
+            onChange={(kind) =>
+              edit('Under the jaws', (before) => withRow(before, { edge: { ...rowOf(before).edge, kind } }))
+            }
+            width={150}
+          />
+        )}
+        {!outlined && edge.kind !== 'bare' && (
           <LengthField
             label="Its thickness"
-            value={build.edge.thicknessMm}
+            value={edge.thicknessMm}
             bounds={LIMITS.padThicknessMm}
             onChange={(thicknessMm) =>
               thicknessMm !== null &&
-              edit('Packing', (before) => ({ ...before, edge: { ...before.edge, thicknessMm } }))
+              edit('Packing', (before) => withRow(before, { edge: { ...rowOf(before).edge, thicknessMm } }))
             }
             width={120}
           />
@@ -95,16 +108,16 @@ export const HowHeld = memo(function HowHeld() {
         <NumberField
           label="Pairs of cauls"
           whole
-          value={build.holding.caulPairs}
+          value={holding.caulPairs}
           bounds={LIMITS.cauls}
           hint={`the shop has ${caulPairsIn(shop)}`}
           onChange={(caulPairs) => caulPairs !== null && hold('Pairs of cauls', { caulPairs })}
           width={140}
         />
-        {build.holding.caulPairs > 0 && (shop.cauls ?? []).length > 1 && (
+        {holding.caulPairs > 0 && (shop.cauls ?? []).length > 1 && (
           <Choice
             label="Which cauls"
-            value={build.holding.caulLot ?? ''}
+            value={holding.caulLot ?? ''}
             options={[
               { value: '', name: 'whichever fits' },
               ...(shop.cauls ?? []).map((lot) => ({
@@ -116,11 +129,11 @@ export const HowHeld = memo(function HowHeld() {
             width="100%"
           />
         )}
-        {build.holding.barsTouch && (
+        {holding.barsTouch && (
           <LengthField
             label="Bar to face"
             fine
-            value={build.holding.barClearanceMm}
+            value={holding.barClearanceMm}
             bounds={{ min: 0, max: 10, unit: 'mm' }}
             onChange={(barClearanceMm) => barClearanceMm !== null && hold('Bar to face', { barClearanceMm })}
             width={120}
@@ -129,12 +142,12 @@ export const HowHeld = memo(function HowHeld() {
       </FieldRow>
       <Tick
         label="Bars lie against the faces"
-        checked={build.holding.barsTouch}
+        checked={holding.barsTouch}
         onChange={(barsTouch) => hold('Bars against the faces', { barsTouch })}
       />
       <Tick
         label="Ends pushed against a stop"
-        checked={build.holding.endStops}
+        checked={holding.endStops}
         onChange={(endStops) => hold('End stop', { endStops })}
       />
     </Section>

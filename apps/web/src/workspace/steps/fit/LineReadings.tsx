@@ -1,0 +1,92 @@
+import { boardLabel, type BuildDocument, type ClosingAdvice, LIMITS } from '@lean-clasp/core';
+import Typography from '@mui/material/Typography';
+import { FieldRow } from '../../../parts/FieldRow';
+import { usePlan } from '../../../planner/plan-context';
+import { LengthField } from '../../../quantities/fields';
+import { useFormat } from '../../../quantities/use-format';
+import { noteJoints } from '../../../assembly/edits';
+import { useOpenBuild } from '../../open-build';
+
+type Reading = keyof BuildDocument['dryFit'];
+
+/** Feeler readings along the lines, diagonals, bow and twist, with what they mean in words. */
+export function LineReadings() {
+  const { build, edit } = useOpenBuild();
+  const reading = (label: string, key: Reading, bounds: keyof typeof LIMITS, fine: boolean, hint: string) => (
+    <LengthField
+      label={label}
+      optional
+      fine={fine}
+      value={build.dryFit[key]}
+      bounds={LIMITS[bounds]}
+      hint={hint}
+      onChange={(value) =>
+        edit(label, (before) => ({ ...before, dryFit: { ...before.dryFit, [key]: value } }))
+      }
+      width={184}
+    />
+  );
+  return (
+    <>
+      <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
+        Put it together without glue and read each line with a feeler: + open in the middle, − open at the
+        ends.
+      </Typography>
+      <FieldRow>
+        {linesOf(build).map(({ id, label }) => (
+          <LengthField
+            key={id}
+            label={`Gap ${label}`}
+            optional
+            fine
+            value={build.jointNotes.find((note) => note.id === id)?.gapMm ?? null}
+            bounds={LIMITS.gapMm}
+            onChange={(gapMm) => edit(`Gap ${label}`, noteJoints([id], { gapMm, gapsMm: undefined }))}
+            width={116}
+          />
+        ))}
+      </FieldRow>
+      <GapWords />
+      <FieldRow>
+        {reading('Diagonal A to far end', 'acMm', 'diagonalMm', false, 'first edge, left, to last, right')}
+        {reading('The other diagonal', 'bdMm', 'diagonalMm', false, 'first edge, right, to last, left')}
+        {reading('Largest bow of a board', 'bowMm', 'deviationMm', true, 'along its length')}
+        {reading('Largest twist', 'twistMm', 'deviationMm', true, 'over winding sticks')}
+      </FieldRow>
+    </>
+  );
+}
+
+/** Lines between the person's own boards, named as their joints are. */
+function linesOf({ boards = [] }: BuildDocument): { readonly id: string; readonly label: string }[] {
+  return boards.slice(1).map(({ id }, i) => ({
+    id: `${boards[i]?.id ?? ''}_${id}`,
+    label: `${boardLabel(i)}–${boardLabel(i + 1)}`,
+  }));
+}
+
+const CLOSING_WORDS: Readonly<Record<ClosingAdvice, string>> = {
+  none: 'the glue fills it',
+  easy: 'the clamps close this easily',
+  costly: 'the clamps can, but much of their pull goes into it',
+  'back-to-plane': 'back to the plane: clamps should not be asked to close this',
+};
+
+/** Whether clamps may be asked to close what was read. */
+function GapWords() {
+  const { plan } = usePlan();
+  const f = useFormat();
+  const open = plan?.row?.lines.filter(({ gapMm }) => gapMm !== null && gapMm !== 0) ?? [];
+  if (plan === null || open.length === 0) return null;
+  return (
+    <>
+      {open.map(({ line, closing, closingForceN }) => (
+        <Typography key={line.index} variant="body2" sx={{ mb: 1 }}>
+          {line.label}:{' '}
+          {Number.isFinite(closingForceN) ? `about ${f.force(closingForceN)} closes it` : 'no pull closes it'}{' '}
+          – {CLOSING_WORDS[closing]}.
+        </Typography>
+      ))}
+    </>
+  );
+}

@@ -1,0 +1,64 @@
+import { type Static, Type } from '@sinclair/typebox';
+import { LIMITS } from '../limits';
+import { bounded, Id, oneOf, strictObject, wholeBounded } from './schema';
+
+/** A clamp placed on a row of boards, taken from a lot on the shop's rack. */
+export const PlacedClampSchema = strictObject({
+  id: Id,
+  rackId: Id,
+  xMm: bounded(LIMITS.clampPositionMm),
+  side: oneOf(['above', 'below']),
+  /** Clamped edge at which its handle stands; left out: the last one. */
+  handle: Type.Optional(oneOf(['first', 'last'])),
+  /** Stays where it is when clamps are placed anew. */
+  pinned: Type.Optional(Type.Boolean()),
+  /** Pulled no harder than this; left out: as hard as it goes. */
+  mostN: Type.Optional(bounded(LIMITS.clampForceN)),
+});
+
+/** Most clamps that one row may carry. */
+export const MOST_CLAMPS = 60;
+
+/** How boards side by side are pulled together, held flat and sawn to length afterwards. */
+export const RowSchema = strictObject({
+  /** Empty: worked out from the rack. */
+  clamps: Type.Array(PlacedClampSchema, { maxItems: MOST_CLAMPS }),
+  /** How hard the clamps are pulled, as a share of what they can give. */
+  pullPct: Type.Number({ minimum: 1, maximum: 100 }),
+  /** Where tightening begins; left out: at the widest gap that was read, else in the centre. */
+  firstClamp: Type.Optional(oneOf(['centre', 'end', 'worst-gap'])),
+  /** How hard lines are meant to be pressed; left out: as their wood wants it. */
+  school: Type.Optional(oneOf(['matched', 'light'])),
+  /** Line of pull from mid-thickness, toward the side on which the bar lies; left out: as a careful worker manages. */
+  pullOffsetMm: Type.Optional(bounded({ min: 0, max: LIMITS.lineOfPullOffsetMm.max, unit: 'mm' })),
+  edge: strictObject({
+    kind: oneOf(['bare', 'blocks', 'battens']),
+    /** Size of the block or batten in the direction of the pull. */
+    thicknessMm: bounded(LIMITS.padThicknessMm),
+  }),
+  holding: strictObject({
+    /** Bars lie against the faces, so that the row cannot pop between them. */
+    barsTouch: Type.Boolean(),
+    barClearanceMm: bounded({ min: 0, max: 10, unit: 'mm' }),
+    caulPairs: wholeBounded(LIMITS.cauls),
+    /** Lot of cauls that is taken; left out: the first of the shop that is long enough. */
+    caulLot: Type.Optional(Id),
+    endStops: Type.Boolean(),
+    /** Breadboard ends, battens or a frame will hold it flat in use. */
+    heldFlatLater: Type.Boolean(),
+  }),
+  /** Left long at each end, to be cut off after the glue-up. */
+  trimMm: bounded(LIMITS.trimMm),
+});
+
+export type PlacedClamp = Static<typeof PlacedClampSchema>;
+export type RowSection = Static<typeof RowSchema>;
+
+/** A row of which nothing has been said: bars on both faces, stops at the ends, clamps worked out from the rack. */
+export const USUAL_ROW: RowSection = {
+  clamps: [],
+  pullPct: 100,
+  edge: { kind: 'bare', thicknessMm: 20 },
+  holding: { barsTouch: true, barClearanceMm: 0.3, caulPairs: 0, endStops: true, heldFlatLater: false },
+  trimMm: 0,
+};

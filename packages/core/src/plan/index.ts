@@ -1,0 +1,65 @@
+export { compareGlues, type GlueComparison, type GlueOption } from './compare-glues';
+export { batchJobOf, type DatedSessionOfBuild, weekOf } from './dates/dates';
+export {
+  type BuildToDate,
+  buildToDate,
+  datesOf,
+  type GlueToGet,
+  glueToGet,
+  heldBy,
+  type ShopCalendar,
+  shopCalendar,
+  type ShopSession,
+} from './dates/shop-calendar';
+export { glueJobOf } from './glue-job';
+export type { ClosingAdvice } from './joints/closing';
+export type { JointNeed, PlannedJoint } from './joints/planned-joint';
+export { type Arranged, arrangements, withSessions } from './order/arrange-order';
+export { type Likelihood, likelihoodOf } from './order/likelihood';
+export { SET_UP_MIN } from './order/order-problem';
+export { operationsOf, type PlannedOperation } from './order/operations';
+export type { Order, OrderedSession } from './order/ordered-sessions';
+export type { Plan, PlanParts } from './plan';
+export {
+  type ClampAnswer,
+  type FuseAnswer,
+  type JointAnswer,
+  type JointPressure,
+  type JointState,
+  type PlanAnswer,
+  planAnswer,
+  pressuresOf,
+  type SessionAnswer,
+  type VerdictAnswer,
+} from './plan-answer';
+export { planBuild, settlePlan } from './plan-build';
+export { type PlanInput, type PlanQuestion, planQuestion } from './plan-input';
+export { clampsElsewhere, suits } from './pulls/placed-on-pull';
+export type { PlannedPull } from './pulls/planned-pull';
+export { ON_A_ROLL } from './pulls/pulls';
+export type { CaulPlan } from './row/cauls';
+export { clampBowMm } from './row/clamp-bow';
+export { type RingChoice, ringChoices, type RingOrder } from './row/moisture-cup';
+export { unpressed } from './row/pressed-row';
+export { ACROSS, positionsOn, type RowGap, type RowJob, rowOf, withRow } from './row/row-job';
+export type { PlannedLine, RowPlan } from './row/row-plan';
+export { type Opening, rowOpenings, rowTightening } from './row/row-tightening';
+export { type BoardChange, withBoards } from './row/turned-boards';
+export { adhesiveOf, familiesOf } from './shelf';
+export {
+  acrossInTurn,
+  type ClampInSpace,
+  leastOf,
+  type Packing,
+  packingOf,
+  type PressedAlong,
+  pullFrame,
+  type PullOpening,
+  pullOpenings,
+  pullTightening,
+  spreadMm,
+  type Squeeze,
+  type SqueezedPull,
+  type Stack,
+  stackOf,
+} from './squeeze';

@@ -1,0 +1,97 @@
+import type { Finding } from '../../finding';
+import type { BuildDocument } from '../../formats';
+import {
+  FULL_EFFORT,
+  improvingSequence,
+  type SequenceAnswer,
+  type SequenceEffort,
+  type SequenceProblem,
+} from '../../sequence';
+import type { PlanParts } from '../plan';
+import { sessionIndexes } from './order';
+import { ASKED_MARGIN, type OrderJob, orderProblem, withMargin } from './order-problem';
+
+/** The best arrangement so far, in the words of a build. */
+export interface Arranged {
+  readonly status: SequenceAnswer['status'];
+  /** Ids of the joints of each session. */
+  readonly sessions: readonly (readonly string[])[];
+  /** Share of every window that is left over for a fumble. */
+  readonly askedMargin: number;
+  /** Fewest sessions that can be told beforehand, and why. */
+  readonly leastSessions: number;
+  readonly why: Finding;
+  /** Joints that stand in the way, by name, with a code each; empty where there is an arrangement. */
+  readonly impossible: readonly { readonly code: string; readonly joints: readonly string[] }[];
+  readonly done: number;
+  readonly of: number;
+}
+
+/** A build glued in these sessions; pins and the rest of its order stay. */
+export function withSessions(build: BuildDocument, sessions: readonly (readonly string[])[]): BuildDocument {
+  return { ...build, order: { pinned: [], ...build.order, sessions: sessions.map((ids) => [...ids]) } };
+}
+
+/** Effort that a page waits for: large assemblies get fewer attempts. */
+function pageEffort(joints: number): SequenceEffort {
+  return { ...FULL_EFFORT, marginSteps: 60_000, handsOnSteps: 4_000, rounds: joints > 80 ? 3 : 8 };
+}
+
+/**
+ * Arranges a build anew around its pinned joints, best so far after each step. A margin for a fumble is asked for
+ * first; where that cannot be had, the windows themselves; where the rack is too small, clamps are left to the
+ * verdict on pressure.
+ */
+export function* arrangements(
+  parts: OrderJob,
+  effort: SequenceEffort = pageEffort(parts.joints.length),
+): Generator<Arranged, void> {
+  const { joints } = parts;
+  const pins = pinsOf(parts);
+  const problem = orderProblem(parts);
+  if (problem === null) return;
+  const attempt = (marginShare: number, change: Partial<SequenceProblem>) => ({
+    marginShare,
+    problem: { ...withMargin(problem, marginShare), pins, ...change },
+  });
+  const attempts = [
+    attempt(ASKED_MARGIN, {}),
+    attempt(0, {}),
+    attempt(0, { rack: null }),
+    // Blocks around slanted parts can seem to hold each other; then only joints count.
+    attempt(0, { rack: null, runsInto: null }),
+  ];
+  for (const each of attempts) {
+    let infeasible = false;
+    for (const { answer, done, of } of improvingSequence(each.problem, effort)) {
+      infeasible = answer.status === 'infeasible';
+      if (infeasible && each !== attempts.at(-1)) break;
+      yield {
+        status: answer.status,
+        sessions: answer.sessions.map(({ merges }) => named(merges.flatMap((merge) => merge.joints))),
+        askedMargin: each.marginShare,
+        leastSessions: answer.bound.sessions,
+        why: answer.bound.why,
+        impossible: answer.impossible.map(({ code, joints: held }) => ({
+          code,
+          joints: held.flatMap((i) => joints[i]?.facts.label ?? []),
+        })),
+        done,
+        of,
+      };
+    }
+    if (!infeasible) return;
+  }
+  function named(list: readonly number[]): string[] {
+    return list.flatMap((i) => joints[i]?.facts.joint.id ?? []);
+  }
+}
+
+/** Sessions of pinned joints, as the build has them now. */
+function pinsOf({ joints, build }: Pick<PlanParts, 'joints' | 'build'>): (number | null)[] {
+  const { sessions = [], pinned = [] } = build.order ?? {};
+  const at = sessionIndexes(joints, sessions);
+  return joints.map(({ facts }, i) =>
+    pinned.includes(facts.joint.id) ? at.findIndex((session) => session.includes(i)) : null,
+  );
+}

@@ -1,0 +1,101 @@
+import { PACE, type SessionOperation } from '../../sequence';
+import type { PlannedJoint } from '../joints/planned-joint';
+import { type OrderJob, workforceOf } from './order-problem';
+import type { OrderedSession } from './ordered-sessions';
+import { pressSteps } from './press-steps';
+
+interface Task {
+  readonly operation: Pick<SessionOperation, 'kind' | 'joints'>;
+  readonly minutes: number;
+  readonly hands: number;
+  readonly notBefore: () => number;
+}
+
+/**
+ * One session of joints that are spread and closed one after the other as they lie: boards, layers, plies, faces; or in groups that
+ * close at once. Each task goes
+ * to whoever is free first, never before what it depends on: no more than one closing is spread for ahead, each comes after the
+ * one before, and what presses comes on once all are closed.
+ */
+export function lineByLine(job: OrderJob, groups: readonly (readonly PlannedJoint[])[]): OrderedSession {
+  const own = groups.flat();
+  const { paceFactor, crew } = workforceOf(job);
+  const free = Array.from({ length: crew }, () => 0);
+  const spreadAt: number[] = [];
+  const closedAt: number[] = [];
+  const operations: SessionOperation[] = [];
+  const run = ({ operation, minutes, hands, notBefore }: Task): number => {
+    const first = free
+      .map((minute, hand) => ({ minute, hand }))
+      .sort((a, b) => a.minute - b.minute || a.hand - b.hand)
+      .slice(0, Math.min(hands, crew));
+    const startMin = Math.max(notBefore(), ...first.map(({ minute }) => minute));
+    const endMin = startMin + minutes;
+    for (const { hand } of first) free[hand] = endMin;
+    operations.push({ ...operation, hands: first.map(({ hand }) => hand).sort(), startMin, endMin });
+    return endMin;
+  };
+  groups.forEach((group, i) => {
+    for (const { facts, spread } of group) {
+      spreadAt[i] = run({
+        operation: { kind: 'spread', joints: [facts.joint.id] },
+        minutes: spread.minutes * paceFactor,
+        hands: 1,
+        // Spreading further ahead than one closing only burns open time.
+        notBefore: () => closedAt[i - 2] ?? 0,
+      });
+    }
+    closedAt[i] = run({
+      operation: { kind: 'close', joints: group.map(({ facts }) => facts.joint.id) },
+      minutes: Math.max(...group.map(({ closeMin }) => closeMin)) * paceFactor,
+      hands: Math.max(...group.map(({ closeHands }) => closeHands)),
+      notBefore: () => Math.max(spreadAt[i] ?? 0, closedAt[i - 1] ?? 0),
+    });
+  });
+  const ids = own.map(({ facts }) => facts.joint.id);
+  const pressed = new Set<string>();
+  for (const pull of job.pulls) {
+    const joints = pull.pull.joints.filter((id) => ids.includes(id) && !pressed.has(id));
+    if (joints.length === 0) continue;
+    for (const id of joints) pressed.add(id);
+    const { minutes } = pressSteps(pull, job.row, workforceOf(job));
+    run({
+      operation: { kind: 'clamp', joints },
+      // A pull that is one stack takes all its clamps; else as many as its share of the joints.
+      minutes: pull.pull.stacked ? minutes : (minutes * joints.length) / pull.pull.joints.length,
+      hands: crew,
+      notBefore: () => Math.max(0, ...closedAt),
+    });
+  }
+  const handsOnMin = Math.max(0, ...operations.map(({ endMin }) => endMin));
+  return {
+    joints: ids,
+    operations: [...operations].sort((a, b) => a.startMin - b.startMin || a.endMin - b.endMin),
+    worstMargin: worstMargin(own, operations),
+    handsOnMin,
+    closings: operations
+      .filter(({ kind }) => kind === 'close')
+      .map(({ joints, startMin }) => ({ joints, startMin })),
+    dryJig: null,
+    workMin: handsOnMin + PACE.checkMin * paceFactor,
+  };
+}
+
+/** Least share of any window that is left over. */
+function worstMargin(own: readonly PlannedJoint[], operations: readonly SessionOperation[]): number {
+  const of = (kind: SessionOperation['kind'], id: string) =>
+    operations.find((each) => each.kind === kind && each.joints.includes(id));
+  return Math.min(
+    1,
+    ...own.flatMap(({ facts, window }) => {
+      const { id } = facts.joint;
+      const [spread, close, clamp] = [of('spread', id), of('close', id), of('clamp', id) ?? of('close', id)];
+      const used: [number, number][] = [
+        [(close?.endMin ?? 0) - (spread?.startMin ?? 0), window.openMin?.low ?? Infinity],
+        [(clamp?.endMin ?? 0) - (close?.endMin ?? 0), window.closedMin?.low ?? Infinity],
+        [(clamp?.endMin ?? 0) - (spread?.startMin ?? 0), window.totalMin?.low ?? Infinity],
+      ];
+      return used.map(([minutes, windowMin]) => 1 - minutes / windowMin);
+    }),
+  );
+}

@@ -1,0 +1,246 @@
+import { type CheckKind, type OperationKind, ritualOf } from '../../kinds';
+import { type Finding, finding } from '../../finding';
+import { PACE, type SessionOperation } from '../../sequence';
+import type { Plan } from '../plan';
+import { piecesOf } from '../pulls/pieces';
+import type { PlannedPull } from '../pulls/planned-pull';
+import { workforceOf } from './order-problem';
+import type { OrderedSession } from './ordered-sessions';
+import { type PressStep, pressSteps } from './press-steps';
+
+/** One stretch of work at the bench. */
+export interface PlannedOperation {
+  /** Survives edits that leave it be: what is done to what. */
+  readonly id: string;
+  readonly kind: OperationKind;
+  /** Ids of the joints that it concerns. */
+  readonly joints: readonly string[];
+  /** Numbers of the clamps, or pairs of cauls, that it concerns. */
+  readonly clamps: readonly number[];
+  /** Pairs of hands, from 0. */
+  readonly hands: readonly number[];
+  /** From the first bead of its session. */
+  readonly startMin: number;
+  readonly endMin: number;
+  /** Ids of those that must end before it may begin. */
+  readonly after: readonly string[];
+  /** A wait that it begins with, in place of work; null where there is none. */
+  readonly wait: { readonly min: number; readonly until: string } | null;
+  /** Reading that it asks for; null where it asks for none. */
+  readonly asks: CheckKind | null;
+  readonly instruction: Finding;
+}
+
+/** The operations of one session in order of starting. */
+export function operationsOf(plan: Plan, session: OrderedSession): PlannedOperation[] {
+  const worked = session.operations.flatMap((operation) => expanded(plan, operation));
+  const before = ritualOf(plan.build.template).before.map(({ kind, what, check }): Draft => ({
+    id: `before:${what}`,
+    kind,
+    joints: [],
+    clamps: [],
+    hands: [0],
+    startMin: 0,
+    endMin: 0,
+    asks: check,
+    instruction: finding(`do-${what}`, 'informs'),
+  }));
+  const drafts = [...before, ...worked, ...checksOf(plan, session)];
+  const sorted = drafts
+    .map((draft, i) => ({ draft, i }))
+    .sort((a, b) => a.draft.startMin - b.draft.startMin || a.draft.endMin - b.draft.endMin || a.i - b.i)
+    .map(({ draft }) => draft);
+  return sorted.map((draft, i) => ({
+    ...draft,
+    wait: null,
+    after: sorted
+      .slice(0, i)
+      .filter((earlier) => earlier.endMin <= draft.startMin + 1e-9 && comesBefore(earlier, draft))
+      .map(({ id }) => id),
+  }));
+}
+
+type Draft = Omit<PlannedOperation, 'after' | 'wait'>;
+
+/** On the same hands, or on a joint that both concern. */
+const comesBefore = (one: Draft, other: Draft): boolean =>
+  one.hands.some((hand) => other.hands.includes(hand)) ||
+  one.joints.some((joint) => other.joints.includes(joint));
+
+function expanded(plan: Plan, operation: SessionOperation): Draft[] {
+  const { kind, joints, hands, startMin, endMin } = operation;
+  const [joint = ''] = joints;
+  if (kind === 'spread') {
+    return [
+      {
+        id: `spread:${joint}`,
+        kind,
+        joints,
+        clamps: [],
+        hands,
+        startMin,
+        endMin,
+        asks: null,
+        instruction: spreadInstruction(plan, joint),
+      },
+    ];
+  }
+  if (kind === 'close') {
+    return [
+      {
+        id: `close:${joints.join('+')}`,
+        kind,
+        joints,
+        clamps: [],
+        hands,
+        startMin,
+        endMin,
+        asks: null,
+        instruction: closeInstruction(plan, joints),
+      },
+    ];
+  }
+  return clampDrafts(plan, operation);
+}
+
+function spreadInstruction(plan: Plan, id: string): Finding {
+  const joint = plan.joints.find(({ facts }) => facts.joint.id === id);
+  return finding('do-spread', 'informs', {
+    line: joint?.facts.label ?? '',
+    board: labelOf(plan, joint?.facts.joint.a ?? ''),
+    faces: joint?.faces ?? 1,
+    method: joint?.method.id ?? '',
+    massG: joint?.spread.massG ?? 0,
+  });
+}
+
+function closeInstruction(plan: Plan, ids: readonly string[]): Finding {
+  const joints = plan.joints.filter(({ facts }) => ids.includes(facts.joint.id));
+  const [first] = joints;
+  const values = {
+    line: first?.facts.label ?? '',
+    board: labelOf(plan, first?.facts.joint.b ?? ''),
+    others: joints.length - 1,
+  };
+  return plan.row === null
+    ? finding('do-close-joint', 'informs', values)
+    : finding('do-close', 'informs', values);
+}
+
+const labelOf = ({ facts }: Plan, id: string): string =>
+  facts.parts.find(({ part }) => part.id === id)?.part.label ?? '';
+
+/** The pass with the clamps of one pull, clamp by clamp. */
+function clampDrafts(plan: Plan, { joints, startMin, endMin }: SessionOperation): Draft[] {
+  const pull = plan.pulls.find(({ pull: own }) => joints.some((joint) => own.joints.includes(joint)));
+  if (pull === undefined) return [];
+  const { steps, minutes } = pressSteps(pull, plan.row, workforceOf(plan));
+  const own = steps.filter((step) => concerns(plan, pull, step, joints));
+  // Where only some of its joints are closed in this session, the pass is as much shorter.
+  const stretch = minutes === 0 ? 0 : (endMin - startMin) / minutes;
+  const first = firstNumberOf(plan, pull);
+  return own.map((step, i) => {
+    const number = numberOf(plan, pull, step, first);
+    return {
+      id: `${step.kind}:${pull.pull.id}:${step.item ?? `all${i}`}`,
+      kind: step.kind,
+      joints,
+      clamps: number === null ? [] : [number],
+      hands: [step.hand],
+      startMin: startMin + step.startMin * stretch,
+      endMin: startMin + step.endMin * stretch,
+      asks: null,
+      instruction: pressInstruction(plan, pull, step, number),
+    };
+  });
+}
+
+/** Whether a step is for some of these joints; what has no place of its own is for all of its pull. */
+function concerns(plan: Plan, pull: PlannedPull, { item }: PressStep, joints: readonly string[]): boolean {
+  const clamp = plan.squeeze?.pulls.find(({ planned }) => planned.pull.id === pull.pull.id)?.clamps[
+    item ?? -1
+  ];
+  return (
+    clamp === undefined || clamp.joints.length === 0 || clamp.joints.some((joint) => joints.includes(joint))
+  );
+}
+
+/** Clamps count over all pulls from 1. */
+function firstNumberOf({ pulls }: Plan, pull: PlannedPull): number {
+  const before = pulls.slice(0, pulls.indexOf(pull));
+  return 1 + before.reduce((sum, { taken }) => sum + taken.reduce((all, { count }) => all + count, 0), 0);
+}
+
+function numberOf(plan: Plan, pull: PlannedPull, { kind, item }: PressStep, first: number): number | null {
+  if (item === null) return null;
+  if (kind === 'caul') return item + 1;
+  return plan.row !== null && pull.pull.id === plan.pulls[0]?.pull.id
+    ? (plan.row.clampSet.clamps.filter(({ fit }) => fit !== 'too-short')[item]?.number ?? null)
+    : first + item;
+}
+
+function pressInstruction(
+  { row, squeeze }: Plan,
+  pull: PlannedPull,
+  { kind, item, count }: PressStep,
+  number: number | null,
+): Finding {
+  if (kind === 'caul') {
+    return finding('do-caul', 'informs', { pair: number ?? 0, pairs: row?.job.holding.caulPairs ?? 0 });
+  }
+  if (kind === 'tape' || kind === 'wrap')
+    return finding(`do-${kind}`, 'informs', { count, line: pull.joint });
+  if (kind === 'bag') return finding('do-bag', 'informs');
+  const piece = piecesOf(pull)[item ?? -1];
+  const onRow = row?.clampSet.clamps.find((clamp) => clamp.number === number);
+  const placed = squeeze?.pulls.find(({ planned }) => planned.pull.id === pull.pull.id)?.clamps[item ?? -1];
+  const values = {
+    clamp: number ?? 0,
+    kind: piece?.lot.kind ?? '',
+    forceN: piece?.forceN ?? 0,
+    line: pull.joint,
+    openingMm: pull.pull.openingMm,
+  };
+  const code = kind === 'tighten' ? 'do-tighten' : 'do-set-clamp';
+  return onRow === undefined
+    ? finding(`${code}-on`, 'informs', {
+        ...values,
+        line: placed === undefined ? pull.joint : labelsOf(placed.joints, pull, squeeze),
+      })
+    : finding(code, 'informs', { ...values, atMm: onRow.placed.xMm, side: onRow.placed.side });
+}
+
+/** What a clamp closes, by name: the first joint and how many more. */
+function labelsOf(joints: readonly string[], pull: PlannedPull, squeeze: Plan['squeeze']): string {
+  const named = squeeze?.pulls
+    .flatMap((each) => each.joints)
+    .find(({ joint }) => joints.includes(joint))?.label;
+  return named ?? pull.joint;
+}
+
+/** What is looked at once everything is at full pull. */
+function checksOf(plan: Plan, session: OrderedSession): Draft[] {
+  const { paceFactor } = plan.shop;
+  const steps = ritualOf(plan.build.template).pulled;
+  const whole = steps.reduce((sum, { minutes }) => sum + minutes, 0);
+  let startMin = session.handsOnMin;
+  return steps.map(({ kind, what, minutes, check }) => {
+    const endMin = startMin + (minutes / whole) * PACE.checkMin * paceFactor;
+    const draft: Draft = {
+      id: `${kind}:${what}`,
+      kind,
+      joints: session.joints,
+      clamps: [],
+      hands: [0],
+      startMin,
+      endMin,
+      asks: check,
+      instruction: finding(`do-check-${what}`, 'informs', {
+        flatMm: plan.build.goals.flatMm,
+        squareMm: plan.build.goals.squareMm,
+      }),
+    };
+    startMin = endMin;
+    return draft;
+  });
+}

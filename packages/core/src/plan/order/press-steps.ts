@@ -1,0 +1,138 @@
+import { centreOutOrder, findClampKind } from '../../clamps';
+import { PACE } from '../../sequence';
+import { piecesOf } from '../pulls/pieces';
+import type { PlannedPull } from '../pulls/planned-pull';
+import { ON_A_ROLL } from '../pulls/pulls';
+import { ACROSS } from '../row/row-job';
+import type { RowPlan } from '../row/row-plan';
+
+/** One strip of tape, or one turn of elastic, min [judgement]. */
+const STRIP_MIN = 0.05;
+/** A spring clamp snaps on, min [judgement]. */
+const SNAP_MIN = 0.1;
+const SNAP_ON: readonly string[] = ['spring', 'pointed-spring'];
+/** What is laid or snapped on is not tightened afterwards. */
+const NOT_TIGHTENED: readonly string[] = [...SNAP_ON, 'weight', 'vacuum'];
+
+/** Who does it, how fast, and whether clamps are laid out beforehand. */
+export interface Workforce {
+  readonly crew: number;
+  readonly paceFactor: number;
+  readonly preSet: boolean;
+}
+
+/** One stretch of work with what presses. */
+export interface PressStep {
+  readonly kind: 'caul' | 'set-clamp' | 'tighten' | 'tape' | 'wrap' | 'bag';
+  /** Which clamp of the pull, or pair of cauls, from 0; null where it is several at once. */
+  readonly item: number | null;
+  /** How many strips or turns; 1 for a clamp. */
+  readonly count: number;
+  readonly hand: number;
+  readonly startMin: number;
+  readonly endMin: number;
+}
+
+/** Everything that one pull takes from closed to full pull, on a clock that starts when it is begun. */
+export interface PressSteps {
+  readonly steps: readonly PressStep[];
+  readonly minutes: number;
+}
+
+interface Task extends Pick<PressStep, 'kind' | 'item' | 'count'> {
+  readonly minutes: number;
+}
+
+/**
+ * Sets clamps, cauls, strips or the bag of one pull, each by whoever is free first; then, once all are on, brings clamps to
+ * full pull in the order of tightening. A row goes from the centre out or from its worst gap, cauls snugged first.
+ */
+export function pressSteps(pull: PlannedPull, row: RowPlan | null, workforce: Workforce): PressSteps {
+  const own = row !== null && pull.pull.id === ACROSS ? row : null;
+  const { crew, paceFactor } = workforce;
+  const free = Array.from({ length: crew }, () => 0);
+  const steps: PressStep[] = [];
+  const run = (tasks: readonly Task[], notBefore: number) => {
+    for (const { minutes, ...task } of tasks) {
+      const hand = free.indexOf(Math.min(...free));
+      const startMin = Math.max(free[hand] ?? 0, notBefore);
+      const endMin = startMin + minutes * paceFactor;
+      free[hand] = endMin;
+      steps.push({ ...task, hand, startMin, endMin });
+    }
+  };
+  const order = own === null ? orderOfPull(pull) : orderOfRow(own);
+  run([...caulTasks(own), ...settingTasks(pull, order, workforce)], 0);
+  run(tighteningTasks(pull, order), Math.max(0, ...free));
+  return { steps, minutes: Math.max(0, ...free) };
+}
+
+function caulTasks(row: RowPlan | null): Task[] {
+  return Array.from({ length: row?.job.holding.caulPairs ?? 0 }, (_, item) => ({
+    kind: 'caul',
+    item,
+    count: 1,
+    minutes: PACE.caulPairMin,
+  }));
+}
+
+/** Kinds of the pieces of a pull, one by one; null for strips and turns, which go on by the handful. */
+const kindsOf = (pull: PlannedPull): (string | null)[] =>
+  piecesOf(pull).map(({ lot }) => (ON_A_ROLL.includes(lot.kind) ? null : lot.kind));
+
+function settingTasks(pull: PlannedPull, order: readonly number[], { crew, preSet }: Workforce): Task[] {
+  const kinds = kindsOf(pull);
+  const usual = preSet ? PACE.setPreSetClampMin : PACE.setClampMin;
+  const strips = pull.taken
+    .filter(({ lot }) => ON_A_ROLL.includes(lot.kind))
+    .flatMap(({ lot, count }) =>
+      shares(count, crew).map((each): Task => ({
+        kind: lot.kind === 'tape' ? 'tape' : 'wrap',
+        item: null,
+        count: each,
+        minutes: each * STRIP_MIN,
+      })),
+    );
+  return [
+    ...strips,
+    ...order.map((item): Task => {
+      const kind = kinds[item] ?? '';
+      const bag = kind !== '' && findClampKind(kind).pressureMPa !== null;
+      return {
+        kind: bag ? 'bag' : 'set-clamp',
+        item,
+        count: 1,
+        minutes: SNAP_ON.includes(kind) ? SNAP_MIN : usual,
+      };
+    }),
+  ];
+}
+
+function tighteningTasks(pull: PlannedPull, order: readonly number[]): Task[] {
+  const kinds = kindsOf(pull);
+  return order
+    .filter((item) => !NOT_TIGHTENED.includes(kinds[item] ?? ''))
+    .map((item) => ({ kind: 'tighten', item, count: 1, minutes: PACE.tightenClampMin }));
+}
+
+/** Clamps of a row by their turn; its clamps are numbered along it. */
+const orderOfRow = ({ clampSet }: RowPlan): number[] =>
+  [...clampSet.clamps]
+    .filter(({ fit }) => fit !== 'too-short')
+    .sort((a, b) => a.tightenAs - b.tightenAs)
+    .map((clamp) => clampSet.clamps.filter(({ fit }) => fit !== 'too-short').indexOf(clamp));
+
+/** Stacks from the centre out, everything else as it stands. */
+function orderOfPull(pull: PlannedPull): number[] {
+  const items = kindsOf(pull).flatMap((kind, i) => (kind === null ? [] : [i]));
+  return pull.pull.stacked && pull.pull.need === 'line'
+    ? centreOutOrder(items, items.length - 1).map((i) => items[i] ?? 0)
+    : items;
+}
+
+/** A number shared out among so many people, as evenly as it goes. */
+function shares(count: number, people: number): number[] {
+  return Array.from({ length: people }, (_, i) => Math.floor((count + people - 1 - i) / people)).filter(
+    (each) => each > 0,
+  );
+}

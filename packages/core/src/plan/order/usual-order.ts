@@ -1,0 +1,76 @@
+import { type SequenceEffort, type SequenceProblem, solveSequence } from '../../sequence';
+import { COMFORTABLE_MARGIN } from '../../verdicts';
+import { orderOfPlans, orderOfSessions } from './order';
+import { type OrderJob, orderProblemAnyhow } from './order-problem';
+import type { Order } from './ordered-sessions';
+
+/** Exact up to six joints, one quick arrangement beyond, as far as a keystroke can pay for it; the worker refines it on demand. */
+const AT_A_KEYSTROKE: SequenceEffort = {
+  exactJoints: 6,
+  marginSteps: 2_000,
+  handsOnSteps: 300,
+  rounds: 1,
+  seed: 1,
+};
+/** With more joints than this a page does not wait for sessions that it did not ask for. */
+const MOST_JOINTS_UNASKED = 24;
+
+/** An order and whether it had to count on more clamps than the rack holds. */
+export interface UsualOrder {
+  readonly order: Order | null;
+  readonly beyondRack: boolean;
+}
+
+/**
+ * The order that a plan goes by: as the build names its sessions; else one that could be recommended. Rows, stacks, sheets and what
+ * is banded are glued in one go; everything else in the fewest sessions in which every window holds, with the most room to spare.
+ * Where none holds, one go tells by how much.
+ */
+export function usualOrder(job: OrderJob): UsualOrder {
+  const { build, joints, facts } = job;
+  if (joints.length === 0) return { order: null, beyondRack: false };
+  if (build.order !== undefined && build.order.sessions.length > 0) {
+    const { sessions, dryJig } = build.order;
+    return {
+      order: orderOfSessions(job, orderProblemAnyhow(job), sessions, dryJig === true),
+      beyondRack: false,
+    };
+  }
+  const problem = orderProblemAnyhow(job);
+  const all = [joints.map(({ facts: own }) => own.joint.id)];
+  const oneGo = orderOfSessions(job, problem, all, false);
+  const fits = oneGo.impossible === null && holds(oneGo) && withinRack(oneGo, problem);
+  if (facts.assembly.oneGo || joints.length === 1 || joints.length > MOST_JOINTS_UNASKED) {
+    return { order: oneGo, beyondRack: false };
+  }
+  // Where all of it fits into one session, only a small one without room to spare is worth a better order.
+  if (fits && (joints.length > AT_A_KEYSTROKE.exactJoints || leastMargin(oneGo) >= COMFORTABLE_MARGIN)) {
+    return { order: oneGo, beyondRack: false };
+  }
+  const attempts = [
+    { problem, beyondRack: false },
+    { problem: { ...problem, rack: null }, beyondRack: true },
+    // Blocks around slanted parts can seem to hold each other; then only joints count.
+    { problem: { ...problem, rack: null, runsInto: null }, beyondRack: true },
+  ];
+  for (const each of attempts) {
+    const answer = solveSequence(each.problem, AT_A_KEYSTROKE);
+    if (answer.status === 'infeasible') continue;
+    return { order: orderOfPlans(job, each.problem, answer.sessions), beyondRack: each.beyondRack };
+  }
+  return { order: oneGo, beyondRack: false };
+}
+
+const leastMargin = ({ sessions }: Order): number =>
+  Math.min(...sessions.map(({ worstMargin }) => worstMargin));
+const holds = (order: Order): boolean => leastMargin(order) >= 0;
+
+/** Whether all presses together find their clamps on the rack. */
+function withinRack({ sessions }: Order, { presses, rack }: SequenceProblem): boolean {
+  if (rack === null || sessions.length !== 1) return true;
+  const wanted: Record<string, number> = {};
+  for (const { clamps } of presses) {
+    for (const [id, count] of Object.entries(clamps)) wanted[id] = (wanted[id] ?? 0) + count;
+  }
+  return Object.entries(wanted).every(([id, count]) => count <= (rack[id] ?? 0));
+}

@@ -1,0 +1,111 @@
+import { type AssemblyFacts, deriveAssembly, panelOf } from '../assembly';
+import { type Finding, finding } from '../finding';
+import type { BuildDocument, ShopDocument } from '../formats';
+import { layAssembly } from '../kinds';
+import { LIMITS } from '../limits';
+import { equilibriumMoisturePct } from '../materials';
+import { panelPressure, type Press } from '../mechanics';
+import { judge, judgeTight } from '../verdicts';
+import { planJoints, weighGaps } from './joints/plan-joint';
+import type { PlannedJoint } from './joints/planned-joint';
+import { usualOrder } from './order/usual-order';
+import type { Plan, PlanParts } from './plan';
+import type { PlannedPull } from './pulls/planned-pull';
+import { planPulls, type PullInputs } from './pulls/plan-pulls';
+import { planRow } from './row/plan-row';
+import type { RowPlan } from './row/row-plan';
+import { settleRow } from './row/settle-row';
+import { adhesiveOf } from './shelf';
+import { squeezePlan } from './squeeze';
+
+/**
+ * Computes everything there is to say about a build in a shop, whatever its kind. Pure and fast enough to run for every
+ * keystroke and for every candidate fix.
+ * @throws InputError for answers that cannot be made and for ids that the catalogues do not hold.
+ */
+export function planBuild(build: BuildDocument, shop: ShopDocument): Plan {
+  const climate = build.climate ?? shop.climate;
+  const airMcPct = Math.min(LIMITS.moisturePct.max, equilibriumMoisturePct(climate.tempC, climate.rhPct));
+  const facts = deriveAssembly(layAssembly(build, airMcPct));
+  const adhesive = adhesiveOf(build.glue.adhesive, shop, 'glue.adhesive');
+  const partMcPct = facts.parts.map(({ part }) => part.mcPct ?? airMcPct);
+  const bare = planJoints({ build, climate, facts, adhesive, partMcPct });
+  const row = facts.assembly.row
+    ? planRow({ build, shop, adhesive, panel: panelOf(facts), boardMcPct: partMcPct, joints: bare })
+    : null;
+  const parts = pulledInOrder(bare, { build, shop, facts, adhesive, row });
+  const planned: PlanParts = {
+    build,
+    shop,
+    climate,
+    facts,
+    adhesive,
+    partMcPct,
+    row,
+    squeeze: null,
+    ...parts,
+    times: parts.order?.times ?? [],
+    handsOnMin: parts.order?.handsOnMin ?? 0,
+    findings: [...facts.assembly.findings, ...conditionFindings(facts)],
+  };
+  const { sets } = facts.assembly;
+  const sum = (value: (joint: PlannedJoint) => number) =>
+    planned.joints.reduce((total, joint) => total + value(joint), 0);
+  return {
+    ...planned,
+    verdicts: judge(planned),
+    totals: {
+      massG: sets * sum((joint) => joint.spread.massG),
+      volumeMl: sets * sum((joint) => joint.spread.volumeMl),
+      spreadMin: sum((joint) => joint.spread.minutes),
+      onShelfMl: shop.bottles
+        .filter((bottle) => bottle.adhesive === adhesive.id)
+        .reduce((total, bottle) => total + bottle.remainingMl, 0),
+    },
+  };
+}
+
+/**
+ * The same plan with its clamps in their places and *Tight* judged by what each joint gets there: by elements where parts
+ * lie in a row or a stack, by a beam on a layer under cauls, corner by corner under bands.
+ */
+export function settlePlan(plan: Plan, press: Press = panelPressure): Plan {
+  if (plan.joints.length === 0) return plan;
+  const row = plan.row === null ? null : settleRow(plan.row, press);
+  const pressed = { ...plan, row, joints: row === null ? plan.joints : inRow(plan.joints, row) };
+  const settled = { ...pressed, squeeze: squeezePlan(pressed, press) };
+  return { ...settled, verdicts: { ...plan.verdicts, tight: judgeTight(settled) } };
+}
+
+/** Pulls from what the rack holds, gaps weighed against them, and the sessions on the clock. */
+function pulledInOrder(
+  bare: readonly PlannedJoint[],
+  inputs: PullInputs,
+): Pick<PlanParts, 'joints' | 'pulls' | 'order'> {
+  const { build, shop, facts, row, adhesive } = inputs;
+  const withPulls = (pulls: readonly PlannedPull[]) => {
+    const availableN = (id: string) => pulls.find(({ pull }) => pull.joints.includes(id))?.mostN ?? 0;
+    const joints = row === null ? weighGaps(bare, availableN, adhesive.gapMm) : inRow(bare, row);
+    return { joints, pulls, ...usualOrder({ facts, joints, pulls, row, build, shop }) };
+  };
+  const { beyondRack, ...first } = withPulls(planPulls(inputs, !facts.assembly.oneGo));
+  if (!beyondRack) return first;
+  // No order makes do with the rack: then nothing is counted on twice.
+  const { joints, pulls, order } = withPulls(planPulls(inputs, false));
+  return { joints, pulls, order };
+}
+
+/** Joints of a row as row mechanics see them. */
+const inRow = (joints: readonly PlannedJoint[], { lines }: RowPlan): PlannedJoint[] =>
+  joints.map((joint, i) => {
+    const line = lines[i];
+    if (line === undefined) return joint;
+    const { target, closing, closingForceN, crushMPa } = line;
+    return { ...joint, target, closing, closingForceN, crushMPa };
+  });
+
+function conditionFindings({ parts }: AssemblyFacts): Finding[] {
+  return parts
+    .filter(({ part }) => part.condition !== 'fresh')
+    .map(({ part }) => finding(`faces-${part.condition}`, 'warns', { part: part.label }));
+}

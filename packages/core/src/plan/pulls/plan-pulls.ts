@@ -1,0 +1,96 @@
+import type { Adhesive } from '../../adhesives';
+import type { AssemblyFacts, Pull } from '../../assembly';
+import type { BuildDocument, RackLot, ShopDocument } from '../../formats';
+import { leastBy } from '../../least-by';
+import { reach, solidPoints } from '../../solids';
+import type { RowPlan } from '../row/row-plan';
+import { ACROSS } from '../row/row-job';
+import { takenBy } from './placed-on-pull';
+import type { PlannedPull } from './planned-pull';
+import { ON_A_ROLL, planPull } from './pulls';
+
+/** What pulls are planned from. */
+export interface PullInputs {
+  readonly facts: AssemblyFacts;
+  readonly adhesive: Adhesive;
+  readonly shop: ShopDocument;
+  readonly build: BuildDocument;
+  readonly row: RowPlan | null;
+}
+
+/**
+ * All pulls of a build, each from what the ones before have left on the rack.
+ * @param again whether a pull that falls short may count on clamps that come free between sessions.
+ */
+export function planPulls({ facts, adhesive, shop, build, row }: PullInputs, again: boolean): PlannedPull[] {
+  let rack: readonly RackLot[] = shop.rack;
+  return facts.assembly.pulls.map((pull) => {
+    if (row !== null && pull.id === ACROSS) {
+      const planned = rowPull(pull, facts, row);
+      rack = lessThan(rack, planned);
+      return planned;
+    }
+    const left = planPull(pull, facts, adhesive, { shop, rack }, build.squeeze);
+    const planned =
+      again && left.reachN < left.neededN
+        ? planPull(pull, facts, adhesive, { shop, rack: shop.rack }, build.squeeze)
+        : left;
+    rack = lessThan(rack, planned);
+    return planned;
+  });
+}
+
+/** A rack without what a pull has taken. */
+function lessThan(rack: readonly RackLot[], { taken }: PlannedPull): RackLot[] {
+  return rack.map((lot) => {
+    const used = taken
+      .filter((each) => each.lot.id === lot.id && !ON_A_ROLL.includes(lot.kind))
+      .reduce((sum, { count }) => sum + count, 0);
+    return { ...lot, count: Math.max(0, lot.count - used) };
+  });
+}
+
+/** A bar stands off the face that it lies on, mm. */
+const BAR_OFF_MM = 14;
+
+/** The pull across a row, as row mechanics have planned it. */
+function rowPull(pull: Pull, facts: AssemblyFacts, { lines, clampSet, job }: RowPlan): PlannedPull {
+  const [low, high] = reach(
+    facts.parts.flatMap(({ part }) => solidPoints(part.solid)),
+    [0, 0, 1],
+  );
+  const able = clampSet.clamps.filter(({ fit }) => fit !== 'too-short');
+  const placed = able.map(({ placed: { id, rackId, xMm, side, pinned }, lot, forceN }) => ({
+    clamp: {
+      id,
+      pull: pull.id,
+      rackId,
+      alongMm: xMm,
+      acrossMm: side === 'above' ? high - low + BAR_OFF_MM : -BAR_OFF_MM,
+      ...(pinned === undefined ? {} : { pinned }),
+    },
+    lot,
+    forceN,
+    mostN: job.pullPct > 0 ? (forceN * 100) / job.pullPct : forceN,
+  }));
+  const weakest = leastBy(lines, ({ pressure, target }) => pressure.minMPa / target.lowMPa);
+  const heaviest = lines.reduce((a, b) =>
+    b.line.areaMm2 * b.target.lowMPa > a.line.areaMm2 * a.target.lowMPa ? b : a,
+  );
+  return {
+    pull: { ...pull, openingMm: able[0]?.openingNeededMm ?? pull.openingMm },
+    joint: weakest.line.label,
+    seats: false,
+    areaMm2: heaviest.line.areaMm2,
+    wanted: weakest.target,
+    crushMPa: weakest.crushMPa,
+    neededN: heaviest.line.areaMm2 * heaviest.target.lowMPa,
+    taken: takenBy(placed),
+    placed,
+    idle: [],
+    reachN: clampSet.totalForceN,
+    mostN: placed.reduce((sum, { mostN }) => sum + mostN, 0),
+    reachMPa: weakest.pressure.minMPa,
+    word: weakest.lowestWord,
+  };
+}

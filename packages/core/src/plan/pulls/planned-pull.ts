@@ -1,0 +1,27 @@
+import type { Pull } from '../../assembly';
+import type { PressureWord, TargetPressure } from '../../clamps';
+import type { IdleOnPull, PlacedOnPull, TakenLot } from './placed-on-pull';
+
+/** What a pull needs and what the rack can give it. */
+export interface PlannedPull {
+  readonly pull: Pull;
+  /** Joint that asks most of it. */
+  readonly joint: string;
+  /** It only seats its joints: force counts, not pressure on a line. */
+  readonly seats: boolean;
+  readonly areaMm2: number;
+  readonly wanted: TargetPressure;
+  readonly crushMPa: number;
+  readonly neededN: number;
+  /** Lots it would use and how many of each, each at its planned pull. */
+  readonly taken: readonly TakenLot[];
+  /** Clamps that were placed one by one and press; none where the pull is worked out. */
+  readonly placed: readonly PlacedOnPull[];
+  /** Clamps that were placed and cannot press. */
+  readonly idle: readonly IdleOnPull[];
+  /** Planned pull of all of them together, and what they could give. */
+  readonly reachN: number;
+  readonly mostN: number;
+  readonly reachMPa: number;
+  readonly word: PressureWord;
+}

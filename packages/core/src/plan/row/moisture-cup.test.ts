@@ -1,0 +1,51 @@
+import { cupSagittaMm } from '../../materials';
+import { maplePanel, TEST_SHOP } from '../../test-support/builds';
+import { deepFreeze } from '../../test-support/deep-freeze';
+import { ringChoices } from './moisture-cup';
+import { planBuild } from './plan-row';
+
+const panel = maplePanel({ mcInUse: { lowPct: 6.5, highPct: 11 } });
+const free = { ...panel, holding: { ...panel.holding, heldFlatLater: false } };
+const choicesOf = (build: typeof panel) => ringChoices(deepFreeze(planBuild(build, TEST_SHOP)));
+const strayOf = (build: typeof panel, order: string) =>
+  choicesOf(build).find((choice) => choice.order === order)?.strayMm ?? Number.NaN;
+
+describe('ringChoices', () => {
+  it('says of the way it is laid what the verdict counts', () => {
+    const plan = planBuild(free, TEST_SHOP);
+    const counted = plan.verdicts.flat.workings.find(({ code }) => code === 'how-flat')?.values[
+      'moisture-cup'
+    ];
+    expect(strayOf(free, 'as-laid')).toBe(counted);
+  });
+
+  it('adds boards with hearts one way up to an arc, and alternate ones to a washboard', () => {
+    expect(strayOf(free, 'heart-up')).toBeGreaterThan(3 * strayOf(free, 'alternate'));
+    expect(strayOf(free, 'heart-up')).toBeCloseTo(strayOf(free, 'heart-down'), 9);
+  });
+
+  it('agrees with the sagitta of one arc as wide as the panel', () => {
+    const plan = planBuild(free, TEST_SHOP);
+    const [board] = plan.panel.boards;
+    if (board === undefined) throw new Error('no boards');
+    const sagitta = cupSagittaMm({
+      wood: board.wood,
+      widthMm: board.board.widthMm,
+      mcFromPct: plan.boardMcPct[0] ?? 0,
+      mcToPct: 11,
+      ringRadiusMm: board.board.ringRadiusMm,
+    });
+    // Curvature of one board carried over n of them: n² times the sagitta, for arcs this flat.
+    const n = plan.panel.boards.length;
+    const wet = choicesOf(free).find(({ order }) => order === 'heart-down')?.wet ?? [];
+    const lowest = Math.min(...wet.map(([, z]) => z));
+    const highest = Math.max(...wet.map(([, z]) => z));
+    expect(highest - lowest).toBeGreaterThan(0.97 * n * n * Math.abs(sagitta) * (1 - 1 / (n * n)));
+    expect(highest - lowest).toBeLessThan(1.03 * n * n * Math.abs(sagitta));
+  });
+
+  it('leaves a tenth where the panel is held flat in use', () => {
+    const held = { ...free, holding: { ...free.holding, heldFlatLater: true } };
+    expect(strayOf(held, 'heart-up')).toBeCloseTo(strayOf(free, 'heart-up') / 10, 9);
+  });
+});

@@ -1,0 +1,103 @@
+import { LIGHT_SQUEEZE } from '../../clamps';
+import { type Finding, finding } from '../../finding';
+import type { RowPlan } from './row-plan';
+
+/**
+ * How the clamps of a panel are brought on, step by step, as it is said at the bench: snug cauls, light and full passes from
+ * the centre out or from the worst gap, a relief so that a sprung line can slide, and what comes after.
+ */
+export function rowTightening({ job, clampSet, lines, cauls }: RowPlan): Finding[] {
+  if (clampSet.clamps.length === 0) return [];
+  const order = [...clampSet.clamps]
+    .sort((a, b) => a.tightenAs - b.tightenAs)
+    .map(({ number }) => number)
+    .join(' · ');
+  const gaps = lines.filter(({ gapMm }) => gapMm !== null && gapMm !== 0);
+  const worst = gaps.reduce<(typeof gaps)[number] | null>(
+    (most, line) => (most === null || Math.abs(line.gapMm ?? 0) > Math.abs(most.gapMm ?? 0) ? line : most),
+    null,
+  );
+  const proud = (worst?.gapMm ?? 0) < 0;
+  const school = job.firstClamp;
+  return [
+    ...(cauls === null ? [] : [finding('tighten-snug-cauls', 'informs', { pairs: cauls.pairs })]),
+    ...(worst === null || school === 'end' || school === 'centre'
+      ? []
+      : [
+          finding('tighten-worst-first', 'informs', {
+            line: worst.line.label,
+            gapMm: Math.abs(worst.gapMm ?? 0),
+            where: proud ? 'ends' : 'middle',
+          }),
+        ]),
+    finding('tighten-light', 'informs', {
+      order,
+      from: school === 'end' ? 'end' : proud && school !== 'centre' ? 'ends' : 'centre',
+    }),
+    finding('tighten-look', 'informs'),
+    ...(cauls !== null && worst !== null
+      ? [finding('tighten-relieve', 'informs', { line: worst.line.label })]
+      : []),
+    finding('tighten-full', 'informs', {
+      order,
+      lowestN: Math.min(...clampSet.clamps.map(({ forceN }) => forceN)),
+      highestN: Math.max(...clampSet.clamps.map(({ forceN }) => forceN)),
+    }),
+    ...(cauls === null ? [] : [finding('tighten-cauls', 'informs', { forceN: cauls.crown.endForceN })]),
+    ...(job.school === 'light'
+      ? [
+          finding('tighten-again', 'informs', {
+            fromMin: LIGHT_SQUEEZE.secondAfterMin.low,
+            toMin: LIGHT_SQUEEZE.secondAfterMin.high,
+          }),
+        ]
+      : []),
+  ];
+}
+
+/** One row of what to open, and how far, before the first bead. */
+export interface Opening {
+  /** What it is for. */
+  readonly use: 'cauls' | 'across' | 'spare';
+  /** Kind of clamp; null where the rack has nothing that does. */
+  readonly kind: string | null;
+  readonly count: number;
+  readonly openingMm: number;
+  /** Numbers of the clamps, or empty. */
+  readonly numbers: readonly number[];
+}
+
+/** Spares that stand open unassigned: one always turns out wrong. */
+const SPARES = 2;
+
+/** Clamps to open beforehand, in the order in which they are taken up. */
+export function rowOpenings({ clampSet, cauls }: RowPlan): Opening[] {
+  const inOrder = [...clampSet.clamps].sort((a, b) => a.tightenAs - b.tightenAs);
+  const lots = [...new Set(inOrder.map(({ lot }) => lot.id))];
+  const across = lots.map((id): Opening => {
+    const own = inOrder.filter(({ lot }) => lot.id === id);
+    return {
+      use: 'across',
+      kind: own[0]?.lot.kind ?? null,
+      count: own.length,
+      openingMm: own[0]?.openingNeededMm ?? 0,
+      numbers: own.map(({ number }) => number),
+    };
+  });
+  const [first] = across;
+  return [
+    ...(cauls === null
+      ? []
+      : [
+          {
+            use: 'cauls' as const,
+            kind: cauls.endClamps.lot?.kind ?? null,
+            count: cauls.endClamps.count,
+            openingMm: cauls.endClamps.openingMm,
+            numbers: [],
+          },
+        ]),
+    ...across,
+    ...(first === undefined ? [] : [{ ...first, use: 'spare' as const, count: SPARES, numbers: [] }]),
+  ];
+}

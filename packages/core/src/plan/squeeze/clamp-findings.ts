@@ -1,0 +1,117 @@
+import type { AssemblyFacts } from '../../assembly';
+import { findClampKind } from '../../clamps';
+import { type Finding, finding } from '../../finding';
+import { rackingN } from '../../geometry';
+import { reach, solidPoints } from '../../solids';
+import type { PlanParts } from '../plan';
+import type { PlannedPull } from '../pulls/planned-pull';
+import { type Packing, type PressedStack, spreadMm } from './press-stack';
+import { pullFrame } from './pull-frame';
+import type { ClampInSpace } from './squeezed';
+import { jointsOf } from '../pulls/lines-of-pull';
+
+/** Skew for which the racking force is told, mm. */
+const SKEW_MM = 10;
+/** Diagonals that differ by more than this are worth a skewed clamp, mm. */
+const RACKED_MM = 0.5;
+
+/** Jaws that miss their place by less than this still press it, mm. */
+const REACH_SLACK_MM = 2;
+
+/** Jaws, through their packing, against what the wood bears. */
+export function padFindings(
+  { pull, crushMPa }: PlannedPull,
+  clamps: readonly ClampInSpace[],
+  packing: Packing,
+): Finding[] {
+  if (pull.need === 'band' || pull.need === 'tape') return [];
+  const spread = spreadMm(packing);
+  const biting = clamps
+    .filter(({ shape }) => shape.kind === 'jaws')
+    .map((clamp) => ({
+      clamp,
+      padMPa: clamp.forceN / ((clamp.lot.padWidthMm + spread) * (clamp.lot.padHeightMm + spread)),
+    }))
+    .filter(({ padMPa }) => padMPa > crushMPa);
+  const [worst] = biting.sort((a, b) => b.padMPa - a.padMPa);
+  return worst === undefined
+    ? []
+    : [finding('pad-crushes', 'warns', { clamp: worst.clamp.number, padMPa: worst.padMPa, crushMPa })];
+}
+
+/** Jaws that do not reach, from the nearer side, to where they are to press. */
+export function depthFindings(
+  { pull }: PlannedPull,
+  facts: AssemblyFacts,
+  clamps: readonly ClampInSpace[],
+): Finding[] {
+  if (pull.need !== 'line' || !pull.stacked) return [];
+  const joints = jointsOf(pull, facts);
+  if (!joints.every(({ joint }) => joint.kind === 'face')) return [];
+  const { widthMm } = pullFrame(pull, facts);
+  const reaches = clamps.flatMap(({ lot, place, shape }) => {
+    const { jawDepthMm } = findClampKind(lot.kind);
+    if (shape.kind !== 'jaws' || place === null || jawDepthMm === 0) return [];
+    const neededMm = Math.min(place.acrossMm, widthMm - place.acrossMm);
+    return jawDepthMm < neededMm - REACH_SLACK_MM ? [{ kind: lot.kind, depthMm: jawDepthMm, neededMm }] : [];
+  });
+  return reaches.slice(0, 1).map((values) => finding('jaws-do-not-reach', 'warns', values));
+}
+
+/** How a stack was pressed, and whether its jaws were narrow. */
+export function stackFindings({ acrossShare, unknowns }: PressedStack): Finding[] {
+  return [
+    ...(acrossShare < 0.9 ? [finding('narrow-jaws', 'informs', { sharePct: 100 * acrossShare })] : []),
+    finding('pressed-by-elements', 'informs', { unknowns }),
+  ];
+}
+
+/** What a skewed clamp does to a frame, and which way to skew when the diagonals say that it is racked. */
+export function skewFindings(
+  { facts, build }: PlanParts,
+  { pull }: PlannedPull,
+  clamps: readonly ClampInSpace[],
+): Finding[] {
+  const [one] = clamps;
+  if (facts.assembly.square.kind !== 'diagonals' || pull.need !== 'seat' || one?.shape.kind !== 'jaws')
+    return [];
+  const { from, to } = one.shape;
+  const spanMm = Math.hypot(to[0] - from[0], to[1] - from[1], to[2] - from[2]);
+  const values = { skewMm: SKEW_MM, spanMm, forceN: rackingN(one.forceN, SKEW_MM, spanMm) };
+  const { acMm, bdMm } = build.dryFit;
+  const off = (acMm ?? 0) - (bdMm ?? 0);
+  return acMm === null || bdMm === null || Math.abs(off) <= RACKED_MM
+    ? [finding('skew-racks', 'informs', values)]
+    : [
+        finding('skew-corrects', 'informs', {
+          ...values,
+          long: off > 0 ? 'A–C' : 'B–D',
+          pullMm: Math.abs(off) / 2,
+        }),
+      ];
+}
+
+/** Clamps on what is neither a row nor a sheet: near enough that what they press reaches the next one (45°). */
+export function apartFindings(
+  { pull, joint }: PlannedPull,
+  facts: AssemblyFacts,
+  clamps: readonly ClampInSpace[],
+  packing: Packing,
+): Finding[] {
+  if (pull.need !== 'line' || clamps.length === 0) return [];
+  const joints = jointsOf(pull, facts);
+  const lengthMm = Math.max(...joints.map((own) => own.lengthMm));
+  const [low, high] = reach(
+    facts.parts.flatMap(({ part }) => solidPoints(part.solid)),
+    pull.axis,
+  );
+  const caul = packing.kind === 'bare' ? 0 : packing.thicknessMm;
+  // Half of the stack is above the middle line; a bend is as thick as its plies, not as high as its arc.
+  const thickMm = joints.length > 1 ? joints.length * 1 : high - low;
+  const padMm = clamps[0]?.lot.padWidthMm ?? 0;
+  const coversMm = padMm + 2 * caul + Math.min(thickMm, padMm);
+  const count = Math.ceil(lengthMm / Math.max(1, coversMm));
+  return count > clamps.length
+    ? [finding('clamps-far-apart', 'warns', { line: joint, count, have: clamps.length, everyMm: coversMm })]
+    : [];
+}

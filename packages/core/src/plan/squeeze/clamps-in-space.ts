@@ -1,0 +1,254 @@
+import type { AssemblyFacts, JointFacts, Pull } from '../../assembly';
+import { BETWEEN_JAWS_MM, evenPositions, findClampKind } from '../../clamps';
+import type { RackLot } from '../../formats';
+import {
+  add,
+  cross,
+  dot,
+  MAIN_AXES,
+  middleOf,
+  reach,
+  scale,
+  solidPoints,
+  unit,
+  type Vec3,
+} from '../../solids';
+import { piecesOf } from '../pulls/pieces';
+import type { PlannedPull } from '../pulls/planned-pull';
+import { footOf, type LineOfPull, linesOfPull, pointsOf, jointsOf } from '../pulls/lines-of-pull';
+import { twoRows } from '../pulls/pulls';
+import { ROUND } from './bands';
+import { acrossInTurn, type ClampPlace, type PullFrame, pullFrame } from './pull-frame';
+import type { ClampInSpace } from './squeezed';
+
+/** A spot for one clamp, and the joints that it closes there. */
+interface Station {
+  readonly at: Vec3;
+  readonly joints: readonly string[];
+}
+
+/** A long joint is drawn home by two clamps, so far to either side of its middle as a share of its length. */
+const TWO_FROM_MM = 250;
+const TO_SIDE = 0.3;
+
+/**
+ * Places what a pull takes from the rack: where the person has put it; else in line with the joints that it closes, evenly
+ * along a stack and turn about above and below where bars lie on faces, round the outline, or strip by strip along the joints.
+ */
+export function clampsInSpace(
+  planned: PlannedPull,
+  facts: AssemblyFacts,
+  firstNumber: number,
+): ClampInSpace[] {
+  const { pull } = planned;
+  const joints = jointsOf(pull, facts);
+  const pieces = piecesOf(planned);
+  const frame = pullFrame(pull, facts);
+  const shaped = (
+    i: number,
+    joined: readonly string[],
+    shape: ClampInSpace['shape'],
+    place: ClampPlace | null,
+  ): ClampInSpace[] => {
+    const piece = pieces[i];
+    if (piece === undefined) return [];
+    const { lot, forceN, id } = piece;
+    return [
+      {
+        number: firstNumber + i,
+        id,
+        pull: pull.id,
+        lot,
+        forceN,
+        openingMm: pull.openingMm,
+        place,
+        shape,
+        joints: joined,
+      },
+    ];
+  };
+  const round = pieces.filter(({ lot }) => ROUND.includes(lot.kind)).length;
+  if (round === pieces.length && round > 0) {
+    const all = joints.map(({ joint }) => joint.id);
+    const placed = planned.placed.map(({ clamp }) => clamp.alongMm);
+    return bandLoops(facts, joints, pieces.length, placed).flatMap(({ loop, alongMm }, i) =>
+      shaped(i, all, { kind: 'band', loop }, { alongMm, acrossMm: 0 }),
+    );
+  }
+  if (pieces.some(({ lot }) => SPOTS.includes(lot.kind))) {
+    return spots(joints, pieces.length).flatMap(({ at, joints: own }, i) =>
+      shaped(i, own, { kind: 'spot', at }, null),
+    );
+  }
+  if (pieces.some(({ lot }) => findClampKind(lot.kind).pressureMPa !== null)) return [];
+  const stations =
+    planned.placed.length > 0
+      ? planned.placed.map(({ clamp }) => stationAt(pull, joints, frame.at(clamp)))
+      : pull.stacked
+        ? alongStack(pull, frame, facts, joints, pieces)
+        : inLine(pull, frame, joints, pieces.length);
+  return stations.flatMap(({ at, joints: own }, i) => {
+    const [low, high] = reachAt(facts, pull.axis, own.length > 0 ? own : pull.joints);
+    const foot = footOf(at, pull.axis);
+    const top = add(foot, scale(pull.axis, high));
+    return shaped(
+      i,
+      own,
+      pieces[i]?.lot.kind === 'weight'
+        ? { kind: 'spot', at: top }
+        : { kind: 'jaws', from: add(foot, scale(pull.axis, low)), to: top },
+      frame.placeOf(foot),
+    );
+  });
+}
+
+/** A placed clamp: on a stack it closes everything, else what lies in the line of pull nearest to it. */
+function stationAt(pull: Pull, joints: readonly JointFacts[], at: Vec3): Station {
+  const apart = (line: LineOfPull) => Math.hypot(...[0, 1, 2].map((k) => (line.at[k] ?? 0) - (at[k] ?? 0)));
+  const lines = linesOfPull(pull, joints);
+  const nearest = lines.reduce<LineOfPull | null>(
+    (best, line) => (best === null || apart(line) < apart(best) ? line : best),
+    null,
+  );
+  const own = pull.stacked ? joints : (nearest?.joints ?? []);
+  return { at, joints: own.map(({ joint }) => joint.id) };
+}
+
+const SPOTS: readonly string[] = ['tape', 'pointed-spring', 'cam-mitre', 'spring'];
+
+/** How far the parts of some joints reach along an axis. */
+function reachAt(facts: AssemblyFacts, axis: Vec3, joints: readonly string[]): readonly [number, number] {
+  const ids = new Set(
+    facts.joints.filter(({ joint }) => joints.includes(joint.id)).flatMap(({ joint }) => [joint.a, joint.b]),
+  );
+  return reach(
+    facts.parts.filter(({ part }) => ids.has(part.id)).flatMap(({ part }) => solidPoints(part.solid)),
+    axis,
+  );
+}
+
+/** The two main directions square to a pull, the one along which points reach further first. */
+function squareTo(axis: Vec3, points: readonly Vec3[]): readonly [Vec3, Vec3] {
+  const others = MAIN_AXES.filter((main) => Math.abs(dot(main, axis)) < 0.7);
+  const extent = (direction: Vec3) => {
+    const [low, high] = reach(points, direction);
+    return high - low;
+  };
+  const [first = MAIN_AXES[0], second = MAIN_AXES[1]] = others.sort((a, b) => extent(b) - extent(a));
+  return [first, second];
+}
+
+/** In line with the joints: those on one line share a clamp, long ones get two, and spare clamps go to the longest. */
+function inLine(pull: Pull, frame: PullFrame, joints: readonly JointFacts[], count: number): Station[] {
+  const lines = linesOfPull(pull, joints);
+  const stations = lines.flatMap(({ at, joints: own }): Station[] => {
+    const points = own.flatMap(pointsOf);
+    const [along] = squareTo(pull.axis, points);
+    const [low, high] = reach(points, along);
+    const ids = own.map(({ joint }) => joint.id);
+    const two = high - low > TWO_FROM_MM && lines.length * 2 <= count;
+    return two
+      ? [-1, 1].map((side) => ({ at: add(at, scale(along, side * TO_SIDE * (high - low))), joints: ids }))
+      : [{ at, joints: ids }];
+  });
+  if (stations.length <= count) return stations;
+  // Fewer clamps than lines: evenly over them from one side to the other, with a caul across what lies between.
+  const placeOf = ({ at }: Station) => frame.placeOf(at);
+  stations.sort(
+    (a, b) => placeOf(a).alongMm - placeOf(b).alongMm || placeOf(a).acrossMm - placeOf(b).acrossMm,
+  );
+  return Array.from({ length: count }, (_, i) => {
+    const from = Math.floor((i * stations.length) / count);
+    const to = Math.floor(((i + 1) * stations.length) / count);
+    const own = stations.slice(from, to);
+    return {
+      at: middleOf(own.map(({ at }) => at)),
+      joints: own.flatMap(({ joints: ids }) => ids),
+    };
+  });
+}
+
+/** Evenly along a stack; where bars lie on its faces, above and below in turn. */
+function alongStack(
+  pull: Pull,
+  frame: PullFrame,
+  facts: AssemblyFacts,
+  joints: readonly JointFacts[],
+  pieces: readonly { readonly lot: RackLot }[],
+): Station[] {
+  const [low, high] = reach(joints.flatMap(pointsOf), frame.along);
+  const fromMm = frame.placeOf(scale(frame.along, low)).alongMm;
+  const inRowMm = pieces.reduce((sum, { lot }) => sum + lot.padWidthMm + BETWEEN_JAWS_MM, 0);
+  // From both sides where one row has no room, or where jaws do not reach the middle from one.
+  const shallow = pieces.some(({ lot }) => {
+    const { jawDepthMm } = findClampKind(lot.kind);
+    return jawDepthMm > 0 && jawDepthMm < frame.widthMm / 2;
+  });
+  const rows = (shallow || inRowMm > high - low) && twoRows(pull, joints, facts) ? 2 : 1;
+  return evenPositions(pieces.length, high - low).map((offset, i) => ({
+    at: frame.at({ alongMm: fromMm + offset, acrossMm: acrossInTurn(pull, frame, i, rows) }),
+    joints: joints.map(({ joint }) => joint.id),
+  }));
+}
+
+/** Strips and springs evenly over the joints, along each of them. */
+function spots(joints: readonly JointFacts[], count: number): Station[] {
+  const each = Math.max(1, Math.floor(count / Math.max(1, joints.length)));
+  return joints.flatMap((joint): Station[] => {
+    const points = pointsOf(joint);
+    const middle = middleOf(points);
+    const directions = [...MAIN_AXES].sort((a, b) => span(points, b) - span(points, a));
+    const along = directions[0] ?? MAIN_AXES[0];
+    const [low, high] = reach(points, along);
+    return evenPositions(each, high - low).map((offset) => ({
+      at: add(middle, scale(along, low + offset - dot(middle, along))),
+      joints: [joint.joint.id],
+    }));
+  });
+}
+
+const span = (points: readonly Vec3[], direction: Vec3): number => {
+  const [low, high] = reach(points, direction);
+  return high - low;
+};
+
+/** Bands right round, where they were placed or else evenly along the direction that no mitre faces, kept off the ends. */
+function bandLoops(
+  facts: AssemblyFacts,
+  joints: readonly JointFacts[],
+  count: number,
+  placedMm: readonly number[],
+): { readonly loop: readonly Vec3[]; readonly alongMm: number }[] {
+  const normals = joints.flatMap(({ contacts }) => contacts.map(({ normal }) => normal));
+  const [first] = normals;
+  const other = normals.find((normal) => first !== undefined && Math.abs(dot(normal, first)) < 0.98);
+  const axis = first === undefined || other === undefined ? MAIN_AXES[2] : unit(cross(first, other));
+  const points = facts.parts.flatMap(({ part }) => solidPoints(part.solid));
+  const [low, high] = reach(points, axis);
+  const u = unit(cross(axis, Math.abs(axis[2]) < 0.9 ? MAIN_AXES[2] : MAIN_AXES[0]));
+  const v = cross(axis, u);
+  const hull = convexHull(points.map((point) => [dot(point, u), dot(point, v)] as const));
+  const alongMm = placedMm.length > 0 ? placedMm : evenPositions(count, high - low);
+  return alongMm.map((offset) => ({
+    loop: hull.map(([a, b]) => add(add(scale(u, a), scale(v, b)), scale(axis, low + offset))),
+    alongMm: offset,
+  }));
+}
+
+type Flat = readonly [number, number];
+
+/** Corners of the smallest convex outline around points, in turn (monotone chain). */
+function convexHull(points: readonly Flat[]): Flat[] {
+  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
+  const turnOf = (o: Flat, a: Flat, b: Flat) => (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);
+  const half = (from: readonly Flat[]): Flat[] => {
+    const chain: Flat[] = [];
+    for (const point of from) {
+      while (chain.length >= 2 && turnOf(chain.at(-2) as Flat, chain.at(-1) as Flat, point) <= 1e-9)
+        chain.pop();
+      chain.push(point);
+    }
+    return chain.slice(0, -1);
+  };
+  return [...half(sorted), ...half(sorted.toReversed())];
+}

@@ -1,0 +1,6 @@
+export { packingOf, squeezePlan } from './squeeze-plan';
+export { leastOf } from './least';
+export { type Packing, spreadMm, type Stack, stackOf } from './press-stack';
+export { acrossInTurn, pullFrame } from './pull-frame';
+export type { Squeeze, ClampInSpace, PressedAlong, SqueezedPull } from './squeezed';
+export { type PullOpening, pullOpenings, pullTightening } from './pull-tightening';

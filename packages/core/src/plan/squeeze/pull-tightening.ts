@@ -1,0 +1,91 @@
+import { centreOutOrder } from '../../clamps';
+import { type Finding, finding } from '../../finding';
+import type { PlanParts } from '../plan';
+import type { Squeeze, SqueezedPull } from './squeezed';
+
+/** Clamps to open beforehand for one pull. */
+export interface PullOpening {
+  readonly pull: string;
+  readonly kind: string;
+  readonly count: number;
+  /** Null for what is not opened, such as tape. */
+  readonly openingMm: number | null;
+  readonly numbers: readonly number[];
+}
+
+/** Kinds that come off a roll or go round; they are not opened to a size. */
+const NOT_OPENED: readonly string[] = [
+  'tape',
+  'elastic-wrap',
+  'band',
+  'vacuum',
+  'weight',
+  'spring',
+  'pointed-spring',
+];
+
+/** What to have open, in the order in which pulls come. */
+export function pullOpenings({ pulls }: Squeeze): PullOpening[] {
+  return pulls.flatMap(({ planned, clamps }) =>
+    planned.taken.map(({ lot, count, forceN }) => ({
+      pull: planned.pull.id,
+      kind: lot.kind,
+      count,
+      openingMm: NOT_OPENED.includes(lot.kind) ? null : planned.pull.openingMm,
+      numbers: clamps
+        .filter((clamp) => clamp.lot.id === lot.id && clamp.forceN === forceN)
+        .map(({ number }) => number),
+    })),
+  );
+}
+
+/** How an assembly is brought together, pull by pull, as it is said at the bench. */
+export function pullTightening({ facts, build }: PlanParts, squeeze: Squeeze): Finding[] {
+  const several = squeeze.pulls.length > 1;
+  return [
+    ...squeeze.pulls.flatMap((pull) => pullSteps(pull)),
+    ...(several ? [finding('relieve-slide-restore', 'informs')] : []),
+    ...(facts.assembly.square.kind === 'diagonals' ? [finding('read-diagonals', 'informs')] : []),
+    ...(facts.assembly.flat.kind === 'wind' ? [finding('sight-wind', 'informs')] : []),
+    ...(build.squeeze?.clampedDown === true ? [finding('corners-down', 'informs')] : []),
+  ];
+}
+
+function pullSteps({ planned, clamps }: SqueezedPull): Finding[] {
+  const { pull, taken } = planned;
+  if (taken.length === 0) return [];
+  const numbers = clamps.map(({ number }) => number);
+  const named = { pull: pull.id, count: taken.reduce((sum, { count }) => sum + count, 0) };
+  switch (pull.need) {
+    case 'band':
+      return [finding('tighten-round', 'informs', { ...named, order: centreOut(numbers).join(' · ') })];
+    case 'tape':
+      return [finding('tighten-tape', 'informs', named)];
+    case 'vacuum':
+      return taken[0]?.forceN === 0
+        ? [finding('tighten-bag', 'informs', named)]
+        : [finding('tighten-sheets', 'informs', { ...named, order: centreOut(numbers).join(' · ') })];
+    case 'seat':
+      return [
+        finding('tighten-seat', 'informs', {
+          ...named,
+          order: numbers.join(' · '),
+          forceN: taken[0]?.forceN ?? 0,
+        }),
+      ];
+    case 'line':
+      return [
+        finding('tighten-stack', 'informs', {
+          ...named,
+          order: centreOut(numbers).join(' · '),
+          forceN: taken[0]?.forceN ?? 0,
+        }),
+      ];
+  }
+}
+
+/** The middle one first, then outward, either side in turn. */
+function centreOut(numbers: readonly number[]): number[] {
+  const places = numbers.map((_, i) => i);
+  return centreOutOrder(places, numbers.length - 1).map((i) => numbers[i] ?? 0);
+}

@@ -1,0 +1,63 @@
+import type { PlanParts } from '../plan/plan';
+import type { RowInPlan } from '../plan/row/row-plan';
+import { finding } from '../finding';
+import { flat } from './flat';
+import { inTime } from './in-time';
+import type { Judged } from './judged';
+import { judgeRowFlat } from './row-flat';
+import { judgeRowSquare } from './row-square';
+import { judgeRowTight } from './row-tight';
+import { square } from './square';
+import { tight } from './tight';
+import { type Aspect, barShareOf, type FigureKind, type Verdict } from './verdict';
+
+/** In time, tight, square and flat; a row by row mechanics. */
+export function judge(parts: PlanParts): Readonly<Record<Aspect, Verdict>> {
+  if (parts.joints.length === 0) return nothingToJudge(parts);
+  const row = rowIn(parts);
+  return {
+    inTime: verdict('inTime', 'minutes', 'at-least', inTime(parts)),
+    tight: judgeTight(parts),
+    square:
+      row === null || row.panel.outlined
+        ? verdict('square', 'fine-length', 'at-most', square(parts))
+        : judgeRowSquare(row),
+    flat: row === null ? verdict('flat', 'fine-length', 'at-most', flat(parts)) : judgeRowFlat(row),
+  };
+}
+
+/** *Tight* alone, which is judged anew once clamps are in their places. */
+export function judgeTight(parts: PlanParts): Verdict {
+  const row = rowIn(parts);
+  return row === null ? verdict('tight', 'pressure', 'at-least', tight(parts)) : judgeRowTight(row);
+}
+
+function rowIn({ row, build, shop, climate, adhesive }: PlanParts): RowInPlan | null {
+  return row === null ? null : { ...row, build, shop, climate, adhesive };
+}
+
+function verdict(aspect: Aspect, kind: FigureKind, sense: Verdict['sense'], judged: Judged): Verdict {
+  const { margin, ...rest } = judged;
+  return { aspect, sense, barShare: barShareOf(margin), ...rest, kind: judged.kind ?? kind };
+}
+
+/** Parts without joints. */
+function nothingToJudge({ build }: PlanParts): Readonly<Record<Aspect, Verdict>> {
+  const empty = (aspect: Aspect, kind: FigureKind): Verdict => ({
+    aspect,
+    state: 'close',
+    kind,
+    figure: null,
+    against: build.goals.flatMm,
+    sense: 'at-most',
+    barShare: 0.5,
+    cause: finding('no-joints', 'warns'),
+    workings: [],
+  });
+  return {
+    inTime: empty('inTime', 'minutes'),
+    tight: empty('tight', 'pressure'),
+    square: empty('square', 'fine-length'),
+    flat: empty('flat', 'fine-length'),
+  };
+}

@@ -1,0 +1,225 @@
+import { standsService } from '../adhesives';
+import { canLightSqueeze, LIGHT_SQUEEZE, pressureWord, TYPICAL_FORCE_SPREAD } from '../clamps';
+import type { Panel } from '../assembly';
+import type { Clash } from '../clamps';
+import { type Finding, finding } from '../finding';
+import { leastBy } from '../least-by';
+import type { PlannedLine, RowInPlan } from '../plan/row/row-plan';
+import { barShareOf, type Verdict, type VerdictState } from './verdict';
+
+/** From so many times the force on, the order in which lines are closed is worth telling. */
+const DEEP_BEAM_RATIO = 1.1;
+
+/** Tight: pressure everywhere along every line between what the glue wants and what the wood bears. */
+export function judgeRowTight(parts: RowInPlan): Verdict {
+  const weakest = leastBy(parts.lines, shareOfTarget);
+  const cause = refusal(parts) ?? warning(parts, weakest) ?? pressureCause(weakest, parts);
+  const state: VerdictState =
+    cause.severity === 'refuses' ? 'fails' : cause.severity === 'warns' ? 'close' : 'holds';
+  const margin = Math.min(marginOf(weakest), state === 'fails' ? -0.02 : 1);
+  return {
+    aspect: 'tight',
+    state,
+    kind: 'pressure',
+    figure: weakest.pressure.minMPa,
+    against: weakest.target.lowMPa,
+    sense: 'at-least',
+    barShare: barShareOf(margin),
+    cause,
+    workings: workings(parts, weakest),
+  };
+}
+
+function shareOfTarget({ pressure, target }: PlannedLine): number {
+  return pressure.minMPa / target.lowMPa;
+}
+
+/** −1 at no pressure, 0 at the low end of the target, 1 from its middle on. */
+function marginOf({ pressure: { minMPa }, target: { lowMPa, highMPa } }: PlannedLine): number {
+  return minMPa < lowMPa ? minMPa / lowMPa - 1 : (2 * (minMPa - lowMPa)) / (highMPa - lowMPa);
+}
+
+/** What forbids the plan, most fundamental first. */
+function refusal(parts: RowInPlan): Finding | undefined {
+  const { build, job, adhesive, clampSet, lines, strut } = parts;
+  const wet = lines.flatMap(({ window }) => window.findings).find(({ code }) => code === 'wood-too-wet');
+  if (wet !== undefined) return wet;
+  if (!standsService(adhesive.service, build.service)) {
+    return finding('service-too-hard', 'refuses', { rated: adhesive.service, wanted: build.service });
+  }
+  if (job.school === 'light' && !canLightSqueeze(adhesive)) {
+    return finding('light-squeeze-needs-filler', 'refuses', {
+      gapMm: adhesive.gapMm,
+      neededMm: LIGHT_SQUEEZE.gapMm,
+    });
+  }
+  if (clampSet.clamps.length === 0) return finding('no-clamps', 'refuses');
+  const short = clampSet.clamps.find(({ fit }) => fit === 'too-short');
+  if (short !== undefined) {
+    return finding('clamp-too-short', 'refuses', {
+      clamp: short.number,
+      opensMm: short.lot.maxOpeningMm,
+      neededMm: short.openingNeededMm,
+    });
+  }
+  const drawn = clampSet.overdrawn[0];
+  if (drawn !== undefined) {
+    return finding('not-enough-on-rack', 'refuses', { placed: drawn.placed, have: drawn.lot.count });
+  }
+  const off = clampSet.clamps.find(
+    ({ placed, lot }) => !standsOn(parts.panel.stands, placed.xMm, lot.padWidthMm),
+  );
+  if (off !== undefined) {
+    return finding('clamp-off-end', 'refuses', {
+      clamp: off.number,
+      atMm: off.placed.xMm,
+      lengthMm: parts.panel.lengthMm,
+    });
+  }
+  const fouling = clampSet.clashes.find(({ kind }) => kind === 'jaws');
+  if (fouling !== undefined) return finding('jaws-foul', 'refuses', clashValues(fouling));
+  const biting = clampSet.clamps.find(({ padPressureMPa, crushLimitMPa }) => padPressureMPa > crushLimitMPa);
+  if (biting !== undefined) {
+    return finding('jaw-crushes', 'refuses', {
+      clamp: biting.number,
+      padMPa: biting.padPressureMPa,
+      crushMPa: biting.crushLimitMPa,
+    });
+  }
+  const starved = lines.find(({ pressure, target }) => pressure.meanMPa > target.mostMPa);
+  if (starved !== undefined) {
+    return finding('line-starves', 'refuses', {
+      line: starved.line.label,
+      meanMPa: starved.pressure.meanMPa,
+      mostMPa: starved.target.mostMPa,
+      highMPa: starved.target.highMPa,
+    });
+  }
+  const sprung = lines.find(({ closing }) => closing === 'back-to-plane');
+  if (sprung !== undefined) return gapFinding('gap-back-to-plane', 'refuses', sprung, clampSet.totalForceN);
+  if (job.pullOffsetMm > parts.panel.thicknessMm / 6) {
+    return finding('pull-off-middle-third', 'refuses', {
+      offsetMm: job.pullOffsetMm,
+      kernMm: parts.panel.thicknessMm / 6,
+      openMm: strut.jointOpenMm,
+    });
+  }
+  return undefined;
+}
+
+/** Whether a jaw stands wholly where it may: on both outer boards, or on the block under it. */
+const standsOn = (stands: Panel['stands'], xMm: number, padMm: number): boolean =>
+  stands.some(([from, to]) => xMm - padMm / 2 >= from - 1e-9 && xMm + padMm / 2 <= to + 1e-9);
+
+function warning({ lines, clampSet }: RowInPlan, weakest: PlannedLine): Finding | undefined {
+  if (weakest.lowestWord === 'under-pressed' || weakest.lowestWord === 'light') return undefined;
+  const sprung = lines.find(({ closing }) => closing === 'costly');
+  if (sprung !== undefined) return gapFinding('gap-costs-pull', 'warns', sprung, clampSet.totalForceN);
+  const shallow = clampSet.clamps.find(({ reaches }) => !reaches);
+  if (shallow !== undefined) {
+    return finding('jaw-too-shallow', 'warns', { clamp: shallow.number, kind: shallow.lot.kind });
+  }
+  const handles = clampSet.clashes.find(({ kind }) => kind === 'handles');
+  if (handles !== undefined) return finding('handles-foul', 'warns', clashValues(handles));
+  const heavy = lines.find(
+    ({ pressure, target, crushMPa }) =>
+      pressureWord(pressure.meanMPa, target, crushMPa) === 'more-than-needed',
+  );
+  if (heavy !== undefined) {
+    return finding('more-than-needed', 'warns', {
+      line: heavy.line.label,
+      meanMPa: heavy.pressure.meanMPa,
+      highMPa: heavy.target.highMPa,
+    });
+  }
+  return undefined;
+}
+
+const clashValues = ({ clamp, other, apartMm, neededMm }: Clash) => ({ clamp, other, apartMm, neededMm });
+
+function gapFinding(code: string, severity: Finding['severity'], line: PlannedLine, totalN: number): Finding {
+  return finding(code, severity, {
+    line: line.line.label,
+    gapMm: Math.abs(line.gapMm ?? 0),
+    forceN: line.closingForceN,
+    totalN,
+  });
+}
+
+function pressureCause(weakest: PlannedLine, { pressed }: RowInPlan): Finding {
+  const opens = pressed?.lines[weakest.line.index];
+  if (opens !== undefined && !opens.closed) {
+    return finding('line-opens', 'refuses', {
+      line: weakest.line.label,
+      atMm: weakest.pressure.minAtMm,
+      lengthMm: weakest.line.lengthMm,
+      openMm: Math.max(...opens.openMm),
+      lowMPa: weakest.target.lowMPa,
+    });
+  }
+  const severity = { 'under-pressed': 'refuses', light: 'warns' } as const;
+  const word = weakest.lowestWord;
+  return finding(
+    word === 'under-pressed' || word === 'light' ? `line-${word}` : 'line-pressed',
+    word === 'under-pressed' || word === 'light' ? severity[word] : 'informs',
+    {
+      line: weakest.line.label,
+      atMm: weakest.pressure.minAtMm,
+      lengthMm: weakest.line.lengthMm,
+      minMPa: weakest.pressure.minMPa,
+      lowMPa: weakest.target.lowMPa,
+    },
+  );
+}
+
+function workings({ clampSet, build, job, lines, pressed }: RowInPlan, weakest: PlannedLine): Finding[] {
+  const deep = lines.find(
+    ({ closingForceN, closingInTurnN }) =>
+      closingInTurnN > DEEP_BEAM_RATIO * closingForceN && closingForceN > 0,
+  );
+  return [
+    finding('how-target', 'informs', {
+      sg: Math.min(weakest.line.first.wood.sg, weakest.line.second.wood.sg),
+      lowMPa: weakest.target.lowMPa,
+      highMPa: weakest.target.highMPa,
+      adhesive: build.glue.adhesive,
+    }),
+    finding('how-mean-pressure', 'informs', {
+      totalN: clampSet.totalForceN,
+      lengthMm: weakest.line.lengthMm,
+      heightMm: weakest.line.heightMm,
+      meanMPa: weakest.pressure.meanMPa,
+      typical: clampSet.clamps.filter(({ forceSource }) => forceSource === 'typical').length,
+      spreadPct: TYPICAL_FORCE_SPREAD * 100,
+    }),
+    ...(job.school === 'light'
+      ? [
+          finding('how-light-squeeze', 'informs', {
+            lowMPa: weakest.target.lowMPa,
+            strengthLow: LIGHT_SQUEEZE.strengthShare.low,
+            strengthHigh: LIGHT_SQUEEZE.strengthShare.high,
+            fromMin: LIGHT_SQUEEZE.secondAfterMin.low,
+            toMin: LIGHT_SQUEEZE.secondAfterMin.high,
+          }),
+        ]
+      : []),
+    ...(deep === undefined
+      ? []
+      : [
+          finding('how-closing-order', 'informs', {
+            line: deep.line.label,
+            worstFirstN: deep.closingForceN,
+            inTurnN: Number.isFinite(deep.closingInTurnN) ? deep.closingInTurnN : -1,
+          }),
+        ]),
+    finding(pressed === null ? 'how-lowest-pressure' : 'how-pressed', 'informs', {
+      line: weakest.line.label,
+      depthMm: weakest.line.depthMm,
+      minMPa: weakest.pressure.minMPa,
+      maxMPa: weakest.pressure.maxMPa,
+      meanMPa: weakest.pressure.meanMPa,
+      unknowns: pressed?.unknowns ?? 0,
+      iterations: pressed?.iterations ?? 0,
+    }),
+  ];
+}

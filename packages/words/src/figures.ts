@@ -1,0 +1,49 @@
+import { type Aspect, formatClock, type Verdict } from '@lean-clasp/core';
+import type { Format } from './format';
+
+/** Names of the four verdicts. */
+export const ASPECT_NAMES: Readonly<Record<Aspect, string>> = {
+  inTime: 'In time',
+  tight: 'Tight',
+  square: 'Square',
+  flat: 'Flat',
+};
+
+/** A figure in the person's units; a dash where there is none to give. */
+export function figureWords({ kind }: Pick<Verdict, 'kind'>, value: number | null, f: Format): string {
+  if (value === null) return '—';
+  switch (kind) {
+    case 'minutes':
+      return formatClock(value);
+    case 'pressure':
+      return f.pressure(value);
+    case 'force':
+      return f.force(value);
+    case 'fine-length':
+      return f.fine(value);
+  }
+}
+
+/** What the figure of squareness is, where it is not an end out of square. */
+const SQUARE_WORDS: Readonly<Record<string, string>> = {
+  'last-mitre-opens': 'open',
+  'diagonals-read': 'to pull',
+};
+
+/** What the figure is measured against, in a few words. */
+export function againstWords(verdict: Verdict, f: Format): string {
+  const limit = figureWords(verdict, verdict.against, f);
+  switch (verdict.aspect) {
+    case 'inTime':
+      return verdict.figure === null ? 'refused' : `spare of ${limit}`;
+    case 'tight':
+      return verdict.kind === 'force' ? `in all, seating wants ${limit}` : `lowest, wants ${limit}`;
+    case 'square':
+      return verdict.figure === null
+        ? `no figure, of ${limit}`
+        : `${SQUARE_WORDS[verdict.cause.code] ?? 'over the width'}, of ${limit}`;
+    case 'flat':
+      if (verdict.figure !== null) return `off flat, of ${limit}`;
+      return verdict.cause.code === 'panel-pops' ? 'would pop' : `no figure, of ${limit}`;
+  }
+}

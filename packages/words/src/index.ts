@@ -1,0 +1,38 @@
+export { detailWords, instructionWords } from './bench';
+export {
+  ADHESIVE_OPTIONS,
+  CLAMP_CAUTION,
+  CLAMP_OPTIONS,
+  CUT_OPTIONS,
+  METHOD_OPTIONS,
+  SERVICE_OPTIONS,
+  SPECIES_OPTIONS,
+  hazardWords,
+} from './catalogue';
+export { causeWords, changeWords, placingWords, tighteningWords } from './causes';
+export { ASPECT_NAMES, againstWords, figureWords } from './figures';
+export { type Format, formatFor } from './format';
+export { gatherWords, troubleWords } from './gather';
+export { traitWords } from './glue';
+export { KIND_WORDS, kindWords } from './kind-names';
+export {
+  CONDITION_WORDS,
+  GLUED_WORDS,
+  JOINT_WORDS,
+  KIND_CAUTIONS,
+  PAIRING_WORDS,
+  PREPARATION_WORDS,
+  REINFORCEMENT_WORDS,
+  choiceWords,
+  findingWords,
+  kindOf,
+  questionWords,
+  sideWords,
+} from './kind-words';
+export { obstacleWords, statusWords } from './order';
+export { PRESSURE_WORDS, pullName } from './pulls';
+export { lotWords } from './rack';
+export { CHANGE_WORDS, CLEAN_UP_WORDS, STEP_WORDS, reasonWords } from './reasons';
+export { strutWords } from './strut';
+export { type Working, workingOf } from './workings';
+export { saidPlan, says } from './say';

@@ -1,0 +1,92 @@
+import { ASPECTS, FREE, KINDS, planBuild, PREPARATIONS, assemblyBuild, findFixes } from '@lean-clasp/core';
+import { DEMO_SHOP, wagonBuilds } from '@lean-clasp/core/demo';
+import { formatFor } from './format';
+import { causeWords, changeWords } from './causes';
+import { choiceWords, findingWords, KIND_CAUTIONS, PREPARATION_WORDS, questionWords } from './kind-words';
+import { KIND_WORDS } from './kind-names';
+import { workingOf } from './workings';
+
+const inches = formatFor('imperial');
+
+/** A sentence or a name, not a code, without holes in it. */
+function expectWords(words: string | undefined): void {
+  expect(words).toBeDefined();
+  expect(words).not.toMatch(/^[a-z]+(-[a-z]+)+$|[a-z]Mm\b|undefined|NaN|Infinity|\[object/);
+}
+
+describe('words of the kinds', () => {
+  it('exist for every kind, question, choice and preparation', () => {
+    [...KINDS.map(({ id }) => id), 'edge-panel', FREE].forEach((id) => expectWords(KIND_WORDS[id]?.about));
+    for (const { id, questions, preparation, cautions } of KINDS) {
+      for (const [name, question] of Object.entries(questions)) {
+        const words = questionWords(id, name);
+        expectWords(words);
+        expect(words).not.toBe(name);
+        if (question.kind === 'choice')
+          question.options.forEach((option) => expectWords(choiceWords(option)));
+      }
+      preparation.forEach((what) => expectWords(PREPARATION_WORDS[what]));
+      cautions.forEach((caution) => expectWords(KIND_CAUTIONS[caution]));
+    }
+    PREPARATIONS.forEach((what) => expectWords(PREPARATION_WORDS[what]));
+  });
+
+  it('exist for whatever the plans of all kinds say, with their fixes', () => {
+    const odd = [
+      assemblyBuild({
+        template: 'veneered-sheet',
+        name: 'x',
+        project: '',
+        service: 'wet',
+        answers: { faces: 'one' },
+      }),
+      assemblyBuild({
+        template: 'heavy-slab',
+        name: 'x',
+        project: '',
+        service: 'dry',
+        answers: { caulPairs: 1 },
+      }),
+      {
+        ...assemblyBuild({ template: FREE, name: 'x', project: '', service: 'dry', answers: {} }),
+        climate: { tempC: 2, rhPct: 70 },
+      },
+    ];
+    const plans = [...wagonBuilds().map(({ build }) => build), ...odd].map((build) =>
+      planBuild(build, DEMO_SHOP),
+    );
+    for (const plan of plans) {
+      plan.findings.forEach((finding) => expectWords(findingWords(finding, inches)));
+      for (const aspect of ASPECTS) {
+        const { cause, workings } = plan.verdicts[aspect];
+        expectWords(causeWords(cause, inches));
+        workings.forEach((working) => expectWords(workingOf(working, inches)?.title));
+      }
+    }
+    for (const plan of plans.slice(0, 4)) {
+      Object.values(findFixes(plan, DEMO_SHOP))
+        .flat()
+        .forEach(({ change }) => expectWords(changeWords(change, inches)));
+    }
+  });
+});
+
+describe('a pull that does not do', () => {
+  const said = (code: string, reachN: number) =>
+    causeWords(
+      {
+        code,
+        severity: 'warns',
+        values: { line: 'a – b', need: 'press', minMPa: 0.9, lowMPa: 1.2, neededN: 80_000, reachN },
+      },
+      formatFor('metric'),
+    );
+
+  it.each(['pull-short', 'pull-light'])(
+    'lacks force, or evenness where there is force enough (%s)',
+    (code) => {
+      expect(said(code, 60_000)).toMatch(/80\.0 kN .*the rack gives 60\.0 kN/);
+      expect(said(code, 99_000)).toBe('a – b gets 0.90 MPa at its weakest place; the pull in all would do');
+    },
+  );
+});

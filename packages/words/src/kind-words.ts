@@ -1,0 +1,253 @@
+import {
+  type Condition,
+  findKind,
+  type Finding,
+  FREE,
+  type GluedRegion,
+  type GrainPairing,
+  type JointKind,
+  type KindCaution,
+  type Preparation,
+  type Reinforcement,
+} from '@lean-clasp/core';
+import type { Format } from './format';
+import { type Say, sayFrom } from './values';
+
+/** What each question is called on the form. */
+const QUESTION_WORDS: Readonly<Record<string, string>> = {
+  species: 'Species',
+  veneerSpecies: 'Veneer',
+  coreSpecies: 'Core',
+  bandSpecies: 'Band',
+  boards: 'Boards',
+  planks: 'Planks',
+  pieces: 'Pieces',
+  layers: 'Layers',
+  blanks: 'Blanks alike',
+  staves: 'Staves',
+  posts: 'Posts alike',
+  rails: 'Rails',
+  midRails: 'Middle rails',
+  slats: 'Slats',
+  shelves: 'Shelves or dividers',
+  backStrips: 'Back strips',
+  caulPairs: 'Pairs of cauls',
+  pegs: 'Pegs at each end',
+  sets: 'Sets',
+  spare: 'Spare plies',
+  lengthMm: 'Length',
+  widthMm: 'Width',
+  heightMm: 'Height',
+  depthMm: 'Depth',
+  thicknessMm: 'Thickness',
+  layerMm: 'Thickness of a layer',
+  blockMm: 'Block, edge to jaw',
+  acrossFlatsMm: 'Across flats, outside',
+  sidesMm: 'Sides, outside',
+  anglesDeg: 'Corners, inside',
+  angleDeg: 'Angle between them',
+  memberMm: 'Width of stiles and rails',
+  tenonMm: 'Tenon length',
+  joinery: 'Joints',
+  outline: 'Outline',
+  corners: 'Top and bottom in',
+  chain: 'Outline',
+  betweenLegsMm: 'Between the legs',
+  railMm: 'Rails, square',
+  slatWidthMm: 'Slat width',
+  slatThicknessMm: 'Slat thickness',
+  panelWidthMm: 'Panel, across the grain',
+  panelLengthMm: 'Panel, along the grain',
+  endWidthMm: 'Width of the ends',
+  tongueMm: 'Tongue',
+  pegMm: 'Peg',
+  coreMm: 'Core thickness',
+  veneerMm: 'Veneer thickness',
+  overhangMm: 'Veneer overhang',
+  faces: 'Faces veneered',
+  radiusMm: 'Inside radius',
+  arcDeg: 'Arc',
+  plyMm: 'Ply thickness',
+  bandMm: 'Band thickness',
+  edges: 'Edges',
+  openingWidthMm: 'Opening, width',
+  openingHeightMm: 'Opening, height',
+  ratio: 'Slope',
+  firstMm: 'First member',
+  secondMm: 'Second member',
+};
+
+/** What a question is called; frames measure their members rather than the whole. */
+export function questionWords(template: string, question: string): string {
+  const ofMembers = ['mitred-frame', 'trim-set', 'odd-angle'].includes(template);
+  if (question === 'widthMm' && ofMembers) return 'Width of the members';
+  return QUESTION_WORDS[question] ?? question;
+}
+
+const CHOICE_WORDS: Readonly<Record<string, string>> = {
+  'mortise-tenon': 'mortise and tenon',
+  bridle: 'bridle',
+  housing: 'housings',
+  rebate: 'rebates',
+  oval: 'oval, sawn first',
+  'live-edge': 'live edges',
+  closed: 'closed',
+  open: 'last side open',
+  both: 'both',
+  one: 'one',
+  front: 'front only',
+  long: 'both long edges',
+  all: 'all four',
+};
+
+export const choiceWords = (choice: string): string => CHOICE_WORDS[choice] ?? choice;
+
+export const JOINT_WORDS: Readonly<Record<JointKind, string>> = {
+  edge: 'edge joint',
+  face: 'face joint',
+  mitre: 'mitre',
+  butt: 'butt',
+  'mortise-tenon': 'mortise and tenon',
+  bridle: 'bridle',
+  housing: 'housing',
+  rebate: 'rebate',
+  tongue: 'tongue and groove',
+  dowel: 'dowelled',
+  'loose-tenon': 'loose tenon',
+  biscuit: 'biscuit',
+  spline: 'spline',
+  key: 'keyed',
+  scarf: 'scarf',
+  breadboard: 'breadboard',
+  veneer: 'veneer',
+  band: 'band',
+  ply: 'ply to ply',
+};
+
+export const PAIRING_WORDS: Readonly<Record<GrainPairing, string>> = {
+  'long-long': 'long grain',
+  'cross-grain': 'long grain, crossed',
+  'long-end': 'end to long grain',
+  'end-end': 'end grain',
+};
+
+export const CONDITION_WORDS: Readonly<Record<Condition, string>> = {
+  fresh: 'freshly cut',
+  older: 'cut days ago',
+  'old-glue': 'old glue on it',
+  finished: 'finish on it',
+};
+
+export const GLUED_WORDS: Readonly<Record<GluedRegion, string>> = {
+  full: 'all over',
+  middle: 'the middle third only',
+  none: 'left dry',
+};
+
+export const REINFORCEMENT_WORDS: Readonly<Record<Reinforcement, string>> = {
+  none: 'Nothing',
+  key: 'Key, cut after gluing',
+  spline: 'Spline',
+  biscuit: 'Biscuit',
+  'loose-tenon': 'Loose tenon',
+  dowel: 'Two dowels',
+};
+
+/** What to do before the first bead. */
+export const PREPARATION_WORDS: Readonly<Record<Preparation, string>> = {
+  'fresh-faces': 'Cut the glue faces today; oily or resinous wood within hours.',
+  'scrape-old-glue': 'Scrape old glue back to bare wood; new glue does not hold on it.',
+  rejoint: 'Take a shaving off both edges where they are bruised or rounded.',
+  'closes-dry': 'Close it dry without force; a gap now is a gap later.',
+  'mark-faces': 'Mark face, edge and place of every part where the mark can be removed.',
+  'mask-at-dry-fit': 'Lay masking tape along the inside corners while it is together dry.',
+  'size-end-grain': 'Size end grain: a thin coat, worked in, left to turn tacky, before the real one.',
+  'leave-long': 'Leave the parts long; trim after the glue-up.',
+  'arris-and-pencil': 'Break the outside arrises and take pencil marks off what closing hides.',
+  'meter-moisture': 'Meter every plank; above the limit of the glue it waits.',
+  'level-grid': 'Lay out a level grid of bearers; the slab will copy it.',
+  'crown-cauls': 'Crown the cauls, mark length and crown side, pair them.',
+  'release-film': 'Release film or packing tape on everything that presses.',
+  'blocks-fixed': 'Fix the curved blocks; abrasive on their faces so that they hold.',
+  'tape-hinges': 'Tape the staves flat, outside up, a hair of overlap at the knife edges.',
+  'bore-clear': 'Have a rod and rag ready to clear the bore while it is wet.',
+  'inside-corners': 'Line up the inside corners; the outside can be trimmed.',
+  'sum-the-stack': 'Stack slats and spacers dry and measure: short of the shoulder, or the leg cannot seat.',
+  'light-bead': 'A light bead in grooves: what does not fit has nowhere to go.',
+  'holes-before-closing': 'Do every hole, cut and finishing job that closing will put out of reach.',
+  'slots-elongated': 'Elongate all holes but the middle one by the slots below.',
+  'pins-outer-only': 'Glue pins at their outer skin only, never into the slot.',
+  'balance-faces': 'Veneer for both faces at hand; the less visible one goes down first.',
+  'tape-edges': 'Tape the veneer along its edges before the sheet is turned.',
+  'even-film': 'Perimeter first, then even the film with an almost dry roller.',
+  'form-covered': 'Film over the form rather than paper.',
+  'spare-plies': 'Cut the spare plies too, planed on both sides, wide enough to trim.',
+  'mask-faces': 'Mask the faces; filler and glue stay where they belong.',
+  'pre-clamp-dry': 'Clamp each corner dry once, so that the teeth find their dents again.',
+  'heat-gun-up': 'Let the applicator heat up fully.',
+  'test-bead': 'Run a test bead: a yellow tint means cold or stale.',
+  'prime-thin': 'Prime the scarfs with thin epoxy until they stop drinking.',
+  'clamp-feather-ends': 'A clamp for each feather end, with a pad along it.',
+  'cut-blocks': 'Cut blocks so that their backs lie parallel to the joint, abrasive on the face.',
+  'rehearse-two': 'Rehearse it dry with the second pair of hands.',
+};
+
+/** What can hurt with this kind of work. */
+export const KIND_CAUTIONS: Readonly<Record<KindCaution, string>> = {
+  heavy: 'It is heavy once together: lift with two, keep fingers from under it.',
+  springs: 'Springs, bands and bent plies store energy: glasses on, face out of the line of release.',
+  bags: 'Use a bag, lines and vessel made for vacuum: improvised ones can collapse with force.',
+  hot: 'Nozzles and hot melt burn, and its vapour harms lungs: air the room; with asthma stay away.',
+  'old-finish':
+    'Old finish and paint may hold lead: no dry sanding, mask and wet cleaning, local rules first.',
+  'saw-work':
+    'Cutting jigs, bevels, keys and splines: guards on, push sticks, no metal pins in the path of the blade.',
+  epoxy: 'Epoxy sensitises skin and a full cup runs hot: gloves, small cups, air.',
+};
+
+/** What a kind says about the answers it was given. */
+const FINDINGS: Readonly<Record<string, Say>> = {
+  'block-reach': ({ n }, f) =>
+    `A block may reach ${f.length(n('blockMm'))} along the edge before it slides (friction ${n('friction')}); the outer line is ${f.length(n('lineMm'))}.`,
+  'cauls-far-apart': ({ n }, f) =>
+    `Cauls ${f.length(n('apartMm'))} apart leave the middle free: ${n('pairs')} pairs.`,
+  'pull-lifts-middle': () =>
+    'The pull lifts the middle or the ends: clamp it down to a flat base at the corners, opposite ones in turn.',
+  'scribed-blocks': ({ n }, f) =>
+    `${n('pairs')} pairs of blocks, ${f.length(n('apartMm'))} apart, each scribed to its stretch of the edge; abrasive on it holds where the edge falls away less than ${n('friction')} in 1. Keep the bark side clean of glue.`,
+  'blocks-at': ({ n }, f) =>
+    `Blocks ${f.length(n('atMm'))} from the corner, their faces at ${n('faceDeg').toFixed(1)}° to the edge: the pull then runs square to the joint through its middle.${n('slides') > 0 ? ` At this angle they slide (friction ${n('friction')}): clamp or pin each to its member.` : ''}`,
+  'no-room-for-blocks': ({ n }, f) =>
+    `At ${n('angleDeg').toFixed(0)}° blocks would sit ${f.length(n('atMm'))} from the corner, off the members: pull along the members instead, end to end.`,
+  'saw-past-45': ({ n }) =>
+    `The corner of ${n('angleDeg').toFixed(0)}° wants the saw at ${n('sawDeg').toFixed(1)}°, beyond 45°: carry the part upright and tilt it by ${n('tiltDeg').toFixed(1)}°.`,
+  'stack-sum': ({ n }, f) =>
+    `Slats and spacers add up to ${f.fine(n('stackMm'))} ± ${f.fine(n('toleranceMm'))}; the shoulder is at ${f.fine(n('shoulderMm'))}. Spacers of ${f.fine(n('spacerMm'))}.`,
+  'peg-slot': ({ n }, f) =>
+    `Peg ${n('peg')}, ${f.length(Math.abs(n('atMm')))} from the middle: slot ${f.fine(n('slotMm'))} long.`,
+  'one-sided': () => 'Veneer on one face only: the sheet bends. Veneer both, in one press.',
+  'bend-plies': ({ n }, f) =>
+    `${n('plies')} plies of ${f.fine(n('plyMm'))} and ${n('spare')} spare, strained ${n('strainPct').toFixed(2)} %; springback ${n('springbackPct').toFixed(1)} %, so a form of radius ${f.length(n('formRadiusMm'))}.`,
+  'faces-older': ({ s }) => `${capital(s('part'))}: cut days ago. Take a fresh shaving before gluing.`,
+  'faces-old-glue': ({ s }) => `${capital(s('part'))}: old glue on it. Scrape it back to wood.`,
+  'faces-finished': ({ s }) => `${capital(s('part'))}: finish on the glue face. Take it off.`,
+};
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+export const findingWords = (finding: Finding, f: Format): string => sayFrom(FINDINGS, finding, f);
+
+/** The kind of an assembly; null for a free one. */
+export const kindOf = (template: string) => (template === FREE ? null : findKind(template));
+
+/** Which way a side looks, as seen from in front of the work. */
+export function sideWords([x, y, z]: readonly [number, number, number]): string {
+  const ways = [
+    { size: Math.abs(z), word: z > 0 ? 'up' : 'down' },
+    { size: Math.abs(y), word: y > 0 ? 'to the back' : 'to the front' },
+    { size: Math.abs(x), word: x > 0 ? 'to the right' : 'to the left' },
+  ].sort((a, b) => b.size - a.size);
+  const [main, second] = ways;
+  if (main === undefined || second === undefined) return '';
+  return second.size > 0.5 ? `${main.word} and ${second.word}` : main.word;
+}
