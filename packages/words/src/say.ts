@@ -44,18 +44,20 @@ export function saidPlan(
     ),
     findings: plan.findings.map((each) => said(each, f)),
     bench: plan.sessions.flatMap(({ id, operations }) =>
-      operations.map(({ id: operation, kind, joints, clamps, hands, startMin, endMin, wait, instruction }) => ({
-        session: id,
-        operation,
-        kind,
-        joints,
-        clamps,
-        hands,
-        startMin,
-        endMin,
-        wait,
-        says: `${instructionWords(instruction, f)}: ${detailWords(instruction, f)}`,
-      })),
+      operations.map(
+        ({ id: operation, kind, joints, clamps, hands, startMin, endMin, wait, instruction }) => ({
+          session: id,
+          operation,
+          kind,
+          joints,
+          clamps,
+          hands,
+          startMin,
+          endMin,
+          wait,
+          says: `${instructionWords(instruction, f)}: ${detailWords(instruction, f)}`,
+        }),
+      ),
     ),
     gather: plan.gather.map((item) => ({
       what: item.code,

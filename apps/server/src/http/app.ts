@@ -110,7 +110,7 @@ function apiRoutes(deps: AppDeps): express.Router {
     response.json(await deps.air.report());
   });
   router.use('/runs', runRoutes(runs, validator));
-  router.use(calcRoutes(createCalculator(validator)));
+  router.use(calcRoutes(createCalculator(validator), validator));
   router.use(notFound);
   return router;
 }

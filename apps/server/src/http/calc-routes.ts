@@ -1,9 +1,10 @@
 import { listAdhesives, listClampKinds, listSpecies, listSpreadMethods } from '@lean-clasp/core';
-import type { Calculator } from '@lean-clasp/validation';
+import { type Calculator, planReply, type Validator } from '@lean-clasp/validation';
+import { formatFor, saidPlan } from '@lean-clasp/words';
 import { Router } from 'express';
 
-/** Named calculations, and the catalogues whose coefficients they use. */
-export function calcRoutes(calculator: Calculator): Router {
+/** Named calculations, whole plans, and the catalogues whose coefficients they use. */
+export function calcRoutes(calculator: Calculator, validator: Validator): Router {
   const router = Router();
 
   router.get('/calc', (_request, response) => {
@@ -12,6 +13,10 @@ export function calcRoutes(calculator: Calculator): Router {
 
   router.post('/calc/:name', (request, response) => {
     response.json(calculator.run(request.params.name, request.body));
+  });
+
+  router.post('/plan', (request, response) => {
+    response.json(saidPlan(planReply(request.body, validator), formatFor('metric')));
   });
 
   router.get('/catalogue', (_request, response) => {

@@ -1,9 +1,13 @@
-import { maplePanel, TEST_SHOP } from '../test-support/builds';
-import { boardLabel, clampsOnPanel, panelOf } from '.';
+import type { BuildDocument } from '../formats';
+import { boardLabel, layAssembly } from '../kinds';
+import { maplePanel, type PanelChange, TEST_SHOP } from '../test-support/builds';
+import { clampsOnPanel, deriveAssembly, panelOf } from '.';
+
+const panelFrom = (build: BuildDocument) => panelOf(deriveAssembly(layAssembly(build, 9)));
 
 describe('panelOf', () => {
   it('has exact lines, areas, volume and weight for the five-board panel', () => {
-    const panel = panelOf(maplePanel());
+    const panel = panelFrom(maplePanel());
     expect(panel.lines.map(({ label, areaMm2, depthMm }) => [label, areaMm2, depthMm])).toEqual([
       ['A–B', 20_000, 120],
       ['B–C', 20_000, 240],
@@ -17,10 +21,10 @@ describe('panelOf', () => {
 
   it('meets only where neighbours do: the shorter and the thinner board decide', () => {
     const build = maplePanel();
-    const boards = build.boards.map((board, i) =>
+    const boards = (build.boards ?? []).map((board, i) =>
       i === 1 ? { ...board, lengthMm: 870, thicknessMm: 17, widthMm: 83 } : board,
     );
-    const panel = panelOf({ ...build, boards });
+    const panel = panelFrom({ ...build, boards });
     expect(panel.lines.map(({ areaMm2 }) => areaMm2)).toEqual([870 * 17, 870 * 17, 20_000, 20_000]);
     expect(panel.widthMm).toBe(563);
     expect(panel.thicknessMm).toBe(17);
@@ -28,9 +32,11 @@ describe('panelOf', () => {
 
   it('refuses an unknown wood by the board it is in', () => {
     const build = maplePanel();
-    const boards = build.boards.map((board, i) => (i === 3 ? { ...board, species: 'plastic' } : board));
-    expect(() => panelOf({ ...build, boards })).toThrow(
-      expect.objectContaining({ field: 'boards.3.species' }) as Error,
+    const boards = (build.boards ?? []).map((board, i) =>
+      i === 3 ? { ...board, species: 'plastic' } : board,
+    );
+    expect(() => panelFrom({ ...build, boards })).toThrow(
+      expect.objectContaining({ field: 'parts.3.species' }) as Error,
     );
   });
 
@@ -40,9 +46,10 @@ describe('panelOf', () => {
 });
 
 describe('clampsOnPanel', () => {
-  const on = (change: Parameters<typeof maplePanel>[0]) => {
+  const on = (change: PanelChange) => {
     const build = maplePanel(change);
-    return clampsOnPanel(build, TEST_SHOP, panelOf(build));
+    if (build.row === undefined) throw new Error('no row');
+    return clampsOnPanel(build.row, TEST_SHOP, panelFrom(build));
   };
 
   it('numbers clamps along the panel and asks the opening that blocks add to', () => {

@@ -1,16 +1,16 @@
+import { buildOf } from '../test-support/builds';
 import { KINDS, layAssembly } from '../kinds';
-import { assemblyBuild } from '../templates';
 import { dot, surfaceArea } from '../solids';
 import { deriveAssembly } from './derive';
 import { readGaps } from './gap-readings';
 import { isEndGrain } from './joint-facts';
 
-type Notes = ReturnType<typeof assemblyBuild>['partNotes'];
+type Notes = ReturnType<typeof buildOf>['partNotes'];
 
 const measure = (template: string, partNotes: Notes = []) =>
   deriveAssembly(
     layAssembly(
-      { ...assemblyBuild({ template, name: 'T', project: '', service: 'dry', answers: {} }), partNotes },
+      { ...buildOf({ template, name: 'T', project: '', service: 'dry', answers: {} }), partNotes },
       9,
     ),
   );

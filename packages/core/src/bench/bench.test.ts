@@ -1,6 +1,6 @@
 import type { RunEvent } from '../formats';
 import { maplePanel, TEST_SHOP } from '../test-support/builds';
-import { planBuild } from '../verdicts';
+import { planBuild } from '../plan';
 import {
   benchScript,
   gatherList,
@@ -31,14 +31,14 @@ describe('benchScript', () => {
     expect(codes.filter((code) => code === 'do-close')).toHaveLength(4);
     expect(codes.filter((code) => code === 'do-set-clamp')).toHaveLength(6);
     expect(codes.filter((code) => code === 'do-tighten')).toHaveLength(6);
-    expect(codes.at(-1)).toBe('do-check');
-    expect(script.plannedMin).toBeCloseTo(plan.timeline.handsOnMin, 9);
+    expect(codes.slice(-3)).toEqual(['do-check-squeeze-out', 'do-check-straightedge', 'do-check-flush']);
+    expect(script.plannedMin).toBeCloseTo(plan.handsOnMin, 9);
   });
 
   it('lights each fuse before it closes and puts all out with the last full pull', () => {
     for (const each of script.fuses) {
       expect(each.litByStep).toBeLessThan(each.closedByStep);
-      expect(each.outByStep).toBe(script.steps.length - 2);
+      expect(each.outByStep).toBe(script.steps.length - 4);
     }
   });
 });
@@ -107,7 +107,7 @@ describe('readinessOf', () => {
     expect(readinessOf(plan)).toEqual({ forbids: [], warns: [] });
     const hot = planBuild(maplePanel({ climate: { tempC: 33, rhPct: 20 } }), TEST_SHOP);
     expect(readinessOf(hot)).toMatchObject({ forbids: [], warns: [{ code: 'window-missed' }] });
-    const bare = planBuild(maplePanel({ clamps: [] }), TEST_SHOP);
+    const bare = planBuild(maplePanel({ clamps: [] }), { ...TEST_SHOP, rack: [] });
     expect(readinessOf(bare).forbids.map(({ code }) => code)).toEqual(['no-clamps']);
     const cold = planBuild(maplePanel({ climate: { tempC: 5, rhPct: 50 } }), TEST_SHOP);
     expect(readinessOf(cold).forbids.map(({ code }) => code)).toContain('too-cold');
@@ -152,7 +152,7 @@ describe('promiseOf', () => {
       adhesive: 'pva-interior',
       clamps: 6,
       crew: 1,
-      handsOnMin: plan.timeline.handsOnMin,
+      handsOnMin: plan.handsOnMin,
       flatMm: plan.verdicts.flat.figure,
     });
   });

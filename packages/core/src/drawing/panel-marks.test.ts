@@ -1,12 +1,11 @@
-import { maplePanel, TEST_SHOP } from '../test-support/builds';
-import { planBuild } from '../verdicts';
+import { evenBars, maplePanel, planRow } from '../test-support/builds';
 import { panelMarks } from '.';
 import { pressureStep } from './panel-marks';
 
 describe('panelMarks', () => {
   it('covers every line from end to end with bands that do not overlap', () => {
-    const sparse = maplePanel({ clamps: maplePanel().clamps.slice(0, 3) });
-    for (const line of panelMarks(planBuild(sparse, TEST_SHOP)).lines) {
+    const sparse = maplePanel({ clamps: evenBars('long', [69, 241, 414]) });
+    for (const line of panelMarks(planRow(sparse)).lines) {
       expect(line.bands[0]?.fromMm).toBe(0);
       expect(line.bands.at(-1)?.toMm).toBe(line.lengthMm);
       line.bands.slice(1).forEach((band, i) => {
@@ -17,7 +16,7 @@ describe('panelMarks', () => {
   });
 
   it('lays boards side by side and marks one weakest line', () => {
-    const { boards, lines, widthMm } = panelMarks(planBuild(maplePanel(), TEST_SHOP));
+    const { boards, lines, widthMm } = panelMarks(planRow(maplePanel()));
     boards
       .slice(1)
       .forEach((board, i) => expect(board.yMm).toBe((boards[i]?.yMm ?? 0) + (boards[i]?.widthMm ?? 0)));
@@ -27,7 +26,7 @@ describe('panelMarks', () => {
 
   it('spaces cauls evenly and flags a clamp that does not do', () => {
     const short = maplePanel({ clamps: [{ id: 'a', rackId: 'short', xMm: 500, side: 'above' }] });
-    const marks = panelMarks(planBuild(short, TEST_SHOP));
+    const marks = panelMarks(planRow(short));
     expect(marks.caulsAtMm).toEqual([250, 750]);
     expect(marks.clamps[0]?.faulty).toBe(true);
   });

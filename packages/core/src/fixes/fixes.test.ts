@@ -1,38 +1,39 @@
-import type { PanelBuild } from '../formats';
+import { type BuildDocument, type RowSection, USUAL_ROW } from '../formats';
+import { planBuild } from '../plan';
+import { maplePanel, type PanelChange, TEST_SHOP } from '../test-support/builds';
 import { deepFreeze } from '../test-support/deep-freeze';
-import { maplePanel, TEST_SHOP } from '../test-support/builds';
-import { ASPECTS, planBuild, stateRank } from '../verdicts';
+import { ASPECTS, stateRank } from '../verdicts';
 import { findFixes } from '.';
 
-const fixesOf = (build: PanelBuild) => findFixes(deepFreeze(planBuild(build, TEST_SHOP)), TEST_SHOP);
+const fixesOf = (build: BuildDocument) => findFixes(deepFreeze(planBuild(build, TEST_SHOP)), TEST_SHOP);
 const base = maplePanel();
-const TROUBLED: readonly (readonly [string, Partial<PanelBuild>])[] = [
+const { clamps, holding }: RowSection = base.row ?? USUAL_ROW;
+const boards = base.boards ?? [];
+const TROUBLED: readonly (readonly [string, PanelChange])[] = [
   ['too slow', { climate: { tempC: 28, rhPct: 30 } }],
-  ['two clamps only', { clamps: base.clamps.slice(2, 4) }],
-  ['too short clamps', { clamps: base.clamps.map((clamp) => ({ ...clamp, rackId: 'short' })) }],
-  ['nothing holds it', { holding: { ...base.holding, barsTouch: false, caulPairs: 0 } }],
+  ['two clamps only', { clamps: clamps.slice(2, 4) }],
+  ['too short clamps', { clamps: clamps.map((clamp) => ({ ...clamp, rackId: 'short' })) }],
+  ['nothing holds it', { holding: { ...holding, barsTouch: false, caulPairs: 0 } }],
   ['far too cold', { climate: { tempC: 4, rhPct: 70 } }],
   [
     'racked',
-    { dryFit: { ...base.dryFit, acMm: 1169, bdMm: 1164 }, holding: { ...base.holding, endStops: false } },
+    { dryFit: { ...base.dryFit, acMm: 1169, bdMm: 1164 }, holding: { ...holding, endStops: false } },
   ],
   ['lightly squeezed with glue that fills nothing', { school: 'light' }],
-  ['jaw in jaw', { clamps: base.clamps.map((clamp, i) => (i === 1 ? { ...clamp, xMm: 80 } : clamp)) }],
+  ['jaw in jaw', { clamps: clamps.map((clamp, i) => (i === 1 ? { ...clamp, xMm: 80 } : clamp)) }],
   [
     'handle in handle',
     {
-      clamps: base.clamps.map((clamp, i) =>
-        i === 1 ? { ...clamp, xMm: (base.clamps[0]?.xMm ?? 0) + 60 } : clamp,
-      ),
+      clamps: clamps.map((clamp, i) => (i === 1 ? { ...clamp, xMm: (clamps[0]?.xMm ?? 0) + 60 } : clamp)),
     },
   ],
-  ['open by a plane’s work', { dryFit: { ...base.dryFit, gaps: [{ line: 1, gapMm: 4 }] } }],
-  ['too wet', { boards: base.boards.map((board) => ({ ...board, mcPct: 17 })) }],
-  ['held by more cauls than there are', { holding: { ...base.holding, caulPairs: 14 } }],
-  ['off the end', { clamps: base.clamps.map((clamp, i) => (i === 0 ? { ...clamp, xMm: 5 } : clamp)) }],
+  ['open by a plane’s work', { gaps: [{ line: 1, gapMm: 4 }] }],
+  ['too wet', { boards: boards.map((board) => ({ ...board, mcPct: 17 })) }],
+  ['held by more cauls than there are', { holding: { ...holding, caulPairs: 14 } }],
+  ['off the end', { clamps: clamps.map((clamp, i) => (i === 0 ? { ...clamp, xMm: 5 } : clamp)) }],
   ['pulled off its middle third', { pullOffsetMm: 4 }],
-  ['bowed', { dryFit: { ...base.dryFit, bowMm: 5 }, holding: { ...base.holding, caulPairs: 0 } }],
-  ['rings one way', { boards: base.boards.map((board) => ({ ...board, heart: 'up' as const })) }],
+  ['bowed', { dryFit: { ...base.dryFit, bowMm: 5 }, holding: { ...holding, caulPairs: 0 } }],
+  ['rings one way', { boards: boards.map((board) => ({ ...board, heart: 'up' as const })) }],
 ];
 
 describe.each(TROUBLED)('fixes for a panel that is %s', (_name, change) => {
@@ -74,7 +75,7 @@ describe.each(TROUBLED)('fixes for a panel that is %s', (_name, change) => {
 });
 
 describe('fixes', () => {
-  const codes = (change: Partial<PanelBuild>, aspect: (typeof ASPECTS)[number]) =>
+  const codes = (change: PanelChange, aspect: (typeof ASPECTS)[number]) =>
     fixesOf(maplePanel(change))[aspect].map((fix) => fix.change.code);
 
   it('propose hands, another glue or another hour for a panel that is too slow', () => {

@@ -1,18 +1,18 @@
 import { DEMO_SHOP, wagonBuilds } from '../demo';
-import type { AssemblyBuild } from '../formats';
-import { likelihoodOf, planAssembly } from '../verdicts';
+import type { BuildDocument } from '../formats';
+import { likelihoodOf, planBuild } from '../plan';
 import { likelyChanges } from './likelier';
 
 // Each change is planned and simulated two thousand times.
 jest.setTimeout(120_000);
 
-function changesOf(build: AssemblyBuild) {
-  return [...likelyChanges(planAssembly(build, DEMO_SHOP), DEMO_SHOP)];
+function changesOf(build: BuildDocument) {
+  return [...likelyChanges(planBuild(build, DEMO_SHOP), DEMO_SHOP)];
 }
 
 const posts = wagonBuilds().find(({ id }) => id === 'lamp-posts')?.build;
 if (posts === undefined) throw new Error('no lamp posts in the demo');
-const inOneGo: AssemblyBuild = { ...posts, crew: 1, preSet: false };
+const inOneGo: BuildDocument = { ...posts, crew: 1, preSet: false };
 delete inOneGo.order;
 
 describe('what would change the likelihood', () => {
@@ -27,21 +27,21 @@ describe('what would change the likelihood', () => {
 
   it('states what really comes when the change is made', () => {
     for (const { build, likelihood } of changes) {
-      expect(likelihoodOf(planAssembly(build, DEMO_SHOP))).toEqual(likelihood);
+      expect(likelihoodOf(planBuild(build, DEMO_SHOP))).toEqual(likelihood);
     }
   });
 
   it('never loses by clamps laid out beforehand', () => {
-    const before = likelihoodOf(planAssembly(inOneGo, DEMO_SHOP));
+    const before = likelihoodOf(planBuild(inOneGo, DEMO_SHOP));
     const preset = changes.find(({ change }) => change.code === 'preset-clamps');
     expect(preset?.likelihood.share).toBeGreaterThanOrEqual(before?.share ?? 1);
   });
 
   it('cuts the tightest session in two, every joint still glued once, and gains by it', () => {
-    const ids = planAssembly(inOneGo, DEMO_SHOP).joints.map(({ facts }) => facts.joint.id);
-    const slow: AssemblyBuild = { ...inOneGo, order: { sessions: [ids], pinned: [] } };
+    const ids = planBuild(inOneGo, DEMO_SHOP).joints.map(({ facts }) => facts.joint.id);
+    const slow: BuildDocument = { ...inOneGo, order: { sessions: [ids], pinned: [] } };
     const shop = { ...DEMO_SHOP, paceFactor: 2.5 };
-    const plan = planAssembly(slow, shop);
+    const plan = planBuild(slow, shop);
     const cut = [...likelyChanges(plan, shop)].find(({ change }) => change.code === 'one-more-session');
     expect(cut?.build.order?.sessions).toHaveLength(2);
     expect(cut?.build.order?.sessions.flat().sort()).toEqual([...ids].sort());

@@ -1,9 +1,9 @@
 import { findAdhesive } from '../adhesives';
 import { PLAIN_JOB } from '../choice';
-import { assemblyBuild } from '../templates';
+import { planBuild } from '../plan';
+import { newBuild } from '../templates';
 import { maplePanel, TEST_SHOP } from '../test-support/builds';
-import { planAssembly, planBuild } from '../verdicts';
-import { findAssemblyFixes, findFixes } from '.';
+import { findFixes } from '.';
 import { otherGlues } from './other-glues';
 
 const ids = (change: Partial<typeof PLAIN_JOB>, chosen = 'pva-interior') =>
@@ -44,13 +44,15 @@ describe('wood that was brought in cold', () => {
     expect(mended?.after.state).not.toBe('fails');
 
     const build = {
-      ...assemblyBuild({ template: 'tenon-frame', name: 'T', project: '', service: 'dry', answers: {} }),
+      ...newBuild(
+        { template: 'tenon-frame', name: 'T', project: '', service: 'dry', answers: {} },
+        TEST_SHOP,
+        () => 'b',
+      ),
       wishes,
     };
-    const frame = planAssembly(build, TEST_SHOP);
+    const frame = planBuild(build, TEST_SHOP);
     expect(frame.verdicts.inTime.cause.code).toBe('wood-too-cold');
-    expect(findAssemblyFixes(frame, TEST_SHOP).inTime.map(({ change }) => change.code)).toContain(
-      'warm-the-wood',
-    );
+    expect(findFixes(frame, TEST_SHOP).inTime.map(({ change }) => change.code)).toContain('warm-the-wood');
   });
 });

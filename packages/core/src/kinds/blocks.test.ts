@@ -1,3 +1,4 @@
+import { buildOf } from '../test-support/builds';
 import { deriveAssembly } from '../assembly';
 import {
   contactsBetween,
@@ -10,13 +11,12 @@ import {
   surfacesOf,
   type Vec3,
 } from '../solids';
-import { assemblyBuild } from '../templates';
 import type { Answers } from './question';
 import { layAssembly } from './lay-assembly';
 
 const measure = (template: string, answers: Answers) =>
   deriveAssembly(
-    layAssembly(assemblyBuild({ template, name: 'T', project: '', service: 'dry', answers }), 9),
+    layAssembly(buildOf({ template, name: 'T', project: '', service: 'dry', answers }), 9),
   );
 
 const middle = (loop: readonly Vec3[]): Vec3 => [

@@ -16,6 +16,7 @@ function measured(id: string, answers: Answers = {}): AssemblyFacts {
     parts: layout.parts.map((part) => ({
       ...part,
       mcPct: null,
+      ring: null,
       condition: 'fresh',
       faceTurned: false,
       edgeTurned: false,
@@ -291,6 +292,7 @@ describe('free assembly', () => {
       parts: layout.parts.map((part) => ({
         ...part,
         mcPct: null,
+      ring: null,
         condition: 'fresh',
         faceTurned: false,
         edgeTurned: false,

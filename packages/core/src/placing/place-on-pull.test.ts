@@ -1,14 +1,14 @@
 import { DEMO_SHOP } from '../demo';
-import type { AssemblyBuild, ShopDocument } from '../formats';
+import type { BuildDocument, ShopDocument } from '../formats';
 import { panelPressure } from '../mechanics';
 import { remembered } from '../remembered';
 import { demoAssembly } from '../test-support/builds';
-import { planAssembly, settleAssembly } from '../verdicts';
+import { planBuild, settlePlan } from '../plan';
 import { type PullPlacing, pullPlacings } from '.';
 
 const press = remembered(panelPressure, 50);
-function placed(build: AssemblyBuild, shop: ShopDocument = DEMO_SHOP, pull?: string): PullPlacing {
-  const plan = planAssembly(build, shop);
+function placed(build: BuildDocument, shop: ShopDocument = DEMO_SHOP, pull?: string): PullPlacing {
+  const plan = planBuild(build, shop);
   let made = 0;
   let last: PullPlacing | null = null;
   const id = pull ?? plan.pulls[0]?.pull.id ?? '';
@@ -16,14 +16,14 @@ function placed(build: AssemblyBuild, shop: ShopDocument = DEMO_SHOP, pull?: str
   if (last === null) throw new Error('placing always answers');
   return last;
 }
-const clampsOf = (build: AssemblyBuild) => build.squeeze?.clamps ?? [];
+const clampsOf = (build: BuildDocument) => build.squeeze?.clamps ?? [];
 
 describe('placing the clamps of a stack', () => {
   it('meets the pressure on every joint, as pressed, with no jaw in another', () => {
     for (const id of ['trestle-feet', 'bench-seat', 'drumhead']) {
       const { build, meets, lowestShare } = placed(demoAssembly(id));
       expect(meets).toBe(true);
-      const plan = settleAssembly(planAssembly(build, DEMO_SHOP), press);
+      const plan = settlePlan(planBuild(build, DEMO_SHOP), press);
       const [pull] = plan.squeeze?.pulls ?? [];
       const wanted = pull?.planned.wanted.lowMPa ?? NaN;
       const least = Math.min(...(pull?.joints.map(({ minMPa }) => minMPa) ?? []));
@@ -40,7 +40,7 @@ describe('placing the clamps of a stack', () => {
 
   it('takes fewer clamps than pull alone reckons with, or presses better', () => {
     const build = demoAssembly('bench-seat');
-    const plan = planAssembly(build, DEMO_SHOP);
+    const plan = planBuild(build, DEMO_SHOP);
     const workedOut = plan.pulls[0]?.taken.reduce((sum, { count }) => sum + count, 0) ?? 0;
     expect(clampsOf(placed(build).build).length).toBeLessThan(workedOut);
   });

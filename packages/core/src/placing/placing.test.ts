@@ -1,8 +1,8 @@
 import { resolveSpecies } from '../materials';
 import { panelPressure } from '../mechanics';
 import type { ShopDocument } from '../formats';
-import { maplePanel, TEST_SHOP } from '../test-support/builds';
-import { planBuild } from '../verdicts';
+import { planBuild, rowOf, withRow } from '../plan';
+import { maplePanel, planRow, TEST_SHOP } from '../test-support/builds';
 import { type PlacingJob, placeClamps, placeOnRow, type SetClamp } from '.';
 
 const maple = resolveSpecies('hard-maple').properties;
@@ -145,9 +145,9 @@ describe('placing on a panel from the rack', () => {
     const shop = shopWith({ count: 10 });
     const placing = placeOnRow(planBuild(bare, shop), makeId);
     expect(placing.meets).toBe(true);
-    const plan = planBuild(placing.build, shop);
+    const plan = planRow(placing.build, shop);
     expect(plan.clampSet.clashes).toEqual([]);
-    const sides = placing.build.clamps.map(({ side }) => side);
+    const sides = rowOf(placing.build).clamps.map(({ side }) => side);
     sides.slice(1).forEach((side, i) => expect(side).not.toBe(sides[i]));
     const pressed = panelPressure({
       boards: plan.panel.boards.map(({ board: own, wood }) => ({ ...own, wood })),
@@ -171,15 +171,15 @@ describe('placing on a panel from the rack', () => {
       side: 'below' as const,
       pinned: true,
     };
-    const placing = placeOnRow(planBuild({ ...bare, clamps: [pin] }, shop), makeId);
-    expect(placing.build.clamps).toContainEqual(pin);
+    const placing = placeOnRow(planBuild(withRow(bare, { clamps: [pin] }), shop), makeId);
+    expect(rowOf(placing.build).clamps).toContainEqual(pin);
     expect(placing.meets).toBe(true);
   });
 
   it('puts cauls across a panel that nothing holds', () => {
-    const free = { ...bare, holding: { ...bare.holding, barsTouch: false, caulPairs: 0 } };
+    const free = withRow(bare, { holding: { ...rowOf(bare).holding, barsTouch: false, caulPairs: 0 } });
     const placing = placeOnRow(planBuild(free, TEST_SHOP), makeId);
-    expect(placing.build.holding.caulPairs).toBeGreaterThan(0);
+    expect(rowOf(placing.build).holding.caulPairs).toBeGreaterThan(0);
     expect(placing.findings.map(({ code }) => code)).toContain('cauls-added');
     expect(planBuild(placing.build, TEST_SHOP).verdicts.flat.state).not.toBe('fails');
   });
@@ -189,23 +189,23 @@ describe('placing on a panel from the rack', () => {
       .filter(({ id }) => id === 'weak')
       .map((lot) => ({ ...lot, count: 60, kind: 'pipe', forceN: 900 }));
     const placing = placeOnRow(planBuild(bare, { ...TEST_SHOP, rack: lots }), makeId);
-    const plan = planBuild(placing.build, { ...TEST_SHOP, rack: lots });
-    expect(placing.build.clamps.length).toBeGreaterThan(15);
+    const plan = planRow(placing.build, { ...TEST_SHOP, rack: lots });
+    expect(rowOf(placing.build).clamps.length).toBeGreaterThan(15);
     expect(plan.clampSet.clashes.filter(({ kind }) => kind === 'jaws')).toEqual([]);
-    expect(new Set(placing.build.clamps.map(({ handle }) => handle ?? 'last')).size).toBe(2);
+    expect(new Set(rowOf(placing.build).clamps.map(({ handle }) => handle ?? 'last')).size).toBe(2);
   });
 
   it('reckons with the spread of blocks, and with forces that jaws must not crush with', () => {
-    const blocks = { ...bare, edge: { kind: 'blocks' as const, thicknessMm: 25 } };
+    const blocks = withRow(bare, { edge: { kind: 'blocks', thicknessMm: 25 } });
     const through = placeOnRow(planBuild(blocks, shopWith({ count: 10 })), makeId);
     const direct = placeOnRow(planBuild(bare, shopWith({ count: 10 })), makeId);
-    expect(through.build.clamps.length).toBeLessThanOrEqual(direct.build.clamps.length);
+    expect(rowOf(through.build).clamps.length).toBeLessThanOrEqual(rowOf(direct.build).clamps.length);
     const strong = {
       ...TEST_SHOP,
       rack: shopWith({ count: 10 }).rack.map((lot) => ({ ...lot, forceN: 14_000 })),
     };
     const eased = placeOnRow(planBuild(bare, strong), makeId);
-    expect(eased.build.clamps.every(({ mostN }) => (mostN ?? Infinity) < 9000)).toBe(true);
+    expect(rowOf(eased.build).clamps.every(({ mostN }) => (mostN ?? Infinity) < 9000)).toBe(true);
     expect(planBuild(eased.build, strong).verdicts.tight.cause.code).not.toBe('jaw-crushes');
   });
 

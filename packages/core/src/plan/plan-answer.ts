@@ -123,7 +123,12 @@ export interface PlanAnswer {
   }[];
   readonly joints: readonly JointAnswer[];
   readonly clamps: readonly ClampAnswer[];
-  readonly cauls: readonly { readonly id: string; readonly atMm: number; readonly crownMm: number; readonly endForceN: number }[];
+  readonly cauls: readonly {
+    readonly id: string;
+    readonly atMm: number;
+    readonly crownMm: number;
+    readonly endForceN: number;
+  }[];
   readonly sessions: readonly SessionAnswer[];
   readonly verdicts: Readonly<Record<Aspect, VerdictAnswer>>;
   readonly checks: readonly {
@@ -211,7 +216,10 @@ const cautionsOf = (template: string): readonly KindCaution[] =>
   template === FREE ? [] : findKind(template).cautions;
 
 /** Pressure on every joint that is pressed: where its clamps stand, else on the whole of its pull. */
-export function pressuresOf({ pulls, squeeze }: Pick<Plan, 'pulls' | 'squeeze'>): ReadonlyMap<string, JointPressure> {
+export function pressuresOf({
+  pulls,
+  squeeze,
+}: Pick<Plan, 'pulls' | 'squeeze'>): ReadonlyMap<string, JointPressure> {
   const found = new Map<string, JointPressure>();
   for (const planned of pulls) {
     if (planned.seats) continue;
@@ -252,10 +260,15 @@ function jointAnswer(plan: Plan, planned: PlannedJoint, pressure: JointPressure 
 }
 
 /** The word for a joint: by its least where that is too little, by its mean where that is too much. */
-function stateOf({ pulls }: Plan, { facts, need, target, crushMPa }: PlannedJoint, pressure: JointPressure | null): JointState {
+function stateOf(
+  { pulls }: Plan,
+  { facts, need, target, crushMPa }: PlannedJoint,
+  pressure: JointPressure | null,
+): JointState {
   if (need === 'none') return 'dry';
   const pull = pulls.find(({ pull: { joints } }) => joints.includes(facts.joint.id));
-  if (need === 'seat') return pull !== undefined && pull.reachN >= pull.neededN * (1 - 1e-9) ? 'seated' : 'short';
+  if (need === 'seat')
+    return pull !== undefined && pull.reachN >= pull.neededN * (1 - 1e-9) ? 'seated' : 'short';
   if (target === null || pressure === null) return 'under-pressed';
   const { minMPa, meanMPa } = pressure;
   if (meanMPa > crushMPa) return 'crushes';
@@ -268,7 +281,9 @@ function stateOf({ pulls }: Plan, { facts, need, target, crushMPa }: PlannedJoin
 function clampAnswers({ squeeze, row }: Plan): ClampAnswer[] {
   return (squeeze?.pulls ?? []).flatMap(({ planned, clamps }) =>
     clamps.map((clamp): ClampAnswer => {
-      const taken = planned.taken.find(({ lot, forceN }) => lot.id === clamp.lot.id && forceN === clamp.forceN);
+      const taken = planned.taken.find(
+        ({ lot, forceN }) => lot.id === clamp.lot.id && forceN === clamp.forceN,
+      );
       return {
         id: clamp.id ?? `${planned.pull.id}-${clamp.number}`,
         number: clamp.number,
@@ -286,7 +301,8 @@ function clampAnswers({ squeeze, row }: Plan): ClampAnswer[] {
 }
 
 /** Known by what it closes first, so that it keeps its name while others are added. */
-const idOf = ({ joints }: OrderedSession, index: number): string => `session-${[...joints].sort()[0] ?? index}`;
+const idOf = ({ joints }: OrderedSession, index: number): string =>
+  `session-${[...joints].sort()[0] ?? index}`;
 
 function sessionAnswer(plan: Plan, session: OrderedSession): SessionAnswer {
   const operations = operationsOf(plan, session);
@@ -343,4 +359,3 @@ function fuseOf({ facts, window }: PlannedJoint, operations: readonly PlannedOpe
     },
   ];
 }
-

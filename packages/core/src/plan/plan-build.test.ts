@@ -1,14 +1,15 @@
+import { buildOf } from '../test-support/builds';
 import { findCalculation } from '../calculations';
 import { DEMO_SHOP, wagonBuilds } from '../demo';
-import { findAssemblyFixes } from '../fixes';
+import { findFixes } from '../fixes';
 import type { BuildDocument } from '../formats';
 import { KINDS } from '../kinds';
-import { assemblyBuild, STARTER_SHOP } from '../templates';
+import { STARTER_SHOP } from '../templates';
 import { deepFreeze } from '../test-support/deep-freeze';
-import { planBuild } from '../verdicts/assembly';
+import { planBuild } from './plan-build';
 
 const made = (template: string, answers = {}, change: Partial<BuildDocument> = {}): BuildDocument => ({
-  ...assemblyBuild({ template, name: 'T', project: '', service: 'dry', answers }),
+  ...buildOf({ template, name: 'T', project: '', service: 'dry', answers }),
   ...change,
 });
 const frame = made('tenon-frame');
@@ -166,10 +167,10 @@ describe('planBuild', () => {
   });
 });
 
-describe('findAssemblyFixes', () => {
+describe('findFixes', () => {
   it('offers edits whose new verdicts are really computed and never worse elsewhere', () => {
     const plan = planBuild(made('slatted-frame', { slats: 13, betweenLegsMm: 980 }), DEMO_SHOP);
-    const fixes = findAssemblyFixes(plan, DEMO_SHOP);
+    const fixes = findFixes(plan, DEMO_SHOP);
     expect(fixes.inTime.length).toBeGreaterThan(0);
     for (const fix of Object.values(fixes).flat()) {
       expect(planBuild(fix.build, DEMO_SHOP).verdicts[fix.aspect]).toEqual(fix.after);

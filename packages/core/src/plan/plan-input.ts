@@ -34,7 +34,12 @@ export function planQuestion({ build, shop = STARTER_SHOP, ...rest }: PlanInput)
   }
   const { template, answers = {}, name = 'Unnamed', project = '', service = 'dry', row, ...more } = rest;
   if (template === undefined) {
-    throw new InputError('missing', 'template', 'Neither a build nor a kind is given.', 'build, or template with answers');
+    throw new InputError(
+      'missing',
+      'template',
+      'Neither a build nor a kind is given.',
+      'build, or template with answers',
+    );
   }
   const start: BuildStart = { template, name, project, service, answers };
   let next = 0;

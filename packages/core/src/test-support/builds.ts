@@ -6,7 +6,8 @@ import {
   type ShopDocument,
   USUAL_ROW,
 } from '../formats';
-import { newBuild, STARTER_SHOP } from '../templates';
+import { type BuildStart, newBuild, STARTER_SHOP } from '../templates';
+import { type Plan, planBuild, type RowPlan } from '../plan';
 import { deepFreeze } from './deep-freeze';
 
 /** A shop with clamps of several lengths and forces, and a warm afternoon. */
@@ -107,9 +108,27 @@ const SIX_AT_MM = [69, 241, 414, 586, 759, 931];
 export const evenBars = (rackId: string, placesMm: readonly number[]): PlacedClamp[] =>
   placesMm.map((xMm, i) => ({ id: `bar${i + 1}`, rackId, xMm, side: i % 2 === 0 ? 'above' : 'below' }));
 
+/** A new build of any kind in the test shop. */
+export function buildOf(start: BuildStart): BuildDocument {
+  let next = 0;
+  return newBuild(start, TEST_SHOP, () => `b${(next += 1)}`);
+}
+
 /** A build of the demo that is not a panel, by its id. */
 export function demoAssembly(id: string): BuildDocument {
   const found = wagonBuilds().find((each) => each.id === id);
   if (found === undefined) throw new Error(`no demo build ${id}`);
   return found.build;
+}
+
+/** A planned row with what its mechanics found beside what every plan has. */
+export interface PlannedRowForTests extends Plan, RowPlan {
+  readonly row: RowPlan;
+}
+
+/** Plans boards in a row. */
+export function planRow(build: BuildDocument, shop: ShopDocument = TEST_SHOP): PlannedRowForTests {
+  const plan = planBuild(build, shop);
+  if (plan.row === null) throw new Error('these boards do not lie in a row');
+  return { ...plan.row, ...plan, row: plan.row };
 }

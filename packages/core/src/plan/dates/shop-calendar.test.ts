@@ -1,7 +1,6 @@
 import { readWallTime } from '../../calendar';
 import { DEMO_SHOP, stageFloor, wagonBuilds } from '../../demo';
-import { planBuild } from '../../verdicts/assembly';
-import { planBuild } from '../row/plan-row';
+import { planBuild } from '../plan-build';
 import { type BuildToDate, buildToDate, glueToGet, heldBy, shopCalendar } from './shop-calendar';
 
 /** A Thursday. */

@@ -1,13 +1,14 @@
+import { buildOf } from '../../test-support/builds';
 import { readWallTime } from '../../calendar';
 import { DEMO_SHOP, wagonBuilds } from '../../demo';
-import { findAssemblyFixes } from '../../fixes';
+import { findFixes } from '../../fixes';
 import type { BuildDocument } from '../../formats';
-import { assemblyBuild } from '../../templates';
 import { deepFreeze } from '../../test-support/deep-freeze';
 import { type Arranged, arrangements } from './arrange-order';
 import { datesOf } from '../dates/shop-calendar';
 import { likelihoodOf } from './likelihood';
-import { type Plan, planBuild } from '../plan-build';
+import type { Plan } from '../plan';
+import { planBuild } from '../plan-build';
 
 // Thousands of arrangements are gone through; a slow machine takes its time.
 jest.setTimeout(180_000);
@@ -29,7 +30,7 @@ function arranged(build: BuildDocument): { best: Arranged; plan: Plan } {
 /** Closings in their order, each with the ids of its joints. */
 const closings = (plan: Plan) => (plan.order?.sessions ?? []).flatMap((session) => session.closings);
 
-const slatted = assemblyBuild({
+const slatted = buildOf({
   template: 'slatted-frame',
   name: 'S',
   project: '',
@@ -109,7 +110,7 @@ describe('arrangements of builds', () => {
   });
 
   it('is among the fixes where it helps', () => {
-    const fixes = findAssemblyFixes(planBuild(demo('costume-trunk'), DEMO_SHOP), DEMO_SHOP);
+    const fixes = findFixes(planBuild(demo('costume-trunk'), DEMO_SHOP), DEMO_SHOP);
     expect(fixes.inTime.map(({ change }) => change.code)).toContain('arrange-sessions');
   });
 });
@@ -247,7 +248,7 @@ describe('ways of going about it', () => {
   });
 
   it('wants a second pair of hands for parts that one cannot hold, and takes longer alone', () => {
-    const long = assemblyBuild({
+    const long = buildOf({
       template: 'case',
       name: 'Long case',
       project: '',

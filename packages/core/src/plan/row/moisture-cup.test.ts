@@ -1,18 +1,20 @@
 import { cupSagittaMm } from '../../materials';
-import { maplePanel, TEST_SHOP } from '../../test-support/builds';
+import { maplePanel, planRow } from '../../test-support/builds';
 import { deepFreeze } from '../../test-support/deep-freeze';
 import { ringChoices } from './moisture-cup';
-import { planBuild } from './plan-row';
+import { rowOf, withRow } from './row-job';
 
 const panel = maplePanel({ mcInUse: { lowPct: 6.5, highPct: 11 } });
-const free = { ...panel, holding: { ...panel.holding, heldFlatLater: false } };
-const choicesOf = (build: typeof panel) => ringChoices(deepFreeze(planBuild(build, TEST_SHOP)));
+const heldLater = (heldFlatLater: boolean) =>
+  withRow(panel, { holding: { ...rowOf(panel).holding, heldFlatLater } });
+const free = heldLater(false);
+const choicesOf = (build: typeof panel) => ringChoices(deepFreeze(planRow(build)));
 const strayOf = (build: typeof panel, order: string) =>
   choicesOf(build).find((choice) => choice.order === order)?.strayMm ?? Number.NaN;
 
 describe('ringChoices', () => {
   it('says of the way it is laid what the verdict counts', () => {
-    const plan = planBuild(free, TEST_SHOP);
+    const plan = planRow(free);
     const counted = plan.verdicts.flat.workings.find(({ code }) => code === 'how-flat')?.values[
       'moisture-cup'
     ];
@@ -25,7 +27,7 @@ describe('ringChoices', () => {
   });
 
   it('agrees with the sagitta of one arc as wide as the panel', () => {
-    const plan = planBuild(free, TEST_SHOP);
+    const plan = planRow(free);
     const [board] = plan.panel.boards;
     if (board === undefined) throw new Error('no boards');
     const sagitta = cupSagittaMm({
@@ -45,7 +47,7 @@ describe('ringChoices', () => {
   });
 
   it('leaves a tenth where the panel is held flat in use', () => {
-    const held = { ...free, holding: { ...free.holding, heldFlatLater: true } };
+    const held = heldLater(true);
     expect(strayOf(held, 'heart-up')).toBeCloseTo(strayOf(free, 'heart-up') / 10, 9);
   });
 });

@@ -1,12 +1,11 @@
 import { DEMO_SHOP } from '../../demo';
-import { findAssemblyFixes } from '../../fixes';
+import { findFixes } from '../../fixes';
 import type { BuildDocument, PulledClamp, ShopDocument } from '../../formats';
 import { panelPressure } from '../../mechanics';
 import { remembered } from '../../remembered';
-import { demoAssembly } from '../../test-support/builds';
+import { buildOf, demoAssembly } from '../../test-support/builds';
 import { reach } from '../../solids';
-import { assemblyBuild } from '../../templates';
-import { planBuild, settlePlan } from '../../verdicts/assembly';
+import { planBuild, settlePlan } from '../plan-build';
 import { pullFrame } from '.';
 
 const press = remembered(panelPressure, 50);
@@ -71,7 +70,7 @@ describe('clamps that were placed one by one', () => {
     const fouled = withClamps(FLATS, [first, { ...second, alongMm: first.alongMm + 10 }, ...rest]);
     const plan = settled(fouled);
     expect(plan.verdicts.tight).toMatchObject({ state: 'fails', cause: { code: 'jaws-foul' } });
-    const [best] = findAssemblyFixes(planBuild(fouled, DEMO_SHOP), DEMO_SHOP, press).tight;
+    const [best] = findFixes(planBuild(fouled, DEMO_SHOP), DEMO_SHOP, press).tight;
     expect(best?.after.state).toBe('holds');
     expect(settled(best?.build ?? fouled).verdicts.tight.state).toBe('holds');
   });
@@ -157,7 +156,7 @@ describe('pressure along the joints of a stack', () => {
 
 describe('fixes that take for granted what only the person can do', () => {
   const fixesOf = (build: BuildDocument, shop = DEMO_SHOP) =>
-    findAssemblyFixes(planBuild(build, shop), shop, press);
+    findFixes(planBuild(build, shop), shop, press);
 
   it('read the diagonals and sight for wind where that was not done', () => {
     const unread = { ...FLATS, dryFit: { acMm: null, bdMm: null, bowMm: null, twistMm: null } };
@@ -184,7 +183,7 @@ describe('fixes that take for granted what only the person can do', () => {
   });
 
   it('borrow jaws that reach in where those on the rack do not', () => {
-    const wide = assemblyBuild({
+    const wide = buildOf({
       template: 'face-lamination',
       name: 'Chopping block',
       project: '',

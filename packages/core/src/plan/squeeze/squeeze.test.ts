@@ -1,12 +1,11 @@
 import { DEMO_SHOP, wagonBuilds } from '../../demo';
-import { findAssemblyFixes } from '../../fixes';
+import { findFixes } from '../../fixes';
 import type { BuildDocument } from '../../formats';
 import { band, opposedPulls, rackingN } from '../../geometry';
 import { panelPressure } from '../../mechanics';
 import { remembered } from '../../remembered';
-import { demoAssembly } from '../../test-support/builds';
-import { assemblyBuild } from '../../templates';
-import { planBuild, settlePlan } from '../../verdicts/assembly';
+import { buildOf, demoAssembly } from '../../test-support/builds';
+import { planBuild, settlePlan } from '../plan-build';
 import { pullOpenings, pullTightening } from '.';
 
 const press = remembered(panelPressure, 50);
@@ -150,7 +149,7 @@ describe('what is said of it', () => {
   });
 
   it('says that narrow jaws crush soft wood, and that reach and spacing fall short', () => {
-    const soft = assemblyBuild({
+    const soft = buildOf({
       template: 'face-lamination',
       name: 'Soft',
       project: '',
@@ -186,7 +185,7 @@ describe('what is said of it', () => {
 describe('changes that mend it', () => {
   const fixed = (build: BuildDocument) => {
     const plan = planBuild(build, DEMO_SHOP);
-    return { plan: settlePlan(plan, press), fixes: findAssemblyFixes(plan, DEMO_SHOP, press) };
+    return { plan: settlePlan(plan, press), fixes: findFixes(plan, DEMO_SHOP, press) };
   };
 
   it('state what really comes when they are taken, by the same elements', () => {
