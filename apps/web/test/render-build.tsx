@@ -1,5 +1,5 @@
 import type { BuildDocument } from '@lean-clasp/core';
-import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
+import { DEMO_SHOP, stageFloor, wagonBuilds } from '@lean-clasp/core/demo';
 import { ThemeProvider } from '@mui/material/styles';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
@@ -13,12 +13,12 @@ import { SelectionProvider } from '../src/drawing/selection';
 import { PlanProvider } from '../src/planner/plan-context';
 import { OpenBuildProvider } from '../src/workspace/open-build';
 
-const ID = 'stage-floor';
+const STAGE_FLOOR = 'stage-floor';
 
-function Open({ children }: { readonly children: ReactNode }) {
-  const build = useSelector((state: RootState) => state.documents.open[ID]?.body) as BuildDocument;
+function Open({ id, children }: { readonly id: string; readonly children: ReactNode }) {
+  const build = useSelector((state: RootState) => state.documents.open[id]?.body) as BuildDocument;
   return (
-    <OpenBuildProvider id={ID} build={build} shop={DEMO_SHOP}>
+    <OpenBuildProvider id={id} build={build} shop={DEMO_SHOP}>
       <PlanProvider build={build} shop={DEMO_SHOP}>
         <SelectionProvider>{children}</SelectionProvider>
       </PlanProvider>
@@ -26,28 +26,40 @@ function Open({ children }: { readonly children: ReactNode }) {
   );
 }
 
-/** Renders a part of the workspace around the demo's stage floor; nothing is sent anywhere. */
-export function renderBuild(children: ReactNode, change: Partial<BuildDocument> = {}) {
+/** The build of the demo that has an id. */
+function demoBuild(id: string): BuildDocument {
+  const build =
+    id === STAGE_FLOOR ? stageFloor(DEMO_SHOP) : wagonBuilds().find((each) => each.id === id)?.build;
+  if (build === undefined) throw new Error(`the demo has no ${id}`);
+  return build;
+}
+
+/** Renders a part of the workspace around one of the demo's builds, the stage floor unless another is named; nothing is sent anywhere. */
+export function renderBuild(
+  children: ReactNode,
+  change: Partial<BuildDocument> = {},
+  id: string = STAGE_FLOOR,
+) {
   localStorage.clear();
   // A server that never answers: edits stay pending and the test looks at the page's own state.
   jest.spyOn(globalThis, 'fetch').mockReturnValue(new Promise(() => undefined));
   const store = makeStore(localStorage);
-  const body = { ...stageFloor(DEMO_SHOP), ...change };
+  const body = { ...demoBuild(id), ...change };
   store.dispatch(
-    opened({ collection: 'builds', document: { id: ID, revision: 0, body, updatedAtMs: 0 }, log: [] }),
+    opened({ collection: 'builds', document: { id, revision: 0, body, updatedAtMs: 0 }, log: [] }),
   );
   render(
     <Provider store={store}>
       <ThemeProvider theme={themeFor('day')}>
         <MemoryRouter>
-          <Open>{children}</Open>
+          <Open id={id}>{children}</Open>
         </MemoryRouter>
       </ThemeProvider>
     </Provider>,
   );
   return {
     user: userEvent.setup(),
-    build: () => store.getState().documents.open[ID]?.body as BuildDocument,
+    build: () => store.getState().documents.open[id]?.body as BuildDocument,
     store,
   };
 }

@@ -140,6 +140,7 @@ export {
   type ShopDocument,
   ShopDocumentSchema,
   upgradedBuild,
+  USUAL_ROW,
 } from './formats';
 export {
   type Answer,

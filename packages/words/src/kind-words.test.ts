@@ -1,4 +1,10 @@
-import { ASPECTS, FREE, KINDS, planBuild, PREPARATIONS, assemblyBuild, findFixes } from '@lean-clasp/core';
+import {
+  type Answers,
+  ASPECTS,
+  type BuildDocument,
+  FREE, KINDS, findFixes, newBuild, planBuild, PREPARATIONS,
+  type Service,
+} from '@lean-clasp/core';
 import { DEMO_SHOP, wagonBuilds } from '@lean-clasp/core/demo';
 import { formatFor } from './format';
 import { causeWords, changeWords } from './causes';
@@ -12,6 +18,12 @@ const inches = formatFor('imperial');
 function expectWords(words: string | undefined): void {
   expect(words).toBeDefined();
   expect(words).not.toMatch(/^[a-z]+(-[a-z]+)+$|[a-z]Mm\b|undefined|NaN|Infinity|\[object/);
+}
+
+/** A new build that is asked for in few words. */
+function made(template: string, service: Service, answers: Answers = {}): BuildDocument {
+  let next = 0;
+  return newBuild({ template, name: 'x', project: '', service, answers }, DEMO_SHOP, () => `n${(next += 1)}`);
 }
 
 describe('words of the kinds', () => {
@@ -33,24 +45,9 @@ describe('words of the kinds', () => {
 
   it('exist for whatever the plans of all kinds say, with their fixes', () => {
     const odd = [
-      assemblyBuild({
-        template: 'veneered-sheet',
-        name: 'x',
-        project: '',
-        service: 'wet',
-        answers: { faces: 'one' },
-      }),
-      assemblyBuild({
-        template: 'heavy-slab',
-        name: 'x',
-        project: '',
-        service: 'dry',
-        answers: { caulPairs: 1 },
-      }),
-      {
-        ...assemblyBuild({ template: FREE, name: 'x', project: '', service: 'dry', answers: {} }),
-        climate: { tempC: 2, rhPct: 70 },
-      },
+      made('veneered-sheet', 'wet', { faces: 'one' }),
+      made('heavy-slab', 'dry', { caulPairs: 1 }),
+      { ...made(FREE, 'dry'), climate: { tempC: 2, rhPct: 70 } },
     ];
     const plans = [...wagonBuilds().map(({ build }) => build), ...odd].map((build) =>
       planBuild(build, DEMO_SHOP),

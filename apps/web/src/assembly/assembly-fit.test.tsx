@@ -1,11 +1,11 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { renderAssembly } from '../../test/render-assembly';
+import { renderBuild } from '../../test/render-build';
 import { retype } from '../../test/render-build';
 import { AssemblyFit } from './AssemblyFit';
 
 describe('Fit of an assembly', () => {
   it('keeps what cannot be made in the form, says why, and lets the last good answers stand', async () => {
-    const { user, build } = renderAssembly('scenery-flats', <AssemblyFit />);
+    const { user, build } = renderBuild(<AssemblyFit />, {}, 'scenery-flats');
     await screen.findByText(/Parts, 5 in all/);
     await retype(user, 'Tenon length', '80');
     const alert = screen.getByRole('alert');
@@ -19,7 +19,7 @@ describe('Fit of an assembly', () => {
   });
 
   it('makes a frame of another number of sides even, so that it closes', async () => {
-    const { user, build } = renderAssembly('dressing-mirror', <AssemblyFit />);
+    const { user, build } = renderBuild(<AssemblyFit />, {}, 'dressing-mirror');
     await screen.findByText(/Parts, 4 in all/);
     await retype(user, 'Sides', '5');
     expect(await screen.findByText(/Parts, 5 in all/)).toBeDefined();
@@ -27,7 +27,7 @@ describe('Fit of an assembly', () => {
   });
 
   it('notes wood, moisture and state for all parts alike', async () => {
-    const { user, build } = renderAssembly('scenery-flats', <AssemblyFit />);
+    const { user, build } = renderBuild(<AssemblyFit />, {}, 'scenery-flats');
     await user.click(await screen.findByRole('button', { name: /stile, eastern white pine/ }));
     await retype(user, 'Moisture, metered', '11.5');
     expect(build().partNotes).toEqual([
@@ -37,7 +37,7 @@ describe('Fit of an assembly', () => {
   });
 
   it('takes rows pasted from a spreadsheet onto the cutting list', async () => {
-    const { build } = renderAssembly('scenery-flats', <AssemblyFit />);
+    const { build } = renderBuild(<AssemblyFit />, {}, 'scenery-flats');
     const list = await screen.findByRole('list', { name: 'Cutting list' });
     fireEvent.paste(list, { clipboardData: { getData: () => 'rail 2\tcherry\t9' } });
     expect(build().partNotes).toEqual([{ id: 'rail-2', species: 'cherry', mcPct: 9, condition: 'fresh' }]);
@@ -45,7 +45,7 @@ describe('Fit of an assembly', () => {
   });
 
   it('says of a gap whether clamps may close it', async () => {
-    const { user, build } = renderAssembly('bench-seat', <AssemblyFit />);
+    const { user, build } = renderBuild(<AssemblyFit />, {}, 'bench-seat');
     await user.click(await screen.findByRole('button', { name: /edge joint, board 1 – board 2/ }));
     await retype(user, 'Gaps, board 1 – board 2 (mm)', '0.4');
     expect(build().jointNotes).toEqual([
@@ -55,7 +55,7 @@ describe('Fit of an assembly', () => {
   });
 
   it('reads several gaps from end to end into the shape of the line', async () => {
-    const { user } = renderAssembly('bench-seat', <AssemblyFit />);
+    const { user } = renderBuild(<AssemblyFit />, {}, 'bench-seat');
     await user.click(await screen.findByRole('button', { name: /edge joint, board 1 – board 2/ }));
     await retype(user, 'Gaps, board 1 – board 2 (mm)', '0.3, 0.05, 0.3');
     expect(
@@ -64,7 +64,7 @@ describe('Fit of an assembly', () => {
   });
 
   it('keeps the last good gaps when one cannot be read or is out of bounds', async () => {
-    const { user, build } = renderAssembly('bench-seat', <AssemblyFit />);
+    const { user, build } = renderBuild(<AssemblyFit />, {}, 'bench-seat');
     await user.click(await screen.findByRole('button', { name: /edge joint, board 1 – board 2/ }));
     await retype(user, 'Gaps, board 1 – board 2 (mm)', '0.2, 0.1');
     await retype(user, 'Gaps, board 1 – board 2 (mm)', '0.2, 70');
@@ -73,7 +73,7 @@ describe('Fit of an assembly', () => {
   });
 
   it('leaves a joint dry, and takes that back', async () => {
-    const { user, build } = renderAssembly('bench-seat', <AssemblyFit />);
+    const { user, build } = renderBuild(<AssemblyFit />, {}, 'bench-seat');
     await user.click(await screen.findByRole('button', { name: /edge joint, board 1 – board 2/ }));
     await user.click(screen.getByRole('combobox', { name: 'Glued' }));
     await user.click(screen.getByRole('option', { name: 'left dry' }));
@@ -85,7 +85,7 @@ describe('Fit of an assembly', () => {
   });
 
   it('says where the face mark goes, and turns it over', async () => {
-    const { user, build } = renderAssembly('scenery-flats', <AssemblyFit />);
+    const { user, build } = renderBuild(<AssemblyFit />, {}, 'scenery-flats');
     await user.click(await screen.findByRole('button', { name: /stile, eastern white pine/ }));
     expect(screen.getByText(/^Face mark /).textContent).toMatch(/edge mark/);
     const before = screen.getByText(/^Face mark /).textContent;
@@ -95,7 +95,7 @@ describe('Fit of an assembly', () => {
   });
 
   it('chooses a key for every mitre and ticks off the preparation', async () => {
-    const { user, build } = renderAssembly('dressing-mirror', <AssemblyFit />);
+    const { user, build } = renderBuild(<AssemblyFit />, {}, 'dressing-mirror');
     const choices = await screen.findByRole('radiogroup', { name: 'What holds the mitres' });
     await user.click(within(choices).getByRole('radio', { name: /Key/ }));
     expect(build().jointNotes.map(({ reinforcement }) => reinforcement)).toEqual([
@@ -109,7 +109,7 @@ describe('Fit of an assembly', () => {
   });
 
   it('reads the diagonals into which one to pull, and how far', async () => {
-    const { user } = renderAssembly('scenery-flats', <AssemblyFit />);
+    const { user } = renderBuild(<AssemblyFit />, {}, 'scenery-flats');
     await screen.findByText(/Parts, 5/);
     await retype(user, 'Diagonal A–C', '1846');
     await retype(user, 'Diagonal B–D', '1840');

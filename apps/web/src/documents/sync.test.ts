@@ -1,5 +1,5 @@
 import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
-import type { BuildDocument } from '@lean-clasp/core';
+import { type BuildDocument, rowOf, withRow } from '@lean-clasp/core';
 import { applyPatch, type Operation } from 'rfc6902';
 import { makeStore } from '../app/store';
 import { keptPending } from './pending-storage';
@@ -145,8 +145,7 @@ describe('a server that goes away', () => {
 describe('an answer that is lost', () => {
   const withoutClamp = (at: number) =>
     editDocument<BuildDocument>(ID, 'Clamp off', (before) => ({
-      ...before,
-      clamps: before.clamps.filter((_, i) => i !== at),
+      ...withRow(before, { clamps: rowOf(before).clamps.filter((_, i) => i !== at) }),
     }));
 
   it('is no clash for a new visit, and no edit is made twice', async () => {
@@ -154,14 +153,14 @@ describe('an answer that is lost', () => {
     server.state.deaf = true;
     store.dispatch(withoutClamp(1));
     await settle();
-    expect(server.state.body.clamps).toHaveLength(5);
+    expect(rowOf(server.state.body).clamps).toHaveLength(5);
     expect(keptPending(ID)?.edits).toHaveLength(1);
     server.state.deaf = false;
     const later = makeStore(localStorage);
     await later.dispatch(openDocument('builds', ID));
     await settle();
     const found = later.getState().documents.open[ID];
-    expect((found?.body as BuildDocument).clamps).toHaveLength(5);
+    expect(rowOf(found?.body as BuildDocument).clamps).toHaveLength(5);
     expect([found?.sync.kind, found?.revision, keptPending(ID)]).toEqual(['saved', 1, null]);
   });
 
@@ -175,7 +174,7 @@ describe('an answer that is lost', () => {
     rename('After it');
     await settle();
     expect(document().sync.kind).toBe('saved');
-    expect(server.state.body.clamps).toHaveLength(5);
+    expect(rowOf(server.state.body).clamps).toHaveLength(5);
     expect([server.state.body.name, server.state.revision]).toEqual(['After it', 2]);
   });
 
@@ -191,7 +190,7 @@ describe('an answer that is lost', () => {
     expect(document().sync.kind).toBe('conflict');
     expect(await store.dispatch(putMineOnTop(ID))).toBe(0);
     await settle();
-    expect([server.state.body.name, server.state.body.clamps.length]).toEqual(['After it', 5]);
+    expect([server.state.body.name, rowOf(server.state.body).clamps.length]).toEqual(['After it', 5]);
   });
 });
 
@@ -227,11 +226,12 @@ describe('two windows on one build', () => {
     here.server.state.reachable = false;
     here.store.dispatch(
       editDocument<BuildDocument>(ID, 'Last clamp', (before) => ({
-        ...before,
-        clamps: before.clamps.map((clamp, i) => (i === 5 ? { ...clamp, xMm: 900 } : clamp)),
+        ...withRow(before, {
+          clamps: rowOf(before).clamps.map((clamp, i) => (i === 5 ? { ...clamp, xMm: 900 } : clamp)),
+        }),
       })),
     );
-    Object.assign(state, { reachable: true, revision: 9, body: { ...state.body, clamps: [] } });
+    Object.assign(state, { reachable: true, revision: 9, body: withRow(state.body, { clamps: [] }) });
     expect(await here.store.dispatch(putMineOnTop(ID))).toBe(1);
   });
 });

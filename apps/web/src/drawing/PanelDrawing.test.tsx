@@ -1,4 +1,4 @@
-import { panelMarks, planBuild } from '@lean-clasp/core';
+import { type BuildDocument, panelMarks, planBuild, withRow } from '@lean-clasp/core';
 import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
 import { fireEvent, screen } from '@testing-library/react';
 import { renderBuild } from '../../test/render-build';
@@ -6,7 +6,13 @@ import type { DrawingExtras } from './extras';
 import { EndView } from './EndView';
 import { PanelDrawing } from './PanelDrawing';
 
-const marks = panelMarks(planBuild(stageFloor(DEMO_SHOP), DEMO_SHOP));
+function marksOf(build: BuildDocument) {
+  const { row } = planBuild(build, DEMO_SHOP);
+  if (row === null) throw new Error('these boards do not lie in a row');
+  return panelMarks(row);
+}
+
+const marks = marksOf(stageFloor(DEMO_SHOP));
 
 function draw(extras: DrawingExtras) {
   return renderBuild(
@@ -54,8 +60,7 @@ describe('PanelDrawing', () => {
   });
 
   it('hatches what is under target besides colouring it', () => {
-    const weak = { ...stageFloor(DEMO_SHOP), pullPct: 30 };
-    const low = panelMarks(planBuild(weak, DEMO_SHOP));
+    const low = marksOf(withRow(stageFloor(DEMO_SHOP), { pullPct: 30 }));
     renderBuild(
       <PanelDrawing
         marks={low}

@@ -2,7 +2,9 @@ import { panelMarks, planBuild } from '@lean-clasp/core';
 import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
 import { rulerTicks, sheetFor } from './sheet';
 
-const marks = panelMarks(planBuild(stageFloor(DEMO_SHOP), DEMO_SHOP));
+const { row } = planBuild(stageFloor(DEMO_SHOP), DEMO_SHOP);
+if (row === null) throw new Error('the stage floor is a row');
+const marks = panelMarks(row);
 
 describe('sheetFor', () => {
   it.each([

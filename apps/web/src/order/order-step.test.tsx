@@ -1,10 +1,10 @@
 import { planBuild } from '@lean-clasp/core';
 import { DEMO_SHOP, wagonBuilds } from '@lean-clasp/core/demo';
 import { screen, waitFor, within } from '@testing-library/react';
-import { renderAssembly } from '../../test/render-assembly';
+import { renderBuild } from '../../test/render-build';
 import { AssemblySheet } from '../assembly/AssemblySheet';
 import { usePlan } from '../planner/plan-context';
-import { AssemblyOrder } from './AssemblyOrder';
+import { OrderStep } from './OrderStep';
 
 // Sessions are worked out on the page itself here.
 jest.setTimeout(60_000);
@@ -19,13 +19,13 @@ function Step() {
   return (
     <>
       {plan !== null && <AssemblySheet plan={plan} title="Flats" ordered squeezed={false} />}
-      <AssemblyOrder />
+      <OrderStep />
     </>
   );
 }
 
 async function arranged(id: string) {
-  const page = renderAssembly(id, <Step />);
+  const page = renderBuild(<Step />, {}, id);
   await page.user.click(await screen.findByRole('button', { name: 'Work out sessions and order' }));
   await screen.findByRole('region', { name: /^Session 1: / }, { timeout: 30_000 });
   return page;
@@ -33,7 +33,7 @@ async function arranged(id: string) {
 
 describe('Order of an assembly', () => {
   it('tells the likelihood of one go, and works out an order that holds every joint once', async () => {
-    const { build, user } = renderAssembly('scenery-flats', <Step />);
+    const { build, user } = renderBuild(<Step />, {}, 'scenery-flats');
     expect(await screen.findByText(/% likely/)).toBeDefined();
     await user.click(await screen.findByRole('button', { name: 'Work out sessions and order' }));
     await screen.findByRole('region', { name: 'Session 1: 6 joints' }, { timeout: 30_000 });
@@ -69,9 +69,9 @@ describe('Order of an assembly', () => {
   it('offers the dry case as a jig once there are sessions to hold, and counts its minutes', async () => {
     const ids = TRUNK.joints.map(({ facts }) => facts.joint.id);
     const sessions = [ids.filter((id) => !id.includes('strip')), ids.filter((id) => id.includes('strip'))];
-    const { user, build } = renderAssembly('costume-trunk', <AssemblyOrder />, {
+    const { user, build } = renderBuild(<OrderStep />, {
       order: { sessions, pinned: [] },
-    });
+    }, 'costume-trunk');
     await user.click(await screen.findByRole('checkbox', { name: /put together dry/ }));
     expect(build().order?.dryJig).toBe(true);
     expect(await screen.findByText(/Put the rest together dry first/)).toBeDefined();
@@ -81,7 +81,7 @@ describe('Order of an assembly', () => {
   });
 
   it('lets clamps be laid out beforehand or not, which takes longer', async () => {
-    const { user, build } = renderAssembly('scenery-flats', <AssemblyOrder />);
+    const { user, build } = renderBuild(<OrderStep />, {}, 'scenery-flats');
     const before = (await screen.findByText(/^All 6 joints spread/)).textContent;
     await user.click(screen.getByRole('checkbox', { name: /laid out beforehand/ }));
     expect(build().preSet).toBe(false);
@@ -89,7 +89,7 @@ describe('Order of an assembly', () => {
   });
 
   it('tells how a batch of mouldings flows', async () => {
-    renderAssembly('hatch-mouldings', <AssemblyOrder />);
+    renderBuild(<OrderStep />, {}, 'hatch-mouldings');
     const batch = await screen.findByRole('region', { name: 'Batch of 6' });
     expect(batch.textContent).toMatch(/\d+ an hour once it flows/);
     expect(batch.textContent).toMatch(/The rack holds 2 at once/);

@@ -1,5 +1,5 @@
 import { CALCULATIONS } from '@lean-clasp/core';
-import { formatFor } from '../quantities/use-format';
+import { formatFor } from '@lean-clasp/words';
 import { isRows, valueWords } from './answer-words';
 import { labelOf, SUM_GROUPS, SUM_TITLES } from './labels';
 

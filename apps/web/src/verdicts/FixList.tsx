@@ -1,5 +1,5 @@
 import type { Fix } from '@lean-clasp/core';
-import { changeWords, figureWords } from '@lean-clasp/words';
+import { ASPECT_NAMES, changeWords, figureWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -65,6 +65,7 @@ function FixItem({ fix, onApplied }: { readonly fix: Fix; readonly onApplied?: (
           {fix.first !== null && 'Then '}
           {figureWords(fix.before, fix.before.figure, f)} → {figureWords(fix.after, fix.after.figure, f)}{' '}
           <StateMark state={fix.after.state} />
+          {fix.costs.map((aspect) => `; ${ASPECT_NAMES[aspect]} comes close by it`)}
         </Typography>
       </Box>
       {fix.first !== null ? (

@@ -8,7 +8,7 @@ describe('VerdictStrip', () => {
   it('says each of the four with its word, figure, limit and cause', async () => {
     renderBuild(<VerdictStrip />);
     expect((await cell('In time')).getAttribute('aria-label')).toMatch(
-      /^In time fails: −0:08 spare of 6:07; A–B takes 6:15 of 6:07 closed assembly time/,
+      /^In time fails: −0:08 spare of 6:07; A–B takes 6:14 of 6:07 closed assembly time/,
     );
     expect((await cell('Tight')).getAttribute('aria-label')).toMatch(
       /^Tight holds: 1\.5\d MPa lowest, wants 1\.20 MPa/,

@@ -1,3 +1,4 @@
+import { planBuild, rowOf, withRow } from '@lean-clasp/core';
 import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
 import {
   addBoard,
@@ -6,35 +7,39 @@ import {
   changeBoard,
   likeThisBoard,
   moveClamp,
-  readGap,
   removeBoard,
-  removeClamp,
+  removeClamps,
   reorderBoards,
 } from './edits';
 
 const base = stageFloor(DEMO_SHOP);
-const [a, b] = base.boards.map(({ id }) => id);
+const boards = base.boards ?? [];
+const [a, b] = boards.map(({ id }) => id);
+const { row } = planBuild(base, DEMO_SHOP);
+if (row === null) throw new Error('the stage floor is a row');
 
 describe('edits of boards', () => {
   it('move one and drop gap readings of lines that are no more', () => {
     const moved = reorderBoards(0, 3)(base);
-    expect(moved.boards.map(({ widthMm }) => widthMm)).toEqual([96, 140, 118, 128, 118]);
-    expect(moved.dryFit.gaps).toEqual([]);
-    expect(base.dryFit.gaps).toHaveLength(1);
+    expect(moved.boards?.map(({ widthMm }) => widthMm)).toEqual([96, 140, 118, 128, 118]);
+    // C and D still lie beside each other.
+    expect(moved.jointNotes).toEqual(base.jointNotes);
+    expect(base.jointNotes).toHaveLength(1);
+    expect(reorderBoards(3, 0)(base).jointNotes).toEqual([]);
   });
 
   it('add one the other way up, and keep at least two', () => {
     const more = addBoard(base);
-    expect(more.boards.at(-1)?.heart).not.toBe(base.boards.at(-1)?.heart);
-    expect(new Set(more.boards.map(({ id }) => id)).size).toBe(6);
-    const two = { ...base, boards: base.boards.slice(0, 2) };
+    expect(more.boards?.at(-1)?.heart).not.toBe(boards.at(-1)?.heart);
+    expect(new Set(more.boards?.map(({ id }) => id)).size).toBe(6);
+    const two = { ...base, boards: boards.slice(0, 2) };
     expect(removeBoard(a ?? '')(two)).toBe(two);
     expect(removeBoard(a ?? '')(base).boards).toHaveLength(4);
   });
 
   it('change one alone, or all alike', () => {
     const one = changeBoard(b ?? '', { species: 'cherry', thicknessMm: 22 })(base);
-    expect(one.boards.map(({ species }) => species)).toEqual([
+    expect(one.boards?.map(({ species }) => species)).toEqual([
       'hard-maple',
       'cherry',
       'hard-maple',
@@ -42,40 +47,47 @@ describe('edits of boards', () => {
       'hard-maple',
     ]);
     const all = likeThisBoard(b ?? '')(one);
-    expect(new Set(all.boards.map((board) => `${board.species} ${board.thicknessMm}`))).toEqual(
+    expect(new Set(all.boards?.map((board) => `${board.species} ${board.thicknessMm}`))).toEqual(
       new Set(['cherry 22']),
     );
-    expect(all.boards.map(({ widthMm }) => widthMm)).toEqual(base.boards.map(({ widthMm }) => widthMm));
-  });
-
-  it('write, replace and take away a gap reading', () => {
-    const read = readGap(0, -0.3)(base);
-    expect(read.dryFit.gaps).toEqual([
-      { line: 0, gapMm: -0.3 },
-      { line: 2, gapMm: 0.2 },
-    ]);
-    expect(readGap(2, null)(read).dryFit.gaps).toEqual([{ line: 0, gapMm: -0.3 }]);
+    expect(all.boards?.map(({ widthMm }) => widthMm)).toEqual(boards.map(({ widthMm }) => widthMm));
   });
 });
 
 describe('edits of clamps', () => {
+  const clampsOf = (edited: typeof base) => rowOf(edited).clamps;
+  const [first] = clampsOf(base);
+
   it('put a new one in the widest gap on the other side', () => {
-    const sparse = {
-      ...base,
+    const sparse = withRow(base, {
       clamps: [
-        { id: 'x', rackId: 'pipe', xMm: 100, side: 'above' as const },
-        { id: 'y', rackId: 'pipe', xMm: 300, side: 'below' as const },
+        { id: 'x', rackId: 'pipe', xMm: 100, side: 'above' },
+        { id: 'y', rackId: 'pipe', xMm: 300, side: 'below' },
       ],
-    };
-    expect(addClamp('pipe')(sparse).clamps.at(-1)).toMatchObject({ rackId: 'pipe', xMm: 650, side: 'above' });
+    });
+    expect(clampsOf(addClamp(row, 'pipe')(sparse)).at(-1)).toMatchObject({
+      rackId: 'pipe',
+      xMm: 650,
+      side: 'above',
+    });
   });
 
   it('move, ease and take off', () => {
-    const first = base.clamps[0]?.id ?? '';
-    expect(moveClamp(first, 85)(base).clamps[0]?.xMm).toBe(85);
-    expect(removeClamp(first)(base).clamps).toHaveLength(base.clamps.length - 1);
-    const eased = easeClamp(first, 3200)(base);
-    expect(eased.clamps[0]?.mostN).toBe(3200);
-    expect(easeClamp(first, null)(eased).clamps[0]).not.toHaveProperty('mostN');
+    const id = first?.id ?? '';
+    expect(clampsOf(moveClamp(row, id, 85)(base))[0]?.xMm).toBe(85);
+    expect(clampsOf(removeClamps(row, [id])(base))).toHaveLength(clampsOf(base).length - 1);
+    const eased = easeClamp(row, id, 3200)(base);
+    expect(clampsOf(eased)[0]?.mostN).toBe(3200);
+    expect(clampsOf(easeClamp(row, id, null)(eased))[0]).not.toHaveProperty('mostN');
+  });
+
+  it('make worked-out clamps a person’s own by the first that is touched', () => {
+    const bare = withRow(base, { clamps: [] });
+    const plan = planBuild(bare, DEMO_SHOP).row;
+    const workedOut = plan?.job.clamps ?? [];
+    const [one, ...rest] = workedOut;
+    expect(workedOut.length).toBeGreaterThan(3);
+    const moved = clampsOf(moveClamp(plan, one?.id ?? '', 50)(bare));
+    expect(moved).toEqual([{ ...one, xMm: 50 }, ...rest]);
   });
 });

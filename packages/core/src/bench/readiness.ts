@@ -95,7 +95,7 @@ function clampThings(plan: Plan): Finding[] {
           count,
           kind: kind ?? '',
           openingMm,
-          numbers: numbers.join(', '),
+          numbers: [...numbers].sort((a, b) => a - b).join(', '),
         }),
   );
 }

@@ -18,22 +18,32 @@ const pva = findAdhesive('pva-interior');
 
 describe('targetPressure', () => {
   it('goes by density for water-borne glue, the softer wood deciding', () => {
-    expect(targetPressure(pva, [wood('hard-maple').sg])).toEqual({ lowMPa: 1.2, highMPa: 1.7 });
-    expect(targetPressure(pva, [wood('black-walnut').sg])).toEqual({ lowMPa: 0.9, highMPa: 1.2 });
-    expect(targetPressure(pva, [0.42])).toEqual({ lowMPa: 0.7, highMPa: 1 });
-    expect(targetPressure(pva, [wood('hard-maple').sg, wood('eastern-white-pine').sg])).toEqual({
+    expect(targetPressure(pva, [wood('hard-maple').sg])).toEqual({
+      lowMPa: 1.2,
+      highMPa: 1.7,
+      mostMPa: 2.5,
+    });
+    expect(targetPressure(pva, [wood('black-walnut').sg])).toEqual(
+      expect.objectContaining({ lowMPa: 0.9, highMPa: 1.2 }),
+    );
+    expect(targetPressure(pva, [0.42])).toMatchObject({ lowMPa: 0.7, highMPa: 1 });
+    expect(targetPressure(pva, [wood('hard-maple').sg, wood('eastern-white-pine').sg])).toMatchObject({
       lowMPa: 0.7,
       highMPa: 1,
     });
   });
 
   it('is contact only for epoxy', () => {
-    expect(targetPressure(findAdhesive('epoxy-slow'), [0.7])).toEqual({ lowMPa: 0.03, highMPa: 0.1 });
+    expect(targetPressure(findAdhesive('epoxy-slow'), [0.7])).toEqual({
+      lowMPa: 0.03,
+      highMPa: 0.1,
+      mostMPa: 0.35,
+    });
   });
 });
 
 describe('pressureWord', () => {
-  const target = { lowMPa: 1.2, highMPa: 1.7 };
+  const target = { lowMPa: 1.2, highMPa: 1.7, mostMPa: 2.5 };
   it.each([
     [0.59, 'under-pressed'],
     [0.6, 'light'],
@@ -41,6 +51,8 @@ describe('pressureWord', () => {
     [1.2, 'right'],
     [1.7, 'right'],
     [1.71, 'more-than-needed'],
+    [2.5, 'more-than-needed'],
+    [2.51, 'starves'],
     [10.2, 'crushes'],
   ])('calls %d MPa %s', (mpa, word) => expect(pressureWord(mpa, target, 10.1)).toBe(word));
 });

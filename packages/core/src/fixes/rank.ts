@@ -25,6 +25,8 @@ export interface Fix {
   readonly after: Verdict;
   /** States of all four verdicts after the edit. */
   readonly states: Readonly<Record<Aspect, Verdict['state']>>;
+  /** Other verdicts that hold now and come close by it. */
+  readonly costs: readonly Aspect[];
   /** The build after the edit; applied like any other edit, unless something has to be done first. */
   readonly build: BuildDocument;
   /** What the effect takes for granted, and only the person can do; null where the edit is all there is to it. */
@@ -47,7 +49,8 @@ const LEAST_GAIN = 0.02;
 
 /**
  * Plans every candidate for real and keeps for each verdict the three that help most without making another
- * verdict worse. Deterministic. Costs one plan per candidate, and nothing where no verdict wants a fix.
+ * verdict worse; only what mends a failure may bring another from *holds* to *close*. Deterministic. Costs one plan per
+ * candidate, and nothing where no verdict wants a fix.
  * @param settled the verdicts as they come out when worked through in full, and how to do so for a candidate; without it
  *   the plan is all there is.
  */
@@ -107,16 +110,22 @@ function fixesOf(aspect: Aspect, before: Verdicts, chosen: readonly Tried[]): Fi
       square: after.square.state,
       flat: after.flat.state,
     },
+    costs: ASPECTS.filter((other) => stateRank(after[other].state) < stateRank(before[other].state)),
     build: candidate.build,
     first: candidate.first ?? null,
   }));
 }
 
 function helps(aspect: Aspect, before: Verdicts, after: Verdicts): boolean {
-  const worsens = ASPECTS.some((other) => stateRank(after[other].state) < stateRank(before[other].state));
-  if (worsens) return false;
   const was = before[aspect];
   const is = after[aspect];
+  const mends = was.state === 'fails' && is.state !== 'fails';
+  // What mends a failure may leave less room elsewhere, but breaks nothing; all else costs nothing.
+  const costs = ASPECTS.some((other) => {
+    const worse = stateRank(after[other].state) < stateRank(before[other].state);
+    return worse && (!mends || after[other].state === 'fails');
+  });
+  if (costs) return false;
   return stateRank(is.state) > stateRank(was.state) || is.barShare >= was.barShare + LEAST_GAIN;
 }
 

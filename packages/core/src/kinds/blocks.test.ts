@@ -15,9 +15,7 @@ import type { Answers } from './question';
 import { layAssembly } from './lay-assembly';
 
 const measure = (template: string, answers: Answers) =>
-  deriveAssembly(
-    layAssembly(buildOf({ template, name: 'T', project: '', service: 'dry', answers }), 9),
-  );
+  deriveAssembly(layAssembly(buildOf({ template, name: 'T', project: '', service: 'dry', answers }), 9));
 
 const middle = (loop: readonly Vec3[]): Vec3 => [
   loop.reduce((sum, [x]) => sum + x, 0) / loop.length,

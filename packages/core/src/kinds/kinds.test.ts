@@ -292,7 +292,7 @@ describe('free assembly', () => {
       parts: layout.parts.map((part) => ({
         ...part,
         mcPct: null,
-      ring: null,
+        ring: null,
         condition: 'fresh',
         faceTurned: false,
         edgeTurned: false,

@@ -1,10 +1,14 @@
+import { type PlacedClamp, rowOf, withRow } from '@lean-clasp/core';
+import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
 import { screen, waitFor, within } from '@testing-library/react';
 import { renderBuild, retype } from '../../../test/render-build';
 import { FitStep } from './FitStep';
 import { GlueStep } from './GlueStep';
-import { OrderStep } from './OrderStep';
+import { OrderStep } from '../../order/OrderStep';
 import { RehearseStep } from './RehearseStep';
 import { SqueezeStep } from './SqueezeStep';
+
+const clampedBy = (...clamps: PlacedClamp[]) => withRow(stageFloor(DEMO_SHOP), { clamps });
 
 describe('Fit', () => {
   it('changes a board where it stands, and all of them like it', async () => {
@@ -12,9 +16,9 @@ describe('Fit', () => {
     await user.click(screen.getByRole('button', { name: 'Board C: change' }));
     await retype(user, 'Thickness', '22.5');
     await retype(user, 'Width', '5 1/2"');
-    expect(build().boards[2]).toMatchObject({ thicknessMm: 22.5, widthMm: 139.7 });
+    expect(build().boards?.[2]).toMatchObject({ thicknessMm: 22.5, widthMm: 139.7 });
     await user.click(screen.getByRole('button', { name: 'All of this wood, thickness, length' }));
-    expect(build().boards.map(({ thicknessMm }) => thicknessMm)).toEqual([22.5, 22.5, 22.5, 22.5, 22.5]);
+    expect(build().boards?.map(({ thicknessMm }) => thicknessMm)).toEqual([22.5, 22.5, 22.5, 22.5, 22.5]);
   });
 
   it('takes boards out down to two, and adds them', async () => {
@@ -37,16 +41,16 @@ describe('Fit', () => {
       await screen.findByText(/^A–B: about .* closes it – the clamps close this easily/),
     ).toBeInTheDocument();
     await user.clear(screen.getByRole('textbox', { name: 'Gap A–B' }));
-    expect(build().dryFit.gaps).toEqual([{ line: 2, gapMm: 0.2 }]);
+    expect(build().jointNotes.flatMap(({ gapMm }) => gapMm ?? [])).toEqual([0.2]);
   });
 
   it('keeps a metered moisture apart from none', async () => {
     const { user, build } = renderBuild(<FitStep />);
     await user.click(screen.getByRole('button', { name: 'Board A: change' }));
     await retype(user, 'Moisture, metered', '9.5 %');
-    expect(build().boards[0]?.mcPct).toBe(9.5);
+    expect(build().boards?.[0]?.mcPct).toBe(9.5);
     await user.clear(screen.getByRole('textbox', { name: 'Moisture, metered' }));
-    expect(build().boards[0]?.mcPct).toBeNull();
+    expect(build().boards?.[0]?.mcPct).toBeNull();
   });
 });
 
@@ -84,11 +88,11 @@ describe('Glue', () => {
     await user.click(await screen.findByRole('row', { name: /^B–C/ }));
     await user.click(screen.getByRole('combobox', { name: 'Line B–C with' }));
     await user.click(await screen.findByRole('option', { name: 'hand roller' }));
-    expect(build().glue.lines).toEqual([{ line: 1, method: 'roller', faces: 1 }]);
+    expect(build().jointNotes.flatMap(({ spread }) => spread ?? [])).toEqual([{ method: 'roller', faces: 1 }]);
     expect(await screen.findByRole('row', { name: /^B–C hand roller, one face/ })).toBeInTheDocument();
     await user.click(screen.getByRole('combobox', { name: 'Line B–C with' }));
     await user.click(await screen.findByRole('option', { name: 'as the rest' }));
-    expect(build().glue.lines).toEqual([]);
+    expect(build().jointNotes.flatMap(({ spread }) => spread ?? [])).toEqual([]);
   });
 });
 
@@ -121,34 +125,35 @@ describe('Squeeze', () => {
     const { user, build } = renderBuild(<SqueezeStep />);
     await user.click(await screen.findByRole('button', { name: /^Clamp 2: T-bar/ }));
     await retype(user, 'At', '300');
-    expect(build().clamps.map(({ xMm }) => xMm)).toContain(300);
+    expect(rowOf(build()).clamps.map(({ xMm }) => xMm)).toContain(300);
     await user.click(screen.getByRole('button', { name: 'Take off' }));
-    expect(build().clamps).toHaveLength(5);
+    expect(rowOf(build()).clamps).toHaveLength(5);
     await user.click(screen.getByRole('button', { name: 'Add' }));
-    await waitFor(() => expect(build().clamps).toHaveLength(6));
+    await waitFor(() => expect(rowOf(build()).clamps).toHaveLength(6));
   });
 
   it('says of a short clamp what it opens to and what the work needs', async () => {
-    const clamps = [{ id: 'a', rackId: 'pj-600', xMm: 500, side: 'above' as const }];
-    renderBuild(<SqueezeStep />, { clamps });
+    renderBuild(<SqueezeStep />, clampedBy({ id: 'a', rackId: 'pj-600', xMm: 500, side: 'above' }));
     expect(
       await screen.findByText(/^Too short: it opens 600 mm, the work .* needs 615 mm/),
     ).toBeInTheDocument();
   });
 
   it('teaches what to do with no clamp at all, and places them from the rack', async () => {
-    const { user, build } = renderBuild(<SqueezeStep />, { clamps: [] });
+    const { user, build } = renderBuild(<SqueezeStep />, clampedBy());
     expect(await screen.findByText(/No clamp on the panel yet/)).toBeInTheDocument();
     await user.click(screen.getByRole('button', { name: 'Place clamps' }));
     expect(await screen.findByText(/^\d clamps: lowest 1\.2\d MPa of 1\.20 MPa/)).toBeInTheDocument();
-    expect(build().clamps.length).toBeGreaterThan(3);
+    expect(rowOf(build()).clamps.length).toBeGreaterThan(3);
   });
 
   it('takes off clamps whose lot was sold', async () => {
-    const clamps = [{ id: 'a', rackId: 'sold', xMm: 500, side: 'above' as const }];
-    const { user, build } = renderBuild(<SqueezeStep />, { clamps });
+    const { user, build } = renderBuild(
+      <SqueezeStep />,
+      clampedBy({ id: 'a', rackId: 'sold', xMm: 500, side: 'above' }),
+    );
     await user.click(await screen.findByRole('button', { name: 'Take them off' }));
-    expect(build().clamps).toEqual([]);
+    expect(rowOf(build()).clamps).toEqual([]);
   });
 });
 

@@ -8,6 +8,7 @@ import {
   type SequenceProblem,
 } from '../../sequence';
 import type { PlanParts } from '../plan';
+import { arrangedInTurn } from './arrange-in-turn';
 import { sessionIndexes } from './order';
 import { ASKED_MARGIN, type OrderJob, orderProblem, withMargin } from './order-problem';
 
@@ -50,6 +51,10 @@ export function* arrangements(
   const pins = pinsOf(parts);
   const problem = orderProblem(parts);
   if (problem === null) return;
+  if (parts.facts.assembly.inTurn) {
+    yield arrangedInTurn(parts, pins);
+    return;
+  }
   const attempt = (marginShare: number, change: Partial<SequenceProblem>) => ({
     marginShare,
     problem: { ...withMargin(problem, marginShare), pins, ...change },
