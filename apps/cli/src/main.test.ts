@@ -1,6 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { DEMO_SHOP } from '@lean-clasp/core/demo';
 import { main } from './main';
 
 async function run(args: readonly string[], input = '') {
@@ -69,5 +70,95 @@ describe('lean-clasp calc', () => {
       code: 0,
       out: expect.stringContaining('lean-clasp calc NAME') as string,
     });
+  });
+});
+
+describe('lean-clasp plan', () => {
+  it('plans a kind by its answers, all of it in words', async () => {
+    const { code, out } = await run(['plan'], '{"template":"reglue","answers":{}}');
+    const plan = JSON.parse(out) as {
+      bench: { says: string }[];
+      gather: { says: string }[];
+      verdicts: Record<string, { state: string; says: string }>;
+    };
+    expect(code).toBe(0);
+    expect(plan.bench.length).toBeGreaterThan(5);
+    for (const { says } of [...plan.bench, ...plan.gather, ...Object.values(plan.verdicts)]) {
+      expect(says).not.toMatch(/^[a-z]+(-[a-z]+)+$|undefined|NaN/);
+    }
+  });
+
+  it('gives the same three boards the same figures as panel, reglue and slab', async () => {
+    const boards = [0, 1, 2].map((i) => ({
+      id: `board-${i + 1}`,
+      species: 'red-oak',
+      widthMm: 360,
+      thicknessMm: 32,
+      lengthMm: 1300,
+      cut: 'flat',
+      heart: i % 2 === 0 ? 'up' : 'down',
+      ringRadiusMm: 80,
+      mcPct: null,
+    }));
+    const alike = {
+      service: 'dry',
+      glue: { adhesive: 'pva-interior', method: 'brush', faces: 1 },
+      goals: { flatMm: 1, squareMm: 1 },
+      climate: { tempC: 20, rhPct: 50 },
+    };
+    const row = (caulPairs: number) => ({
+      holding: { barsTouch: true, barClearanceMm: 0.3, caulPairs, endStops: true, heldFlatLater: false },
+    });
+    const sizes = { species: 'red-oak', lengthMm: 1300, thicknessMm: 32 };
+    const asked = (caulPairs: number) => [
+      { template: 'edge-panel', boards, ...alike, row: row(caulPairs) },
+      {
+        template: 'reglue',
+        answers: { ...sizes, pieces: 3, widthMm: 1080 },
+        ...alike,
+        row: row(caulPairs),
+      },
+      {
+        template: 'heavy-slab',
+        answers: { ...sizes, planks: 3, widthMm: 1080, caulPairs },
+        ...alike,
+        row: row(caulPairs),
+      },
+    ];
+    interface Answer {
+      totals: { handsOnMin: number };
+      joints: { pressure: { minMPa: number } }[];
+      verdicts: Record<string, { state: string; figure: number | null }>;
+    }
+    for (const [caulPairs, within] of [
+      [0, 0.02],
+      [2, 0.05],
+    ] as const) {
+      const answers: Answer[] = [];
+      for (const input of asked(caulPairs)) {
+        const { code, out, err } = await run(['plan'], JSON.stringify({ ...input, shop: DEMO_SHOP }));
+        expect([code, err]).toEqual([0, '']);
+        answers.push(JSON.parse(out) as Answer);
+      }
+      const [panel, ...others] = answers;
+      if (panel === undefined) throw new Error('nothing was planned');
+      for (const other of others) {
+        const share = other.totals.handsOnMin / panel.totals.handsOnMin;
+        expect(Math.abs(share - 1)).toBeLessThanOrEqual(within);
+        other.joints.forEach(({ pressure }, i) => {
+          const ratio = pressure.minMPa / (panel.joints[i]?.pressure.minMPa ?? NaN);
+          expect(Math.abs(ratio - 1)).toBeLessThanOrEqual(within);
+        });
+        expect(Object.values(other.verdicts).map(({ state }) => state)).toEqual(
+          Object.values(panel.verdicts).map(({ state }) => state),
+        );
+      }
+    }
+  });
+
+  it('exits 2 for what cannot be made', async () => {
+    const { code, out, err } = await run(['plan'], '{"template":"edge-panel","answers":{"boards":1}}');
+    expect([code, out]).toEqual([2, '']);
+    expect(JSON.parse(err)).toMatchObject({ error: { field: 'answers.boards' } });
   });
 });

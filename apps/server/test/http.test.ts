@@ -1,4 +1,3 @@
-import { EDGE_PANEL_DEFAULTS } from '@lean-clasp/core';
 import request from 'supertest';
 import { startTestServer, type TestServer } from './start';
 
@@ -9,6 +8,7 @@ beforeAll(async () => {
 afterAll(() => server.discard());
 
 const api = () => request(server.url);
+const asked = { template: 'edge-panel', name: 'Counter top', project: '', service: 'dry', answers: {} };
 const edit = (baseRevision: number, name: string, before: string) => ({
   baseRevision,
   kind: 'edit',
@@ -80,12 +80,37 @@ describe('calculations', () => {
   });
 });
 
+describe('plans', () => {
+  it('answers with sessions, clamps, verdicts and fixes in words', async () => {
+    const response = await api()
+      .post('/api/plan')
+      .send({ template: 'tenon-frame', answers: {}, crew: 2 })
+      .expect(200);
+    const plan = response.body as {
+      sessions: { joints: string[] }[];
+      bench: { says: string }[];
+      verdicts: Record<string, { says: string }>;
+    };
+    expect(plan.sessions.flatMap(({ joints }) => joints).length).toBeGreaterThan(3);
+    expect(plan.bench.length).toBeGreaterThan(10);
+    expect(Object.keys(plan.verdicts)).toEqual(['inTime', 'tight', 'square', 'flat']);
+    for (const { says } of Object.values(plan.verdicts)) expect(says).toMatch(/ /);
+  });
+
+  it('says what is wrong with what cannot be planned', async () => {
+    const none = await api().post('/api/plan').send({}).expect(422);
+    expect(none.body).toMatchObject({ error: { code: 'missing', field: 'template' } });
+    const long = await api()
+      .post('/api/plan')
+      .send({ template: 'edge-panel', answers: { lengthMm: 40_000 } })
+      .expect(422);
+    expect(long.body).toMatchObject({ error: { field: 'answers.lengthMm' } });
+  });
+});
+
 describe('builds', () => {
   it('makes one from the template and removes it', async () => {
-    const made = await api()
-      .post('/api/builds')
-      .send({ template: 'edge-panel', answers: { ...EDGE_PANEL_DEFAULTS, name: 'Counter top' } })
-      .expect(201);
+    const made = await api().post('/api/builds').send(asked).expect(201);
     const { id, revision, body } = made.body as { id: string; revision: number; body: { name: string } };
     expect([revision, body.name]).toEqual([0, 'Counter top']);
     const list = await api().get('/api/builds').expect(200);
@@ -96,15 +121,16 @@ describe('builds', () => {
   });
 
   it.each([
-    ['a 40 m board', { lengthMm: 40_000 }, 'answers.lengthMm'],
-    ['no boards', { boards: 0 }, 'answers.boards'],
-    ['an unknown wood', { species: 'plastic' }, 'species'],
-    ['text for a length', { lengthMm: 'long' }, 'answers.lengthMm'],
-    ['no name', { name: '' }, 'answers.name'],
+    ['a 40 m board', { answers: { lengthMm: 40_000 } }, 'answers.lengthMm'],
+    ['no boards', { answers: { boards: 0 } }, 'answers.boards'],
+    ['an unknown wood', { answers: { species: 'plastic' } }, 'answers.species'],
+    ['text for a length', { answers: { lengthMm: 'long' } }, 'answers.lengthMm'],
+    ['no name', { name: '' }, 'name'],
+    ['an unknown kind', { template: 'barrel' }, 'template'],
   ])('refuses %s', async (_name, change, field) => {
     const response = await api()
       .post('/api/builds')
-      .send({ template: 'edge-panel', answers: { ...EDGE_PANEL_DEFAULTS, ...change } })
+      .send({ ...asked, ...change })
       .expect(422);
     expect(response.body).toMatchObject({ error: { field } });
   });

@@ -1,5 +1,9 @@
+import { copyFileSync, existsSync, mkdtempSync } from 'node:fs';
 import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { InputError } from '@lean-clasp/core';
+import Sqlite from 'better-sqlite3';
 import pino from 'pino';
 import request from 'supertest';
 import { DEFAULT_PORT, readOptions } from '../src/config/options';
@@ -77,5 +81,76 @@ describe('a server', () => {
     await moved.stop();
     await expect(startServer({ ...options, portNamed: true }, world)).rejects.toThrow(/taken; name another/);
     squatter.close();
+  });
+});
+
+describe('a database from before', () => {
+  const stored = join(__dirname, 'stored', 'lean-clasp-1.sqlite');
+  async function onStored() {
+    const dataDir = mkdtempSync(join(tmpdir(), 'lean-clasp-stored-'));
+    copyFileSync(stored, join(dataDir, 'lean-clasp.sqlite'));
+    return startTestServer({ dataDir, demo: false });
+  }
+
+  it('is copied, then brought up to date: every build opens and takes edits', async () => {
+    const server = await onStored();
+    const copy = join(server.dataDir, 'lean-clasp.before-2.sqlite');
+    expect(existsSync(copy)).toBe(true);
+    const list = (await request(server.url).get('/api/builds').expect(200)).body as { id: string }[];
+    expect(list).toHaveLength(19);
+    for (const { id } of list) {
+      const { revision, body } = (await request(server.url).get(`/api/builds/${id}`).expect(200)).body as {
+        revision: number;
+        body: { version: number; crew: number };
+      };
+      expect(body.version).toBe(2);
+      await request(server.url)
+        .patch(`/api/builds/${id}`)
+        .send({
+          baseRevision: revision,
+          kind: 'edit',
+          label: 'Crew',
+          group: 'g',
+          patch: [{ op: 'replace', path: '/crew', value: 3 }],
+          inverse: [{ op: 'replace', path: '/crew', value: body.crew }],
+        })
+        .expect(200);
+    }
+    expect((await request(server.url).get('/api/runs')).body).not.toHaveLength(0);
+    await server.discard();
+  });
+
+  it('logs where undo stops, once: a second start changes nothing', async () => {
+    const first = await onStored();
+    const logOf = async (url: string) =>
+      (await request(url).get('/api/builds/stage-floor/edits')).body as { kind: string; revision: number }[];
+    const log = await logOf(first.url);
+    expect(log.map(({ kind }) => kind)).toEqual(['edit', 'edit', 'undo', 'upgrade']);
+    expect(log.at(-1)?.revision).toBe(4);
+    await first.stop();
+    const second = await startTestServer({ dataDir: first.dataDir, demo: false });
+    expect(await logOf(second.url)).toEqual(log);
+    await second.discard();
+  });
+
+  it('keeps what it cannot read as it is, and shows the others', async () => {
+    const dataDir = mkdtempSync(join(tmpdir(), 'lean-clasp-damaged-'));
+    const path = join(dataDir, 'lean-clasp.sqlite');
+    copyFileSync(stored, path);
+    const db = new Sqlite(path);
+    db.prepare("update documents set body = ? where id = 'lantern'").run(
+      '{"version":1,"template":"edge-panel"}',
+    );
+    db.close();
+    const server = await startTestServer({ dataDir, demo: false });
+    const list = (await request(server.url).get('/api/builds').expect(200)).body as { id: string }[];
+    expect(list.map(({ id }) => id)).not.toContain('lantern');
+    expect(list).toHaveLength(18);
+    await server.stop();
+    const kept = new Sqlite(path, { readonly: true });
+    const row = kept.prepare("select body from documents where id = 'lantern'").get() as { body: string };
+    kept.close();
+    expect(row.body).toBe('{"version":1,"template":"edge-panel"}');
+    await server.discard();
   });
 });

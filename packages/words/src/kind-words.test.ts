@@ -2,7 +2,12 @@ import {
   type Answers,
   ASPECTS,
   type BuildDocument,
-  FREE, KINDS, findFixes, newBuild, planBuild, PREPARATIONS,
+  FREE,
+  KINDS,
+  findFixes,
+  newBuild,
+  planBuild,
+  PREPARATIONS,
   type Service,
 } from '@lean-clasp/core';
 import { DEMO_SHOP, wagonBuilds } from '@lean-clasp/core/demo';

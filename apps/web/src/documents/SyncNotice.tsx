@@ -48,8 +48,8 @@ export function SyncNotice({ id }: { readonly id: string }) {
       {sync.kind === 'outdated' && (
         <Alert severity="warning" variant="outlined">
           {sync.edits === 1 ? 'One edit' : `${sync.edits} edits`} of your last visit never reached the server,
-          and this build has been brought up to date since: {sync.edits === 1 ? 'it is' : 'they are'} not in it.
-          Look it over and make {sync.edits === 1 ? 'it' : 'them'} again.
+          and this build has been brought up to date since: {sync.edits === 1 ? 'it is' : 'they are'} not in
+          it. Look it over and make {sync.edits === 1 ? 'it' : 'them'} again.
         </Alert>
       )}
       {sync.kind === 'refused' && (

@@ -44,9 +44,8 @@ export function pushed({ undo, redo, barred }: Stacks, step: Edit): Stacks {
 }
 
 /** Whether a step of the log is an upgrade rather than somebody's edit. */
-export const isUpgrade = (
-  step: Edit | LoggedEdit,
-): step is LoggedEdit & { readonly kind: 'upgrade' } => step.kind === 'upgrade';
+export const isUpgrade = (step: Edit | LoggedEdit): step is LoggedEdit & { readonly kind: 'upgrade' } =>
+  step.kind === 'upgrade';
 
 /** Stacks after a whole log, so that undo goes all the way back even after a reload. */
 export function stacksOf(log: readonly (Edit | LoggedEdit)[]): Stacks {

@@ -50,7 +50,8 @@ function fetchDocument(collection: OpenDocument['collection'], id: string): AppT
     if (log.some((step) => isUpgrade(step) && step.revision > kept.revision)) {
       // They were made on a document that is no more; what they name may mean something else by now.
       keep(id, getState);
-      if (kept.edits.length > 0) dispatch(syncChanged({ id, sync: { kind: 'outdated', edits: kept.edits.length } }));
+      if (kept.edits.length > 0)
+        dispatch(syncChanged({ id, sync: { kind: 'outdated', edits: kept.edits.length } }));
       return;
     }
     const taken = takenAlready(kept.edits, kept.revision, log);

@@ -86,11 +86,13 @@ const HistoryButtons = memo(function HistoryButtons() {
   return (
     <Box sx={{ display: 'flex' }}>
       <IconButton
-        aria-label={last === undefined
+        aria-label={
+          last === undefined
             ? stacks?.barred === true
               ? 'Nothing to take back: undo stops where this build was brought up to date'
               : 'Nothing to take back'
-            : `Take back: ${last}`}
+            : `Take back: ${last}`
+        }
         disabled={last === undefined}
         onClick={() => dispatch(undo(id))}
       >

@@ -82,7 +82,7 @@ describe('fixes', () => {
 
   it('propose hands, another glue or another hour for a panel that is too slow', () => {
     expect(codes(TROUBLED[0]?.[1] ?? {}, 'inTime')).toEqual(
-      expect.arrayContaining(['one-more-pair', 'use-glue']),
+      expect.arrayContaining(['one-more-pair', 'other-hour']),
     );
   });
 

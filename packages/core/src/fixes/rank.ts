@@ -40,8 +40,9 @@ type Verdicts = Readonly<Record<Aspect, Verdict>>;
 
 /** Most fixes shown for one verdict. */
 const MOST_FIXES = 3;
-/** Candidates for one verdict that are worked out for real before three are shown. */
+/** Candidates for one verdict that are worked out for real before three are shown, and where the estimate does not see what is wrong. */
 const MOST_SETTLED = 5;
+const MOST_SETTLED_BLIND = 20;
 /** A verdict whose bar is fuller than this needs no advice. */
 const COMFORTABLE_BAR = 0.8;
 /** Least gain in bar length that is worth a person's attention. */
@@ -69,10 +70,11 @@ export function rankFixes(
     if (settled === undefined)
       return { ...fixes, [aspect]: fixesOf(aspect, verdicts, bestFor(aspect, verdicts, tried, MOST_FIXES)) };
     // What looks best in the estimate is worked out for real, and only that is shown.
-    const real = bestFor(aspect, verdicts, tried, MOST_SETTLED).map(({ candidate }) => ({
-      candidate,
-      verdicts: settled.of(candidate),
-    }));
+    const blind = stateRank(settled.verdicts[aspect].state) < stateRank(verdicts[aspect].state);
+    const likely = blind
+      ? bestOf(aspect, tried, MOST_SETTLED_BLIND)
+      : bestFor(aspect, verdicts, tried, MOST_SETTLED);
+    const real = likely.map(({ candidate }) => ({ candidate, verdicts: settled.of(candidate) }));
     return { ...fixes, [aspect]: fixesOf(aspect, now, bestFor(aspect, now, real, MOST_FIXES)) };
   }, none);
 }
@@ -86,12 +88,18 @@ interface Tried {
   readonly verdicts: Verdicts;
 }
 
-function bestFor(aspect: Aspect, before: Verdicts, tried: readonly Tried[], most: number): Tried[] {
-  const helping = tried
-    .filter((attempt) => helps(aspect, before, attempt.verdicts))
-    .sort((a, b) => score(aspect, b) - score(aspect, a));
+/** Those that help. */
+const bestFor = (aspect: Aspect, before: Verdicts, tried: readonly Tried[], most: number): Tried[] =>
+  bestOf(
+    aspect,
+    tried.filter((attempt) => helps(aspect, before, attempt.verdicts)),
+    most,
+  );
+
+/** One of each kind of change. */
+function bestOf(aspect: Aspect, tried: readonly Tried[], most: number): Tried[] {
   const chosen: Tried[] = [];
-  for (const attempt of helping) {
+  for (const attempt of [...tried].sort((a, b) => score(aspect, b) - score(aspect, a))) {
     const sameKind = chosen.some(({ candidate }) => candidate.change.code === attempt.candidate.change.code);
     if (!sameKind && chosen.length < most) chosen.push(attempt);
   }

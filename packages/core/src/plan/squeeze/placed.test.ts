@@ -155,8 +155,7 @@ describe('pressure along the joints of a stack', () => {
 });
 
 describe('fixes that take for granted what only the person can do', () => {
-  const fixesOf = (build: BuildDocument, shop = DEMO_SHOP) =>
-    findFixes(planBuild(build, shop), shop, press);
+  const fixesOf = (build: BuildDocument, shop = DEMO_SHOP) => findFixes(planBuild(build, shop), shop, press);
 
   it('read the diagonals and sight for wind where that was not done', () => {
     const unread = { ...FLATS, dryFit: { acMm: null, bdMm: null, bowMm: null, twistMm: null } };
