@@ -1,4 +1,4 @@
-/** Which way imports may point: core ← validation ← server, cli; core ← web; never sideways, never in circles. */
+/** Which way imports may point: core ← validation, words ← server, cli, web; never sideways, never in circles. */
 module.exports = {
   forbidden: [
     {
@@ -20,6 +20,12 @@ module.exports = {
       to: { path: '^apps/' },
     },
     {
+      name: 'words-know-only-core',
+      severity: 'error',
+      from: { path: '^packages/words/src', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(apps|packages/validation)/' },
+    },
+    {
       name: 'apps-never-sideways',
       severity: 'error',
       from: { path: '^apps/([^/]+)/' },
@@ -28,12 +34,30 @@ module.exports = {
     {
       name: 'core-models-do-not-know-plans',
       severity: 'error',
-      comment: 'Models answer questions; only verdicts, fixes, drawing, bench, demo put them together.',
+      comment: 'Models answer questions; only the plan, and what stands on it, puts them together.',
       from: {
-        path: '^packages/core/src/(units|materials|adhesives|spread|clamps|mechanics)/',
+        path: '^packages/core/src/(units|materials|adhesives|air|bending|calendar|choice|clamps|geometry|mechanics|sequence|solids|spread)/',
         pathNot: '\\.test\\.ts$',
       },
-      to: { path: '^packages/core/src/(verdicts|fixes|drawing|bench|demo|templates|assembly|sequence)/' },
+      to: {
+        path: '^packages/core/src/(assembly|kinds|templates|plan|verdicts|fixes|placing|drawing|bench|demo)/',
+      },
+    },
+    {
+      name: 'plans-do-not-know-what-stands-on-them',
+      severity: 'error',
+      comment: 'Fixes, placing, bench and drawing read a plan; a plan never asks them.',
+      from: {
+        path: '^packages/core/src/(formats|assembly|kinds|plan|verdicts)/',
+        pathNot: '\\.test\\.ts$',
+      },
+      to: { path: '^packages/core/src/(fixes|placing|drawing|bench|demo|calculations)/' },
+    },
+    {
+      name: 'kinds-and-documents-know-no-plan',
+      severity: 'error',
+      from: { path: '^packages/core/src/(formats|assembly|kinds)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^packages/core/src/(plan|verdicts|templates)/' },
     },
   ],
   options: {

@@ -60,6 +60,30 @@ export default tseslint.config(
       ],
     },
   },
+  // One plan for every kind: what differs between kinds is said by the kind.
+  {
+    files: ['packages/*/src/**/*.ts', 'apps/*/src/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.{ts,tsx}', 'packages/core/src/formats/upgrades/**'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            "BinaryExpression[operator=/^[!=]==$/]:has(> MemberExpression[property.name='template']):has(> Literal)",
+          message: 'Ask the kind (findKind), not its name.',
+        },
+        {
+          selector:
+            "CallExpression[callee.property.name='includes'] > MemberExpression[property.name='template']",
+          message: 'Ask the kind (findKind), not its name.',
+        },
+        {
+          selector: "BinaryExpression[operator='in'][left.value=/^(facts|row|boards|panel)$/]",
+          message: 'There is one plan and one document; a part that is not there is null.',
+        },
+      ],
+    },
+  },
   { files: ['apps/web/src/**/*.{ts,tsx}'], ...reactHooks.configs.flat.recommended },
   // Playwright reads the fixtures that a fixture needs off its first pattern, which may be empty.
   {

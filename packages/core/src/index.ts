@@ -149,6 +149,7 @@ export {
   type CheckKind,
   type OperationKind,
   findKind,
+  kindOf,
   FREE,
   type Kind,
   type KindCaution,

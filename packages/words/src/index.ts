@@ -25,7 +25,6 @@ export {
   REINFORCEMENT_WORDS,
   choiceWords,
   findingWords,
-  kindOf,
   questionWords,
   sideWords,
 } from './kind-words';

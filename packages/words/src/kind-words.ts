@@ -1,8 +1,6 @@
 import {
   type Condition,
-  findKind,
   type Finding,
-  FREE,
   type GluedRegion,
   type GrainPairing,
   type JointKind,
@@ -236,9 +234,6 @@ const FINDINGS: Readonly<Record<string, Say>> = {
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 export const findingWords = (finding: Finding, f: Format): string => sayFrom(FINDINGS, finding, f);
-
-/** The kind of an assembly; null for a free one. */
-export const kindOf = (template: string) => (template === FREE ? null : findKind(template));
 
 /** Which way a side looks, as seen from in front of the work. */
 export function sideWords([x, y, z]: readonly [number, number, number]): string {

@@ -19,7 +19,7 @@ export interface UpgradeOutcome {
 }
 
 /** Label under which undo stops. */
-export const UPGRADE_LABEL = 'Brought up to date';
+const UPGRADE_LABEL = 'Brought up to date';
 
 /**
  * Brings stored builds to the newest version: a copy of the database first, then all of them in one transaction, each with an entry in

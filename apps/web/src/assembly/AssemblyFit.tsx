@@ -1,5 +1,6 @@
 import { layAssembly } from '@lean-clasp/core';
-import { KIND_CAUTIONS, findingWords, kindOf } from '@lean-clasp/words';
+import { kindOf } from '@lean-clasp/core';
+import { KIND_CAUTIONS, findingWords } from '@lean-clasp/words';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
 import { Caution } from '../parts/Caution';

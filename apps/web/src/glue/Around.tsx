@@ -1,27 +1,19 @@
-import { cleanUpOf, type GlueJob, type GlueOption, stepsBefore } from '@lean-clasp/core';
+import { cleanUpOf, kindOf, type GlueJob, type GlueOption, stepsBefore } from '@lean-clasp/core';
 import { CLEAN_UP_WORDS, STEP_WORDS } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { Section } from '../frame/Page';
 import { waitWords } from './wait-words';
 import { useOpenBuild } from '../workspace/open-build';
 
-/** Kinds whose faces meet a plane after the glue-up anyway. */
-const PLANED_AFTER: readonly string[] = ['edge-panel', 'heavy-slab', 'face-lamination', 'bent-lamination'];
-
-/** Kinds whose squeeze-out shows up in inside corners. */
-const INSIDE_CORNERS: readonly string[] = ['case'];
-
 /** What the chosen glue asks for before the real coat, and how its squeeze-out comes off. */
 export function Around({ option, job }: { readonly option: GlueOption; readonly job: GlueJob }) {
   const { build } = useOpenBuild();
-  const planed = PLANED_AFTER.includes(build.template);
-  const inside = INSIDE_CORNERS.includes(build.template);
   const steps = stepsBefore(option.adhesive, job);
   const cleanUp = cleanUpOf(
     option.adhesive,
     option.window,
     job,
-    planed ? 'planed' : inside ? 'inside' : 'open',
+    kindOf(build.template)?.squeezeOut ?? 'open',
   );
   if (steps.length === 0 && cleanUp === null) return null;
   return (

@@ -19,6 +19,12 @@ const Board = strictObject({
   thicknessMm: optional(thickness),
 });
 const Boards = Type.Array(Board, { minItems: 1, maxItems: 60 });
+/** A board that may be shorter than the panel. */
+const OwnStretch = strictObject({
+  ...Board.properties,
+  fromMm: optional(Type.Number({ minimum: 0, maximum: LIMITS.boardLengthMm.max })),
+  lengthMm: optional(bounded(LIMITS.boardLengthMm)),
+});
 const Batten = strictObject({
   widthMm: width,
   thicknessMm: thickness,
@@ -26,11 +32,16 @@ const Batten = strictObject({
   cut: optional(Cut),
 });
 
-function boardsOf(boards: Static<typeof Boards>, thicknessMm: number): PressedBoard[] {
+function boardsOf(
+  boards: readonly (Static<typeof Board> & Pick<Static<typeof OwnStretch>, 'fromMm' | 'lengthMm'>)[],
+  thicknessMm: number,
+): PressedBoard[] {
   return boards.map((board, i) => ({
     widthMm: board.widthMm,
     cut: board.cut,
     thicknessMm: board.thicknessMm ?? thicknessMm,
+    fromMm: board.fromMm,
+    lengthMm: board.lengthMm,
     wood: resolveSpecies(board.species, `boards.${i}.species`).properties,
   }));
 }
@@ -42,8 +53,9 @@ export const panelPressure = calculation({
   name: 'panel-pressure',
   doc: 'Pressure along every glue line of an edge-clamped panel, by finite elements with contact.',
   input: strictObject({
-    boards: Boards,
-    lengthMm: bounded(LIMITS.boardLengthMm),
+    boards: Type.Array(OwnStretch, { minItems: 1, maxItems: 60 }),
+    /** May be left out where every board says its own. */
+    lengthMm: optional(bounded(LIMITS.boardLengthMm)),
     thicknessMm: thickness,
     clamps: Type.Array(
       strictObject({ xMm: Type.Number(), forceN: Type.Number(), padMm: bounded(LIMITS.padSideMm) }),
@@ -72,6 +84,9 @@ export const panelPressure = calculation({
         meanMPa: Type.Number(),
         maxMPa: Type.Number(),
         closed: Type.Boolean(),
+        /** Where along the panel its two boards meet; stations run from one to the other. */
+        fromMm: Type.Number(),
+        toMm: Type.Number(),
       }),
     ),
     status: oneOf(['converged', 'not-converged', 'unstable']),
@@ -84,8 +99,9 @@ export const panelPressure = calculation({
     thicknessMm: 20,
     clamps: [125, 375, 625, 875].map((xMm) => ({ xMm, forceN: 3000, padMm: 30 })),
   },
-  compute: ({ boards: given, lengthMm, thicknessMm, clamps, battens, gaps, samples }) => {
+  compute: ({ boards: given, lengthMm: whole, thicknessMm, clamps, battens, gaps, samples }) => {
     const boards = boardsOf(given, thicknessMm);
+    const lengthMm = whole ?? lengthOf(boards);
     const batten =
       battens === undefined
         ? undefined
@@ -97,13 +113,15 @@ export const panelPressure = calculation({
           };
     const pressed = pressureOf({ boards, lengthMm, clamps, batten, gaps, samples });
     return {
-      lines: pressed.lines.map(({ pressureMPa, openMm, minMPa, meanMPa, maxMPa, closed }) => ({
+      lines: pressed.lines.map(({ pressureMPa, openMm, minMPa, meanMPa, maxMPa, closed, fromMm, toMm }) => ({
         pressureMPa: [...pressureMPa],
         openMm: [...openMm],
         minMPa,
         meanMPa,
         maxMPa,
         closed,
+        fromMm,
+        toMm,
       })),
       status: pressed.status,
       effort: {
@@ -119,6 +137,20 @@ export const panelPressure = calculation({
     };
   },
 });
+
+/** The panel that boards with their own stretch make. */
+function lengthOf(boards: readonly PressedBoard[]): number {
+  const open = boards.findIndex(({ lengthMm }) => lengthMm === undefined);
+  if (open !== -1) {
+    throw new InputError(
+      'missing',
+      'lengthMm',
+      `Neither the panel nor board ${open + 1} says how long it is.`,
+      'lengthMm of the panel, or of every board',
+    );
+  }
+  return Math.max(...boards.map(({ fromMm = 0, lengthMm = 0 }) => fromMm + lengthMm));
+}
 
 /** Clamps nearer to each other than this press as one, mm. */
 const SAME_PLACE_MM = 5;

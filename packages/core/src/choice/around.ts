@@ -51,6 +51,9 @@ export interface CleanUp {
 /** Share of the clamp time at which water-borne squeeze-out is rubbery [judgement]. */
 const RUBBERY = Object.freeze({ low: 0.35, likely: 0.6, high: 0.9 });
 
+/** What happens to faces with squeeze-out: left as they are, planed anyway, or inside corners hard to reach. */
+export type SqueezeOutAccess = 'open' | 'planed' | 'inside';
+
 /**
  * How squeeze-out is taken off, by what comes over the wood and whether the surfaces are planed afterwards.
  * Inside a corner there is no room for a putty knife: a damp rag where it is painted, else masking laid at the dry fit.
@@ -61,7 +64,7 @@ export function cleanUpOf(
   { cleanUp }: Adhesive,
   { clampMin, machineMin }: Pick<AdhesiveWindow, 'clampMin' | 'machineMin'>,
   { finish }: Pick<GlueJob, 'finish'>,
-  access: 'open' | 'planed' | 'inside',
+  access: SqueezeOutAccess,
 ): CleanUp | null {
   if (clampMin === null || machineMin === null) return null;
   if (access === 'planed') {

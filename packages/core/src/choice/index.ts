@@ -1,4 +1,4 @@
-export { type CleanUpMethod, cleanUpOf, leadMin, stepsBefore } from './around';
+export { type CleanUpMethod, cleanUpOf, leadMin, type SqueezeOutAccess, stepsBefore } from './around';
 export { type ChangeCode, type OrderChange, whatWouldChange } from './changers';
 export { type GlueJob, PLAIN_JOB, type ShelfBottle } from './job';
 export { type Deciding, rankAdhesives, type RankedGlue, type Ranking } from './rank';

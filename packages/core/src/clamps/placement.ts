@@ -13,8 +13,8 @@ export function evenPositions(count: number, lengthMm: number): number[] {
 }
 
 /** Length of work that a jaw presses through its packing: blocks that would stand out past an end are cut off there. */
-export const padWithinMm = (padMm: number, xMm: number, lengthMm: number): number =>
-  Math.min(padMm, 2 * xMm, 2 * (lengthMm - xMm));
+export const padWithinMm = (padMm: number, xMm: number, toMm: number, fromMm = 0): number =>
+  Math.min(padMm, 2 * (xMm - fromMm), 2 * (toMm - xMm));
 
 /**
  * Order in which to tighten clamps at the given positions: from the centre of the work outward.

@@ -28,3 +28,9 @@ export function atHour(
     build: { ...build, climate: { tempC, rhPct } },
   };
 }
+
+/** The build once a joint closes dry by itself. */
+export const closedDry = (build: BuildDocument, joint: string): BuildDocument => ({
+  ...build,
+  jointNotes: build.jointNotes.map((note) => (note.id === joint ? { ...note, gapMm: 0, gapsMm: [] } : note)),
+});

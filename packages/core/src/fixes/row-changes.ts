@@ -1,18 +1,12 @@
 import { longEnoughLots, type Panel } from '../assembly';
 import { findClampKind, lotForceN } from '../clamps';
 import { finding } from '../finding';
-import { type BuildDocument, caulPairsIn, type PlacedClamp, type ShopDocument } from '../formats';
+import { caulPairsIn, type PlacedClamp, type ShopDocument } from '../formats';
 import { LIMITS } from '../limits';
-import { positionsOn, type RowPlan, withBoards, withRow } from '../plan';
-import type { Verdict } from '../verdicts';
+import { positionsOn, withBoards, withRow } from '../plan';
 import { ROW_PRESSING_SOURCES } from './row-pressing-changes';
 import type { Candidate } from './rank';
-
-/** A planned row with its build, as its changes look at it. */
-export interface RowToChange extends RowPlan {
-  readonly build: BuildDocument;
-  readonly square: Verdict;
-}
+import type { RowToChange } from './row-to-change';
 
 type Source = (row: RowToChange, shop: ShopDocument) => readonly Candidate[];
 

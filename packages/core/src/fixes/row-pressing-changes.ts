@@ -1,22 +1,17 @@
 import { longEnoughLots, panelOpeningMm, typicalLot } from '../assembly';
 import { lotForceN } from '../clamps';
 import { finding } from '../finding';
-import { type BuildDocument, caulPairsIn, type ShopDocument } from '../formats';
+import { caulPairsIn, type ShopDocument } from '../formats';
 import { positionsOn, withRow } from '../plan';
+import { closedDry } from './common-changes';
 import type { Candidate } from './rank';
-import type { RowToChange } from './row-changes';
+import type { RowToChange } from './row-to-change';
 
 /** Edits of handles, cauls and pressure, and what a panel comes to once its boards are made ready. */
 export const ROW_PRESSING_SOURCES: readonly ((
   row: RowToChange,
   shop: ShopDocument,
 ) => readonly Candidate[])[] = [handlesApart, asWoodWants, planedShut, planedFlat, otherCauls, borrowed];
-
-/** The build once a joint closes dry by itself. */
-export const closedDry = (build: BuildDocument, joint: string): BuildDocument => ({
-  ...build,
-  jointNotes: build.jointNotes.map((note) => (note.id === joint ? { ...note, gapMm: 0, gapsMm: [] } : note)),
-});
 
 /** Every other handle at the first edge. */
 function handlesApart({ build, job, clampSet }: RowToChange): readonly Candidate[] {

@@ -1,6 +1,7 @@
 import { finding } from '../finding';
 import type { BuildDocument, ShopDocument } from '../formats';
 import { ACROSS, clampsElsewhere, packingOf, type Plan } from '../plan';
+import { closedDry } from './common-changes';
 import type { Candidate } from './rank';
 
 type Squeeze = NonNullable<BuildDocument['squeeze']>;
@@ -113,16 +114,10 @@ function recut({ build, joints }: Plan): Candidate[] {
     .filter(({ closing }) => closing === 'costly' || closing === 'back-to-plane')
     .sort((a, b) => Math.abs(b.gap?.gapMm ?? 0) - Math.abs(a.gap?.gapMm ?? 0));
   if (worst === undefined) return [];
-  const { id } = worst.facts.joint;
   return [
     {
       change: finding('cut-again', 'informs', { line: worst.facts.label }),
-      build: {
-        ...build,
-        jointNotes: build.jointNotes.map((note) =>
-          note.id === id ? { ...note, gapMm: 0, gapsMm: [] } : note,
-        ),
-      },
+      build: closedDry(build, worst.facts.joint.id),
       first: 'reading',
     },
   ];

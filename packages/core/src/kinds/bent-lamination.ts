@@ -26,6 +26,8 @@ export const BENT_LAMINATION = defineKind({
   adhesive: null,
   faces: 1,
   method: 'trowel',
+  asksOfGlue: { lastingLoad: true },
+  squeezeOut: 'planed',
   layOut: ({ species, radiusMm, arcDeg, thicknessMm, widthMm, plyMm, spare }) => {
     const thickest = bend({ radiusMm, thicknessMm });
     const most = (2 * radiusMm * thickest.strainLimitPct) / 100;

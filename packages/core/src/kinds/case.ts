@@ -31,6 +31,7 @@ export const CASE = defineKind({
   adhesive: null,
   faces: 2,
   method: 'brush',
+  squeezeOut: 'inside',
   layOut: ({ species, widthMm, heightMm, depthMm, thicknessMm: t, shelves, backStrips, corners }) => {
     const levels = shelves + 2;
     const clear = (heightMm - levels * t) / (levels - 1);

@@ -21,6 +21,7 @@ export const EDGE_PANEL = defineKind({
   adhesive: null,
   faces: 1,
   method: 'card',
+  squeezeOut: 'planed',
   row: () => ({}),
   ownBoards: true,
   goals: { flatMm: 1, squareMm: 1.5 },

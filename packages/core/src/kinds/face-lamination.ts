@@ -18,6 +18,7 @@ export const FACE_LAMINATION = defineKind({
   adhesive: null,
   faces: 1,
   method: 'roller',
+  squeezeOut: 'planed',
   layOut: ({ species, layers, layerMm, widthMm, lengthMm, blanks }) => ({
     parts: upTo(layers).map((n) =>
       part(

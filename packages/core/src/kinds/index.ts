@@ -1,4 +1,5 @@
 export {
+  type AsksOfGlue,
   type Kind,
   type KindCaution,
   type Layout,
@@ -8,15 +9,8 @@ export {
   type Season,
   startOf,
 } from './kind';
-export {
-  CHECK_KINDS,
-  type CheckKind,
-  OPERATION_KINDS,
-  type OperationKind,
-  type Ritual,
-  ritualOf,
-} from './ritual';
-export { FREE, layAssembly } from './lay-assembly';
+export { type CheckKind, type OperationKind, type Ritual, ritualOf } from './ritual';
+export { layAssembly } from './lay-assembly';
 export { boardLabel } from './edge-panel';
-export { findKind, KINDS } from './list';
+export { findKind, FREE, kindOf, KINDS } from './list';
 export { type Answer, type Answers, type Question, type Questions } from './question';

@@ -1,3 +1,4 @@
+import type { SqueezeOutAccess } from '../choice';
 import type { Assembly, Part, PartRole, Ring } from '../assembly';
 import { type Finding } from '../finding';
 import type { Board, RowSection } from '../formats';
@@ -65,6 +66,15 @@ export type PartDraft = Omit<Part, 'mcPct' | 'ring' | 'condition' | 'faceTurned'
 /** What the answers of a kind say about its row, whatever the document says. */
 export type RowByAnswers = Partial<Pick<RowSection, 'edge'>> & { readonly caulPairs?: number };
 
+/** What a kind is known to ask of its glue beside what the person wishes. */
+export interface AsksOfGlue {
+  /** It stays under load for good, as a bend does that wants to spring back. */
+  readonly lastingLoad?: boolean;
+  /** Clamps are wanted for the next one of a set, min. */
+  readonly clampsOffWithinMin?: number;
+  readonly veneer?: 'sheet';
+}
+
 /** A kind of glue-up: what it asks, how it is laid out, what to do first and what can hurt. */
 export interface Kind {
   readonly id: string;
@@ -76,6 +86,9 @@ export interface Kind {
   /** Faces that get glue and how it is put on, to start with. */
   readonly faces: 1 | 2;
   readonly method: string;
+  /** What happens to the faces on which glue squeezes out. */
+  readonly squeezeOut: SqueezeOutAccess;
+  readonly asksOfGlue: AsksOfGlue;
   /** Null for kinds that are no row of boards. */
   readonly row: ((answers: Answers) => RowByAnswers) | null;
   /** Whether the person keeps a list of boards, each with its own size, in place of the sizes asked for at the start. */
@@ -88,11 +101,13 @@ export interface Kind {
 
 /** Ties questions to the layout that answers them. */
 export function defineKind<Q extends Questions>(
-  kind: Omit<Kind, 'questions' | 'layOut' | 'row' | 'ownBoards' | 'goals'> & {
+  kind: Omit<Kind, 'questions' | 'layOut' | 'row' | 'ownBoards' | 'goals' | 'squeezeOut' | 'asksOfGlue'> & {
     readonly questions: Q;
     readonly row?: (answers: AnswersTo<Q>) => RowByAnswers;
     readonly ownBoards?: boolean;
     readonly goals?: Kind['goals'];
+    readonly squeezeOut?: SqueezeOutAccess;
+    readonly asksOfGlue?: AsksOfGlue;
     readonly layOut: (
       answers: AnswersTo<Q>,
       season: Season,
@@ -104,6 +119,8 @@ export function defineKind<Q extends Questions>(
   return {
     ownBoards: false,
     goals: { flatMm: 1, squareMm: 1 },
+    squeezeOut: 'open',
+    asksOfGlue: {},
     ...kind,
     row: row === undefined ? null : (answers) => row(checkAnswers(kind.questions, answers)),
     layOut: (answers, season, boards = []) => ({
@@ -198,7 +215,7 @@ export function joint(
 }
 
 /** Ring radius of common flat-sawn boards when nobody has looked at the end grain [judgement]. */
-export const USUAL_RING_RADIUS_MM = 150;
+const USUAL_RING_RADIUS_MM = 150;
 
 /** Boards as they come: flat-sawn, best faces up, hearts alternating. */
 export const usualRing = (index: number): Ring => ({

@@ -2,10 +2,7 @@ import type { Assembly, GluedRegion, Ring } from '../assembly';
 import type { BuildDocument } from '../formats';
 import { freeLayout } from './free';
 import type { Layout } from './kind';
-import { findKind } from './list';
-
-/** Template id of a person's own parts and joints. */
-export const FREE = 'free';
+import { findKind, FREE } from './list';
 
 /** Share of the contact that each choice glues. */
 const GLUED_SHARE: Readonly<Record<GluedRegion, number>> = { full: 1, middle: 1 / 3, none: 0 };

@@ -36,6 +36,9 @@ export const KINDS: readonly Kind[] = [
   ODD_ANGLE,
 ];
 
+/** Template id of a person's own parts and joints. */
+export const FREE = 'free';
+
 const byId: ReadonlyMap<string, Kind> = new Map(KINDS.map((kind) => [kind.id, kind]));
 
 /**
@@ -54,3 +57,9 @@ export function findKind(id: string): Kind {
   }
   return kind;
 }
+
+/**
+ * The kind that a build was started from; null for a free assembly, which has none.
+ * @throws InputError `unknown-id`.
+ */
+export const kindOf = (template: string): Kind | null => (template === FREE ? null : findKind(template));

@@ -18,6 +18,9 @@ interface Outline {
   readonly open: boolean;
 }
 
+/** Sets are made as fast as clamps come free: they should let go within this, min [judgement]. */
+const RELEASE_MIN = 5;
+
 /** A flat frame of any shape with mitred corners, closed or with its last side left open. */
 export const MITRED_FRAME = defineKind({
   id: 'mitred-frame',
@@ -60,6 +63,7 @@ export const TRIM_SET = defineKind({
   adhesive: null,
   faces: 1,
   method: 'bead',
+  asksOfGlue: { clampsOffWithinMin: RELEASE_MIN },
   layOut: ({ openingWidthMm, openingHeightMm, sets, ...answers }) => {
     const frame = frameOf({
       ...answers,

@@ -1,49 +1,43 @@
 /** Everything that is done at the bench, in one vocabulary for all kinds. */
-export const OPERATION_KINDS = [
-  'lay-out',
-  'size',
-  'prime',
-  'coat',
-  'heat',
-  'dampen',
-  'load',
-  'spread',
-  'close',
-  'wrap',
-  'caul',
-  'set-clamp',
-  'tighten',
-  'ease',
-  'tap',
-  'tape',
-  'roll-up',
-  'turn-over',
-  'bag',
-  'iron',
-  'check',
-  'correct',
-  'scrape',
-  'wipe',
-  'rest',
-  'ease-off',
-] as const;
-/** One of `OPERATION_KINDS`. */
-export type OperationKind = (typeof OPERATION_KINDS)[number];
+export type OperationKind =
+  | 'lay-out'
+  | 'size'
+  | 'prime'
+  | 'coat'
+  | 'heat'
+  | 'dampen'
+  | 'load'
+  | 'spread'
+  | 'close'
+  | 'wrap'
+  | 'caul'
+  | 'set-clamp'
+  | 'tighten'
+  | 'ease'
+  | 'tap'
+  | 'tape'
+  | 'roll-up'
+  | 'turn-over'
+  | 'bag'
+  | 'iron'
+  | 'check'
+  | 'correct'
+  | 'scrape'
+  | 'wipe'
+  | 'rest'
+  | 'ease-off';
 
 /** What is looked at while it still moves. */
-export const CHECK_KINDS = [
-  'diagonals',
-  'try-square',
-  'straightedge',
-  'winding',
-  'flush',
-  'bore',
-  'depth',
-  'squeeze-out',
-  'angle',
-] as const;
-/** One of `CHECK_KINDS`. */
-export type CheckKind = (typeof CHECK_KINDS)[number];
+export type CheckKind =
+  | 'diagonals'
+  | 'try-square'
+  | 'straightedge'
+  | 'winding'
+  | 'flush'
+  | 'bore'
+  | 'depth'
+  | 'squeeze-out'
+  | 'angle';
 
 /** One step of a ritual with its minutes at the built-in pace [judgement]. */
 export interface RitualStep {

@@ -28,6 +28,7 @@ export const HEAVY_SLAB = defineKind({
   adhesive: null,
   faces: 2,
   method: 'roller',
+  squeezeOut: 'planed',
   row: ({ caulPairs }) => ({ caulPairs }),
   layOut: ({ species, planks, widthMm, lengthMm, thicknessMm, caulPairs }) => {
     const each = widthMm / planks;

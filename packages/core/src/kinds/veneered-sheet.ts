@@ -21,6 +21,7 @@ export const VENEERED_SHEET = defineKind({
   adhesive: null,
   faces: 1,
   method: 'roller',
+  asksOfGlue: { veneer: 'sheet' },
   layOut: ({ veneerSpecies, coreSpecies, lengthMm, widthMm, coreMm, veneerMm, overhangMm: o, faces }) => {
     const sheet = (number: number, z: number) =>
       part(

@@ -4,6 +4,8 @@ export { type HoldingLoad, holdingLoad } from './flattening';
 export { endDepthMm, linePressure, type LinePressure } from './line-pressure';
 export {
   type LineGap,
+  overlapsOf,
+  pressableSpan,
   type PanelPressure,
   panelPressure,
   type Press,

@@ -1,3 +1,4 @@
+import { overlapsOf, pressableSpan } from '../mechanics';
 import { better, type Placing, type PlacingJob, type PlacingLot, type SetClamp } from './job';
 import { add, type Sums, sumsOf } from './sums';
 
@@ -32,7 +33,8 @@ export function* placings(job: PlacingJob): Generator<Placing> {
 
 /** Whether a clamp of a lot fits on the edge, between others. */
 function fits(job: PlacingJob, set: readonly SetClamp[], lot: PlacingLot, xMm: number): boolean {
-  if (xMm - lot.padMm / 2 < -1e-9 || xMm + lot.padMm / 2 > job.panel.lengthMm + 1e-9) return false;
+  const { fromMm, toMm } = pressableSpan(job.panel.boards, job.panel.lengthMm);
+  if (xMm - lot.padMm / 2 < fromMm - 1e-9 || xMm + lot.padMm / 2 > toMm + 1e-9) return false;
   const padOf = ({ lotId }: SetClamp) => job.lots.find(({ id }) => id === lotId)?.padMm ?? 0;
   const foul = (aMm: number, aPadMm: number, b: SetClamp) =>
     Math.abs(b.xMm - aMm) < (padOf(b) + aPadMm) / 2 + job.betweenMm - 1e-9;
@@ -114,10 +116,12 @@ function* bestFound(job: PlacingJob, sums: Sums): Generator<Placing> {
 /** Fewest clamps beside the pinned ones whose pull together could give every line its mean; the mean is never exceeded by the least. */
 function fewestByForce(job: PlacingJob, strongest: readonly PlacingLot[], most: number): number {
   const { boards, lengthMm } = job.panel;
+  const overlaps = overlapsOf(boards, lengthMm);
   const neededN = Math.max(
     ...job.targetMPa.map((target, i) => {
       const thicknessMm = Math.min(boards[i]?.thicknessMm ?? 0, boards[i + 1]?.thicknessMm ?? 0);
-      return target * lengthMm * thicknessMm;
+      const { fromMm, toMm } = overlaps[i] ?? { fromMm: 0, toMm: lengthMm };
+      return target * (toMm - fromMm) * thicknessMm;
     }),
   );
   const forces = strongest.flatMap((lot) =>
@@ -138,7 +142,8 @@ function starts(job: PlacingJob, strongest: readonly PlacingLot[], count: number
   for (const lot of strongest) {
     for (let i = left([], lot); i > 0 && lots.length < count; i -= 1) lots.push(lot.id);
   }
-  const { lengthMm } = job.panel;
+  const { fromMm, toMm } = pressableSpan(job.panel.boards, job.panel.lengthMm);
+  const lengthMm = toMm - fromMm;
   return OVERHANGS.map((overhang) => {
     const spacing = lengthMm / (count - 1 + 2 * overhang);
     const set: SetClamp[] = [];
@@ -147,7 +152,7 @@ function starts(job: PlacingJob, strongest: readonly PlacingLot[], count: number
       (a, b) => Math.min(a, count - 1 - a) - Math.min(b, count - 1 - b) || a - b,
     );
     order.forEach((slot, rank) => {
-      const wish = count === 1 ? lengthMm / 2 : spacing * (overhang + slot);
+      const wish = fromMm + (count === 1 ? lengthMm / 2 : spacing * (overhang + slot));
       const lot = job.lots.find(({ id }) => id === lots[rank]);
       if (lot === undefined) return;
       const free = job.placesMm.filter((xMm) => fits(job, set, lot, xMm));

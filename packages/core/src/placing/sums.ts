@@ -1,5 +1,5 @@
 import { padWithinMm } from '../clamps';
-import { type UnitPressures, unitPressures } from '../mechanics';
+import { pressableSpan, type UnitPressures, unitPressures } from '../mechanics';
 import type { PlacingJob, PlacingLot, SetClamp } from './job';
 
 /** Pressures under any set of clamps, by adding up single ones. */
@@ -54,17 +54,28 @@ export function sumsOf(job: PlacingJob): Sums {
   return { of, always, lowest: (shares) => lowestOf(shares, units) };
 }
 
-const pressesMm = ({ panel }: PlacingJob, lot: PlacingLot | undefined, xMm: number): number =>
-  padWithinMm(lot?.pressMm ?? lot?.padMm ?? 0, xMm, panel.lengthMm);
+function pressesMm(
+  { panel: { boards, lengthMm } }: PlacingJob,
+  lot: PlacingLot | undefined,
+  xMm: number,
+): number {
+  const { fromMm, toMm } = pressableSpan(boards, lengthMm);
+  return padWithinMm(lot?.pressMm ?? lot?.padMm ?? 0, xMm, toMm, fromMm);
+}
 
 /** Adds one set of shares to another, or takes it away. */
 export function add(to: Float64Array, more: Float64Array, sign: 1 | -1 = 1): void {
   for (let i = 0; i < to.length; i += 1) to[i] = (to[i] ?? 0) + sign * (more[i] ?? 0);
 }
 
-function lowestOf(shares: Float64Array, { xsMm }: UnitPressures): Lowest {
-  let at = 0;
-  for (let i = 1; i < shares.length; i += 1) if ((shares[i] ?? 0) < (shares[at] ?? 0)) at = i;
+function lowestOf(shares: Float64Array, { xsMm, meets }: UnitPressures): Lowest {
   const n = xsMm.length;
-  return { share: shares[at] ?? 0, line: Math.floor(at / n), atMm: xsMm[at % n] ?? 0 };
+  let lowest = { share: Infinity, line: 0, atMm: 0 };
+  meets.forEach(([first, last], line) => {
+    for (let i = first; i <= last; i += 1) {
+      const share = shares[line * n + i] ?? 0;
+      if (share < lowest.share) lowest = { share, line, atMm: xsMm[i] ?? 0 };
+    }
+  });
+  return lowest;
 }

@@ -1,6 +1,7 @@
 import { SENSITISERS } from '../adhesives';
 import type { GlueJob } from '../choice';
 import { type BuildDocument, NO_WISHES, type Wishes } from '../formats';
+import { kindOf } from '../kinds';
 import { sharedTraits } from '../materials';
 import type { PlanParts } from './plan';
 import { bottlesOf } from './shelf';
@@ -21,8 +22,6 @@ const PALE_WOODS: ReadonlySet<string> = new Set([
   'sitka-spruce',
   'birch-plywood',
 ]);
-/** Sets are made as fast as clamps come free: they should let go within this, min [judgement]. */
-const SET_RELEASE_MIN = 5;
 /** A bowed line that clamps pull together keeps about this, mm. */
 const CLOSED_TO_MM = 0.05;
 
@@ -53,6 +52,7 @@ export function glueJobOf(plan: PlanParts, today: string | null): GlueJob {
   const { build, facts, joints, times, climate, shop } = plan;
   const glued = joints.filter((joint) => joint.facts.gluedMm2 > 0);
   const wishes = fromWishes(build);
+  const kind = kindOf(build.template)?.asksOfGlue ?? {};
   const contacts = glued.flatMap((joint) => joint.facts.contacts);
   const area = contacts.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
   const ends = contacts.filter(({ pairing }) => pairing === 'long-end' || pairing === 'end-end');
@@ -60,8 +60,8 @@ export function glueJobOf(plan: PlanParts, today: string | null): GlueJob {
   return {
     ...wishes,
     ...climate,
-    lastingLoad: wishes.lastingLoad || build.template === 'bent-lamination',
-    clampsOffWithinMin: wishes.clampsOffWithinMin ?? (build.template === 'trim-set' ? SET_RELEASE_MIN : null),
+    lastingLoad: wishes.lastingLoad || kind.lastingLoad === true,
+    clampsOffWithinMin: wishes.clampsOffWithinMin ?? kind.clampsOffWithinMin ?? null,
     mcPct: most(glued.map(({ mcPct }) => mcPct)),
     openNeedMin: most(times.map((time) => time.closedAtMin - time.spreadStartMin)),
     closedNeedMin: most(times.map((time) => time.pressedAtMin - time.closedAtMin)),
@@ -75,12 +75,7 @@ export function glueJobOf(plan: PlanParts, today: string | null): GlueJob {
     traits: sharedTraits(facts.parts),
     paleWood: anyPart(({ part }) => PALE_WOODS.has(part.species)),
     endGrainShare: area === 0 ? 0 : ends.reduce((sum, { areaMm2 }) => sum + areaMm2, 0) / area,
-    veneer:
-      build.glue.method === 'thinned-coats'
-        ? 'iron-on'
-        : build.template === 'veneered-sheet'
-          ? 'sheet'
-          : 'none',
+    veneer: build.glue.method === 'thinned-coats' ? 'iron-on' : (kind.veneer ?? 'none'),
     oldGlue: anyPart(({ part }) => part.condition === 'old-glue') ? 'other' : 'none',
     areaMm2: facts.gluedMm2 * facts.assembly.sets,
     shelf: bottlesOf(shop, today),

@@ -14,7 +14,8 @@ export {
 export { glueJobOf } from './glue-job';
 export type { ClosingAdvice } from './joints/closing';
 export type { JointNeed, PlannedJoint } from './joints/planned-joint';
-export { type Arranged, arrangements, withSessions } from './order/arrange-order';
+export { arrangements, withSessions } from './order/arrange-order';
+export type { Arranged } from './order/arranged';
 export { type Likelihood, likelihoodOf } from './order/likelihood';
 export { SET_UP_MIN } from './order/order-problem';
 export { operationsOf, type PlannedOperation } from './order/operations';
@@ -28,7 +29,6 @@ export {
   type JointState,
   type PlanAnswer,
   planAnswer,
-  pressuresOf,
   type SessionAnswer,
   type VerdictAnswer,
 } from './plan-answer';

@@ -2,7 +2,7 @@ import type { Range } from '../range';
 import type { PressureWord, TargetPressure } from '../clamps';
 import type { Hazard } from '../adhesives';
 import type { Finding } from '../finding';
-import { type CheckKind, findKind, FREE, type KindCaution, ritualOf } from '../kinds';
+import { type CheckKind, type KindCaution, kindOf, ritualOf } from '../kinds';
 import { type Aspect, ASPECTS, type FigureKind, type VerdictState } from '../verdicts';
 import { clampsOf } from './dates/dates';
 import type { JointNeed, PlannedJoint } from './joints/planned-joint';
@@ -212,11 +212,10 @@ export function planAnswer(plan: Plan): PlanAnswer {
 
 const SQUARE_CHECKS: readonly CheckKind[] = ['diagonals', 'try-square', 'angle'];
 
-const cautionsOf = (template: string): readonly KindCaution[] =>
-  template === FREE ? [] : findKind(template).cautions;
+const cautionsOf = (template: string): readonly KindCaution[] => kindOf(template)?.cautions ?? [];
 
 /** Pressure on every joint that is pressed: where its clamps stand, else on the whole of its pull. */
-export function pressuresOf({
+function pressuresOf({
   pulls,
   squeeze,
 }: Pick<Plan, 'pulls' | 'squeeze'>): ReadonlyMap<string, JointPressure> {

@@ -2,7 +2,7 @@ import type { Adhesive } from '../adhesives';
 import type { AssemblyFacts } from '../assembly';
 import type { Finding } from '../finding';
 import type { BuildDocument, Climate, ShopDocument } from '../formats';
-import type { Aspect, Verdict } from '../verdicts';
+import type { Aspect, Verdict } from '../verdicts/verdict';
 import type { PlannedJoint } from './joints/planned-joint';
 import type { JointTimes } from './order/joint-times';
 import type { Order } from './order/ordered-sessions';

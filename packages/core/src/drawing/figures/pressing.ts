@@ -4,14 +4,15 @@ import type { Vec2 } from '../../solids';
 import { arrow, box, drawn, enlarge, type FigurePath, line, number, outline } from './figure';
 
 /** The panel from above, pads on both sides, and the pressure on each line as a curve above it. */
-export const panelPressureFigure = drawn(panelPressure, ({ boards, lengthMm, clamps }, { lines }) => {
+export const panelPressureFigure = drawn(panelPressure, ({ boards, lengthMm: whole, clamps }, { lines }) => {
+  const lengthMm = whole ?? Math.max(...boards.map(({ fromMm = 0, lengthMm: own = 0 }) => fromMm + own));
   const most = Math.max(1e-9, ...lines.map(({ maxMPa }) => maxMPa));
   const total = boards.reduce((sum, { widthMm }) => sum + widthMm, 0);
   const paths: FigurePath[] = [];
   const curves: FigurePath[] = [];
   let y = 0;
-  boards.forEach(({ widthMm }, i) => {
-    paths.push(box(0, y, lengthMm, widthMm));
+  boards.forEach(({ widthMm, fromMm = 0, lengthMm: long = lengthMm }, i) => {
+    paths.push(box(fromMm, y, long, widthMm));
     y += widthMm;
     const own = lines[i];
     if (own === undefined) return;
@@ -21,7 +22,10 @@ export const panelPressureFigure = drawn(panelPressure, ({ boards, lengthMm, cla
     const base = y;
     curves.push(
       line(
-        own.pressureMPa.map((value, k): Vec2 => [(lengthMm * k) / steps, base + value * high]),
+        own.pressureMPa.map((value, k): Vec2 => [
+          own.fromMm + ((own.toMm - own.fromMm) * k) / steps,
+          base + value * high,
+        ]),
         'glue',
       ),
     );

@@ -30,12 +30,12 @@ export function upgradedBuild(stored: unknown): unknown {
       );
     }
     try {
-      document = upgrade(document as Record<string, unknown>);
+      document = upgrade({ ...document });
     } catch (error) {
       throw new InputError(
         'inconsistent',
         '',
-        `This build of version ${version} is damaged: ${error instanceof Error ? error.message : String(error)}.`,
+        `This build of version ${String(version)} is damaged: ${error instanceof Error ? error.message : String(error)}.`,
         'a document as this program once wrote it',
       );
     }

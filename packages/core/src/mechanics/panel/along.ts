@@ -5,10 +5,13 @@ export interface PressedLine {
   readonly pressureMPa: readonly number[];
   readonly openMm: readonly number[];
   readonly minMPa: number;
-  /** Where the least of it is, from one end. */
+  /** Where the least of it is, from the first end of the line. */
   readonly minAtMm: number;
   readonly meanMPa: number;
   readonly maxMPa: number;
+  /** Where along the panel its two boards meet. */
+  readonly fromMm: number;
+  readonly toMm: number;
   /** Whether the faces touch from end to end. */
   readonly closed: boolean;
 }
@@ -17,7 +20,6 @@ const DEFAULT_SAMPLES = 41;
 
 /** What contact found at the nodes of a line. */
 export interface LineNodes {
-  readonly lengthMm: number;
   /** Stations at which it is told; 41 unless said otherwise. */
   readonly samples: number | undefined;
   readonly xsMm: Float64Array;
@@ -28,7 +30,6 @@ export interface LineNodes {
 
 /** Nodal forces and openings as pressure along a line. */
 export function alongLine({
-  lengthMm,
   samples = DEFAULT_SAMPLES,
   xsMm,
   forceN,
@@ -40,14 +41,18 @@ export function alongLine({
   );
   const totalN = forceN.reduce((sum, force) => sum + force, 0);
   const minMPa = Math.min(...pressure);
-  const stations = Array.from({ length: samples }, (_, i) => (lengthMm * i) / (samples - 1));
+  const [fromMm, toMm] = [xsMm[0] ?? 0, xsMm.at(-1) ?? 0];
+  const lengthMm = toMm - fromMm;
+  const stations = Array.from({ length: samples }, (_, i) => fromMm + (lengthMm * i) / (samples - 1));
   return {
     pressureMPa: stations.map((x) => valueAt(xsMm, pressure, x)),
     openMm: stations.map((x) => valueAt(xsMm, openMm, x)),
     minMPa,
-    minAtMm: xsMm[leastBy([...xsMm.keys()], (i) => pressure[i] ?? 0)] ?? 0,
+    minAtMm: (xsMm[leastBy([...xsMm.keys()], (i) => pressure[i] ?? 0)] ?? 0) - fromMm,
     meanMPa: totalN / (lengthMm * thicknessMm),
     maxMPa: Math.max(...pressure),
+    fromMm,
+    toMm,
     closed: openMm.every((open) => open <= 0),
   };
 }

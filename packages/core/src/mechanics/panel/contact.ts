@@ -8,7 +8,15 @@ export interface Chain {
   readonly own: readonly Float64Array[];
   /** Give of line l under forces on line l + 1. */
   readonly next: readonly Float64Array[];
+  /** First and last node at which the two boards of a line meet; left out where all meet from end to end. */
+  readonly meets?: readonly NodeSpan[] | undefined;
 }
+
+/** From one node to another, both included. */
+export type NodeSpan = readonly [first: number, last: number];
+
+const within = (node: number, span: NodeSpan | undefined): boolean =>
+  span === undefined || (node >= span[0] && node <= span[1]);
 
 /** Forces that hold lines apart where they touch, and openings where they do not. */
 export interface Contact {
@@ -32,14 +40,14 @@ const PATIENCE = 8;
  * @param q openings without any contact force.
  */
 export function contactOf(chain: Chain, q: readonly Float64Array[]): Contact {
-  const touching = q.map((line) => Array.from(line, () => true));
+  const touching = q.map((line, l) => Array.from(line, (_, i) => within(i, chain.meets?.[l])));
   let [fewest, patience] = [Infinity, PATIENCE];
   let factored: FactoredChain | null = null;
   for (let iterations = 1; ; iterations += 1) {
     factored = factorChain(chain, nodesThatTouch(touching), factored);
     const forceN = solveChain(factored, q);
     const openMm = openings(chain, q, forceN);
-    const wrong = wrongNodes(touching, forceN, openMm);
+    const wrong = wrongNodes(touching, forceN, openMm, chain.meets);
     if (wrong.length === 0 || iterations === MOST_ROUNDS) {
       return {
         forceN,
@@ -64,11 +72,13 @@ function wrongNodes(
   touching: readonly (readonly boolean[])[],
   forceN: readonly Float64Array[],
   openMm: readonly Float64Array[],
+  meets: Chain['meets'],
 ): (readonly [line: number, node: number])[] {
   const largest = Math.max(1e-12, ...forceN.flatMap((line) => Array.from(line, Math.abs)));
   const wrong: (readonly [number, number])[] = [];
   touching.forEach((line, l) => {
     line.forEach((touches, i) => {
+      if (!within(i, meets?.[l])) return;
       const pulls = touches && (forceN[l]?.[i] ?? 0) < -1e-9 * largest;
       const overlaps = !touches && (openMm[l]?.[i] ?? 0) < -1e-9;
       if (pulls || overlaps) wrong.push([l, i]);
@@ -94,7 +104,9 @@ interface FactoredChain {
 export function shutLines(chain: Chain): (q: readonly Float64Array[]) => Float64Array[] {
   const factored = factorChain(
     chain,
-    chain.own.map(() => Array.from({ length: chain.nodes }, (_, i) => i)),
+    chain.own.map((_, l) =>
+      Array.from({ length: chain.nodes }, (_node, i) => i).filter((i) => within(i, chain.meets?.[l])),
+    ),
   );
   return (q) => solveChain(factored, q);
 }

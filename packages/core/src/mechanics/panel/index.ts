@@ -1,5 +1,5 @@
 export type { PressedLine } from './along';
-export type { LineGap, PressedBoard } from './panel-chain';
+export { type LineGap, overlapsOf, pressableSpan, type PressedBoard } from './panel-chain';
 export {
   type PanelPressure,
   panelPressure,

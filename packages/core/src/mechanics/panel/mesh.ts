@@ -23,15 +23,21 @@ export interface PadSpan {
  * Nodes along the length: on the edges of all pads, four elements under each, growing to 25 mm between them and fine again
  * towards the ends, where pressure falls off.
  * @param fineness 2 halves every element.
+ * @param ends where boards begin and end between the two ends of the whole; each gets a node, fine on both sides.
  */
-export function nodesAlong(lengthMm: number, pads: readonly PadSpan[], fineness = 1): Float64Array {
-  const cuts = [0, lengthMm, ...pads.flatMap(({ fromMm, toMm }) => [fromMm, toMm])]
+export function nodesAlong(
+  lengthMm: number,
+  pads: readonly PadSpan[],
+  fineness = 1,
+  ends: readonly number[] = [],
+): Float64Array {
+  const cuts = [0, lengthMm, ...ends, ...pads.flatMap(({ fromMm, toMm }) => [fromMm, toMm])]
     .sort((a, b) => a - b)
     .filter((at, i, all) => i === 0 || at - (all[i - 1] ?? 0) > SAME_MM);
   const sizeAt = (at: number): number => {
     const pad = pads.filter(({ fromMm, toMm }) => at >= fromMm - SAME_MM && at <= toMm + SAME_MM);
     const own = pad.map(({ fromMm, toMm }) => (toMm - fromMm) / UNDER_PAD);
-    const end = Math.min(at, lengthMm - at) < SAME_MM ? [END_MM] : [];
+    const end = [0, lengthMm, ...ends].some((own) => Math.abs(at - own) < SAME_MM) ? [END_MM] : [];
     return Math.min(LONGEST_MM, ...own, ...end) / fineness;
   };
   const nodes: number[] = [0];

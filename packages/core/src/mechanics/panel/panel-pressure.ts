@@ -2,7 +2,16 @@ import { InputError } from '../../checks';
 import { alongLine, type PressedLine } from './along';
 import { contactOf } from './contact';
 import { nodesAlong, type PadSpan } from './mesh';
-import { addPadForces, chainOfPanel, type LineGap, type PressedBoard } from './panel-chain';
+import {
+  addPadForces,
+  chainOfPanel,
+  type LineGap,
+  overlapsOf,
+  pressableSpan,
+  type PressedBoard,
+  spanOf,
+} from './panel-chain';
+import type { NodeSpan } from './contact';
 
 /** A clamp that presses both outer edges at one place. */
 export interface PressingClamp {
@@ -16,6 +25,7 @@ export interface PressingClamp {
 export interface PressedPanel {
   /** From one clamped edge to the other. */
   readonly boards: readonly PressedBoard[];
+  /** From the first end of any board to the last of any. */
   readonly lengthMm: number;
   readonly clamps: readonly PressingClamp[];
   /** One on each side between pads and edge, grain along the panel. */
@@ -60,7 +70,7 @@ export function panelPressure(panel: PressedPanel): PanelPressure {
   check(panel);
   const { boards, batten, lengthMm, clamps, fineness = 1 } = panel;
   const pads = clamps.map(({ xMm, padMm }): PadSpan => ({ fromMm: xMm - padMm / 2, toMm: xMm + padMm / 2 }));
-  const xsMm = nodesAlong(lengthMm, pads, fineness);
+  const xsMm = nodesAlong(lengthMm, pads, fineness, endsWithin(panel));
   const condensed = chainOfPanel({ boards, batten, gaps: panel.gaps, xsMm, fineness });
   const push = new Float64Array(xsMm.length);
   pads.forEach((pad, c) => addPadForces(push, xsMm, pad, clamps[c]?.forceN ?? 0));
@@ -68,18 +78,17 @@ export function panelPressure(panel: PressedPanel): PanelPressure {
   condensed.press(free, push);
   const contact = contactOf(condensed.chain, free);
   const totalN = clamps.reduce((sum, { forceN }) => sum + forceN, 0);
-  const strayShare = totalN === 0 ? 0 : strayOf(contact.forceN, push, xsMm) / totalN;
+  const strayShare = totalN === 0 ? 0 : strayOf(contact.forceN, push, xsMm, condensed.spans) / totalN;
   const nothing = new Float64Array(xsMm.length);
   const lines = boards.slice(1).map((board, i) => {
     const l = i + condensed.firstLine;
-    const thicknessMm = Math.min(board.thicknessMm, boards[i]?.thicknessMm ?? Infinity);
+    const [from, to] = condensed.meets[l] ?? [0, xsMm.length - 1];
     return alongLine({
-      lengthMm,
       samples: panel.samples,
-      xsMm,
-      forceN: contact.forceN[l] ?? nothing,
-      openMm: contact.openMm[l] ?? nothing,
-      thicknessMm,
+      xsMm: xsMm.slice(from, to + 1),
+      forceN: (contact.forceN[l] ?? nothing).slice(from, to + 1),
+      openMm: (contact.openMm[l] ?? nothing).slice(from, to + 1),
+      thicknessMm: Math.min(board.thicknessMm, boards[i]?.thicknessMm ?? Infinity),
     });
   });
   return {
@@ -91,6 +100,15 @@ export function panelPressure(panel: PressedPanel): PanelPressure {
   };
 }
 
+/** Where boards begin and end between the two ends of a panel. */
+export function endsWithin({ boards, lengthMm }: Pick<PressedPanel, 'boards' | 'lengthMm'>): number[] {
+  const ends = boards.map((board) => spanOf(board, lengthMm)).flatMap(({ fromMm, toMm }) => [fromMm, toMm]);
+  return [...new Set(ends)].filter((at) => at > 0 && at < lengthMm);
+}
+
+/** Shortest stretch along which two boards of a line must meet, mm: a few elements. */
+const LEAST_OVERLAP_MM = 20;
+
 function check({ boards, lengthMm, clamps, gaps }: PressedPanel): void {
   if (boards.length < 2) {
     throw new InputError(
@@ -100,6 +118,28 @@ function check({ boards, lengthMm, clamps, gaps }: PressedPanel): void {
       'two boards',
     );
   }
+  boards.forEach((board, i) => {
+    const { fromMm, toMm } = spanOf(board, lengthMm);
+    if (fromMm < 0 || toMm > lengthMm + 1e-9) {
+      throw new InputError(
+        'out-of-range',
+        `boards.${i}.fromMm`,
+        `Board ${i + 1} lies from ${fromMm} to ${toMm} mm, past an end of the panel, which is ${lengthMm} mm long.`,
+        `a stretch between 0 and ${lengthMm} mm`,
+      );
+    }
+  });
+  overlapsOf(boards, lengthMm).forEach(({ fromMm, toMm }, l) => {
+    if (toMm - fromMm < LEAST_OVERLAP_MM) {
+      throw new InputError(
+        'inconsistent',
+        `boards.${l + 1}.fromMm`,
+        `Boards ${l + 1} and ${l + 2} do not lie beside each other.`,
+        `boards that meet along ${LEAST_OVERLAP_MM} mm or more`,
+      );
+    }
+  });
+  const { fromMm: lowMm, toMm: highMm } = pressableSpan(boards, lengthMm);
   clamps.forEach(({ xMm, forceN, padMm }, i) => {
     if (!(forceN >= 0)) {
       throw new InputError(
@@ -109,12 +149,12 @@ function check({ boards, lengthMm, clamps, gaps }: PressedPanel): void {
         'a force of 0 or more',
       );
     }
-    if (!(padMm > 0) || xMm - padMm / 2 < -1e-9 || xMm + padMm / 2 > lengthMm + 1e-9) {
+    if (!(padMm > 0) || xMm - padMm / 2 < lowMm - 1e-9 || xMm + padMm / 2 > highMm + 1e-9) {
       throw new InputError(
         'out-of-range',
         `clamps.${i}.xMm`,
-        `The pad of clamp ${i + 1}, ${padMm} mm long at ${xMm} mm, reaches past an end of the panel.`,
-        `a place between ${padMm / 2} and ${lengthMm - padMm / 2} mm`,
+        `The pad of clamp ${i + 1}, ${padMm} mm long at ${xMm} mm, reaches past an end of an outer board.`,
+        `a place between ${lowMm + padMm / 2} and ${highMm - padMm / 2} mm`,
       );
     }
   });
@@ -131,18 +171,24 @@ function check({ boards, lengthMm, clamps, gaps }: PressedPanel): void {
 }
 
 /** Greatest force or moment, as a force at the ends, by which any block is out of balance, N. */
-function strayOf(forceN: readonly Float64Array[], push: Float64Array, xsMm: Float64Array): number {
-  const length = xsMm.at(-1) ?? 1;
+function strayOf(
+  forceN: readonly Float64Array[],
+  push: Float64Array,
+  xsMm: Float64Array,
+  spans: readonly NodeSpan[],
+): number {
   const sides = [push, ...forceN, push];
   let most = 0;
   for (let b = 0; b + 1 < sides.length; b += 1) {
+    const [first, last] = spans[b] ?? [0, xsMm.length - 1];
+    const [fromMm, toMm] = [xsMm[first] ?? 0, xsMm[last] ?? 1];
     let [force, moment] = [0, 0];
     xsMm.forEach((x, i) => {
       const net = (sides[b]?.[i] ?? 0) - (sides[b + 1]?.[i] ?? 0);
       force += net;
-      moment += net * (x - length / 2);
+      moment += net * (x - (fromMm + toMm) / 2);
     });
-    most = Math.max(most, Math.abs(force), Math.abs(moment) / length);
+    most = Math.max(most, Math.abs(force), Math.abs(moment) / (toMm - fromMm));
   }
   return most;
 }

@@ -1,8 +1,8 @@
 import { consistentPressure } from './along';
-import { shutLines } from './contact';
+import { type NodeSpan, shutLines } from './contact';
 import { type PadSpan } from './mesh';
 import { addPadForces, chainOfPanel } from './panel-chain';
-import type { PressedPanel } from './panel-pressure';
+import { endsWithin, type PressedPanel } from './panel-pressure';
 
 /** A place along the edge where a pad could press. */
 export interface PressPlace {
@@ -14,6 +14,8 @@ export interface PressPlace {
 export interface UnitPressures {
   /** Nodes along the length, the same on every line. */
   readonly xsMm: Float64Array;
+  /** First and last node at which the two boards of each line meet; past them there is nothing to press. */
+  readonly meets: readonly NodeSpan[];
   /** Pressure at the nodes of all lines, one after the other, for one newton at each place, MPa. */
   readonly perNewton: readonly Float64Array[];
   /** The same from the openings of the dry fit alone: what closing them costs, MPa; negative where it pulls apart. */
@@ -37,7 +39,7 @@ export function unitPressures(
   places: readonly PressPlace[],
 ): UnitPressures {
   const { boards, batten, lengthMm, fineness = 1 } = panel;
-  const xsMm = evenNodes(lengthMm, fineness);
+  const xsMm = evenNodes(lengthMm, fineness, endsWithin(panel));
   const condensed = chainOfPanel({ boards, batten, gaps: panel.gaps, xsMm, fineness });
   const { chain, firstLine } = condensed;
   const forcesOf = shutLines(chain);
@@ -51,13 +53,21 @@ export function unitPressures(
     const forces = forcesOf(openMm);
     const all = new Float64Array(lines * n);
     heights.forEach((thicknessMm, l) => {
-      const forceN = forces[l + firstLine] ?? shut;
-      all.set(consistentPressure({ xsMm, forceN, openMm: shut, thicknessMm }), l * n);
+      const [from, to] = condensed.meets[l + firstLine] ?? [0, n - 1];
+      const part = (nodes: Float64Array) => nodes.slice(from, to + 1);
+      const pressed = consistentPressure({
+        xsMm: part(xsMm),
+        forceN: part(forces[l + firstLine] ?? shut),
+        openMm: part(shut),
+        thicknessMm,
+      });
+      all.set(pressed, l * n + from);
     });
     return all;
   };
   return {
     xsMm,
+    meets: condensed.meets.slice(firstLine, firstLine + lines),
     fromGaps: pressures(condensed.read()),
     perNewton: places.map(({ xMm, padMm }) => {
       const pad: PadSpan = { fromMm: xMm - padMm / 2, toMm: xMm + padMm / 2 };
@@ -70,11 +80,19 @@ export function unitPressures(
   };
 }
 
-/** Even steps, two short ones at either end, where pressure falls off. */
-function evenNodes(lengthMm: number, fineness: number): Float64Array {
+/** Even steps, two short ones at either end, where pressure falls off; where boards end in between, one on either side. */
+function evenNodes(lengthMm: number, fineness: number, boardEnds: readonly number[]): Float64Array {
   const ends = Math.min(END_MM, lengthMm / 8) / fineness;
   const inner = lengthMm - 4 * ends;
   const count = Math.ceil(Math.min(MOST_ELEMENTS, Math.max(8, inner / ELEMENT_MM)) * fineness);
   const middle = Array.from({ length: count + 1 }, (_, i) => 2 * ends + (inner * i) / count);
-  return Float64Array.from([0, ends, ...middle, lengthMm - ends, lengthMm]);
+  const even = [0, ends, ...middle, lengthMm - ends, lengthMm];
+  if (boardEnds.length === 0) return Float64Array.from(even);
+  const exact = boardEnds.flatMap((at) => [at - ends, at, at + ends]);
+  const clear = (at: number, others: readonly number[]) =>
+    others.every((other) => Math.abs(other - at) >= ends / 2);
+  const fixed = [0, lengthMm, ...boardEnds];
+  const around = exact.filter((at) => clear(at, fixed) && at > 0 && at < lengthMm);
+  const kept = even.filter((at) => clear(at, [...fixed, ...around]));
+  return Float64Array.from([...new Set([...fixed, ...around, ...kept])].sort((a, b) => a - b));
 }

@@ -63,7 +63,7 @@ export function machineMinutes({ joints }: Pick<PlanParts, 'joints'>): number {
 }
 
 /** Time in clamps at the long end of what the joints need, min. */
-export function clampMinutes({ joints }: Pick<PlanParts, 'joints'>): number {
+function clampMinutes({ joints }: Pick<PlanParts, 'joints'>): number {
   return Math.max(...joints.map(({ window }) => window.clampMin?.high ?? 0));
 }
 

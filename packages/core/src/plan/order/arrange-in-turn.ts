@@ -1,6 +1,6 @@
 import { finding } from '../../finding';
 import type { PlannedJoint } from '../joints/planned-joint';
-import type { Arranged } from './arrange-order';
+import type { Arranged } from './arranged';
 import { lineByLine } from './line-by-line';
 import { ASKED_MARGIN, type OrderJob } from './order-problem';
 

@@ -1,32 +1,10 @@
-import type { Finding } from '../../finding';
 import type { BuildDocument } from '../../formats';
-import {
-  FULL_EFFORT,
-  improvingSequence,
-  type SequenceAnswer,
-  type SequenceEffort,
-  type SequenceProblem,
-} from '../../sequence';
+import { FULL_EFFORT, improvingSequence, type SequenceEffort, type SequenceProblem } from '../../sequence';
 import type { PlanParts } from '../plan';
 import { arrangedInTurn } from './arrange-in-turn';
+import type { Arranged } from './arranged';
 import { sessionIndexes } from './order';
 import { ASKED_MARGIN, type OrderJob, orderProblem, withMargin } from './order-problem';
-
-/** The best arrangement so far, in the words of a build. */
-export interface Arranged {
-  readonly status: SequenceAnswer['status'];
-  /** Ids of the joints of each session. */
-  readonly sessions: readonly (readonly string[])[];
-  /** Share of every window that is left over for a fumble. */
-  readonly askedMargin: number;
-  /** Fewest sessions that can be told beforehand, and why. */
-  readonly leastSessions: number;
-  readonly why: Finding;
-  /** Joints that stand in the way, by name, with a code each; empty where there is an arrangement. */
-  readonly impossible: readonly { readonly code: string; readonly joints: readonly string[] }[];
-  readonly done: number;
-  readonly of: number;
-}
 
 /** A build glued in these sessions; pins and the rest of its order stay. */
 export function withSessions(build: BuildDocument, sessions: readonly (readonly string[])[]): BuildDocument {

@@ -4,6 +4,7 @@ import {
   type PanelPressure,
   panelPressure,
   type Press,
+  pressableSpan,
   type PressedBoard,
   type PressedPanel,
 } from '../../mechanics';
@@ -21,24 +22,25 @@ const READINGS = 25;
 
 /**
  * A planned panel as the elements see it, with its boards, battens, clamps and what was read at the dry fit: one figure for
- * a line is taken for a parabola, + hollow, − proud. Boards are as long as the longest.
+ * a line is taken for a parabola, + hollow, − proud.
  */
 function pressedPanelOf({ job, panel, clampSet }: RowPlan): {
   readonly panel: PressedPanel;
   readonly leftOut: readonly number[];
 } {
-  const { lengthMm } = panel;
+  const bare = unpressed(job, panel);
+  const { fromMm, toMm } = pressableSpan(bare.boards, bare.lengthMm);
   const pressing = clampSet.clamps.filter(({ forceN, lot, placed }) => {
     const half = lot.padWidthMm / 2;
-    return forceN > 0 && placed.xMm - half >= 0 && placed.xMm + half <= lengthMm;
+    return forceN > 0 && placed.xMm - half >= fromMm && placed.xMm + half <= toMm;
   });
   return {
     panel: {
-      ...unpressed(job, panel),
+      ...bare,
       clamps: pressing.map(({ placed, forceN, lot }) => ({
         xMm: placed.xMm,
         forceN,
-        padMm: padWithinMm(padOnEdgeMm(lot, job), placed.xMm, lengthMm),
+        padMm: padWithinMm(padOnEdgeMm(lot, job), placed.xMm, toMm, fromMm),
       })),
     },
     leftOut: clampSet.clamps.filter((clamp) => !pressing.includes(clamp)).map(({ number }) => number),
@@ -47,7 +49,8 @@ function pressedPanelOf({ job, panel, clampSet }: RowPlan): {
 
 /** The same before any clamp is on. */
 export function unpressed(job: RowJob, panel: Panel): Omit<PressedPanel, 'clamps'> {
-  const boards = panel.boards.map(({ board, wood }): PressedBoard => ({
+  const boards = panel.boards.map(({ board, wood, startMm }): PressedBoard => ({
+    ...stretchOf(startMm, board.lengthMm, panel.lengthMm),
     widthMm: board.widthMm,
     thicknessMm: board.thicknessMm,
     cut: board.cut,
@@ -65,6 +68,20 @@ export function unpressed(job: RowJob, panel: Panel): Omit<PressedPanel, 'clamps
       .filter(({ line }) => line < panel.lines.length)
       .map(({ line, gapMm }) => ({ line, profileMm: parabola(gapMm) })),
   };
+}
+
+/** Boards that miss an end of the panel by less than this are as long as it: they are squared off together, mm [judgement]. */
+const SQUARED_OFF_MM = 10;
+
+/** Where a board lies along the panel; nothing where it runs from end to end. */
+function stretchOf(
+  startMm: number,
+  lengthMm: number,
+  panelMm: number,
+): Pick<PressedBoard, 'fromMm' | 'lengthMm'> {
+  const fromMm = startMm < SQUARED_OFF_MM ? 0 : startMm;
+  const toMm = startMm + lengthMm > panelMm - SQUARED_OFF_MM ? panelMm : startMm + lengthMm;
+  return fromMm === 0 && toMm === panelMm ? {} : { fromMm, lengthMm: toMm - fromMm };
 }
 
 /** Pressure along all lines of a planned panel by finite elements. */

@@ -10,7 +10,7 @@ import {
   type ShopDocument,
   USUAL_ROW,
 } from '../../formats';
-import { FREE, findKind } from '../../kinds';
+import { kindOf } from '../../kinds';
 import { endDepthMm, linePressure, spreadingRatio } from '../../mechanics';
 
 /** An opening read at one line of a row, + hollow, − proud. */
@@ -45,8 +45,7 @@ export function rowOf(build: BuildDocument): RowSection {
   };
 }
 
-const rowByAnswers = ({ template, answers }: BuildDocument) =>
-  template === FREE ? {} : (findKind(template).row?.(answers) ?? {});
+const rowByAnswers = ({ template, answers }: BuildDocument) => kindOf(template)?.row?.(answers) ?? {};
 
 /** The build with its row changed; what its kind asks for is changed among its answers. */
 export function withRow(build: BuildDocument, change: Partial<RowSection>): BuildDocument {

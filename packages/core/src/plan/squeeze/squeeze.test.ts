@@ -67,7 +67,8 @@ describe('clamps in their places', () => {
 
 describe('pressure on stacks', () => {
   it('has the mean that statics says, on every joint, and a lowest below it', () => {
-    for (const answers of [{}, { layers: 4 }, { blanks: 1, lengthMm: 500 }]) {
+    const sizes: readonly BuildDocument['answers'][] = [{}, { layers: 4 }, { blanks: 1, lengthMm: 500 }];
+    for (const answers of sizes) {
       const feet = demoAssembly('trestle-feet');
       const [pull] = pullsOf({ ...feet, answers: { ...feet.answers, ...answers } });
       expect(pull?.by).toBe('elements');
