@@ -4,6 +4,9 @@ import Box from '@mui/material/Box';
 import { FIGURE_FACE } from '../app/theme';
 import { useFormat } from '../quantities/use-format';
 
+/** Longest label that stands beside its bar, such as "A–B". */
+const MOST_LETTERS = 4;
+
 /** What comes next, and every fuse that burns. */
 export function BurningList({
   readings,
@@ -46,9 +49,17 @@ export function BurningList({
         {burning.map(({ fuse, leftMin, burnt }) => (
           <Box
             key={fuse.line}
-            sx={{ display: 'flex', alignItems: 'center', gap: 1.5, fontFamily: FIGURE_FACE, py: 0.25 }}
+            sx={{
+              display: 'flex',
+              flexWrap: 'wrap',
+              alignItems: 'center',
+              columnGap: 1.5,
+              fontFamily: FIGURE_FACE,
+              py: 0.25,
+            }}
           >
-            <Box sx={{ width: 52 }}>{fuse.label}</Box>
+            {/* Letters stand beside their bar, names above it. */}
+            <Box sx={{ width: fuse.label.length > MOST_LETTERS ? '100%' : 52 }}>{fuse.label}</Box>
             <Box
               aria-hidden
               sx={(theme) => ({ flex: 1, height: 12, bgcolor: theme.palette.tokens.barGround })}

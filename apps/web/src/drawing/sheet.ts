@@ -17,20 +17,24 @@ export interface Sheet {
 const ROOM = Object.freeze({ left: 112, right: 28, top: 92, bottom: 44 });
 /** Width of one figure of a note at the right edge, and its distance from the panel. */
 const NOTE = Object.freeze({ characterPx: 8.6, gapPx: 14 });
+/** Characters of the width that stands after the name of a board, such as " 128 mm". */
+const WIDTH_CHARACTERS = 8;
 
 /** Fits a panel into an area, keeping its proportions and leaving room for the notes at its right edge. */
 export function sheetFor(
-  { lengthMm, widthMm, edgeMm }: PanelMarks,
+  { lengthMm, widthMm, edgeMm, boards }: PanelMarks,
   { width, height }: Size,
   notes: readonly (string | null)[] = [],
 ): Sheet {
   const longest = Math.max(0, ...notes.map((note) => note?.length ?? 0));
   const right = ROOM.right + (longest === 0 ? 0 : longest * NOTE.characterPx + NOTE.gapPx - ROOM.right / 2);
+  const named = Math.max(0, ...boards.map(({ label }) => label.length)) + WIDTH_CHARACTERS;
+  const leftRoom = Math.max(ROOM.left, named * NOTE.characterPx + NOTE.gapPx);
   const spanMm = widthMm + 2 * edgeMm;
-  const freeWidth = Math.max(80, width - ROOM.left - right);
+  const freeWidth = Math.max(80, width - leftRoom - right);
   const freeHeight = Math.max(60, height - ROOM.top - ROOM.bottom);
   const scale = Math.min(freeWidth / lengthMm, freeHeight / spanMm);
-  const left = ROOM.left + (freeWidth - lengthMm * scale) / 2;
+  const left = leftRoom + (freeWidth - lengthMm * scale) / 2;
   const top = ROOM.top + edgeMm * scale;
   return {
     scale,

@@ -146,6 +146,64 @@ describe('troubleOptions', () => {
   });
 });
 
+describe('a run of two people, or of wetter wood', () => {
+  it('lights each fuse no later than its own bead begins, whoever is spreading', () => {
+    const two = planBuild(maplePanel({ crew: 2 }), TEST_SHOP);
+    const shared = benchScript(two);
+    const operations = two.order?.sessions[0]?.operations ?? [];
+    expect(shared.fuses).toHaveLength(4);
+    for (const each of shared.fuses) {
+      const joint = two.joints[each.line]?.facts.joint.id ?? '';
+      const startMin = operations.find(
+        ({ kind, joints }) => kind === 'spread' && joints.includes(joint),
+      )?.startMin;
+      // The step that lights it begins when the one before it ends.
+      const litMin = shared.steps[each.litByStep - 1]?.plannedEndMin ?? 0;
+      expect(litMin).toBeLessThanOrEqual((startMin ?? NaN) + 1e-9);
+    }
+  });
+
+  it('lets clamps off by the line that takes longest, not by the first', () => {
+    const boards = maplePanel().boards ?? [];
+    const wet = planBuild(
+      maplePanel({ boards: boards.map((board, i) => (i === 4 ? { ...board, mcPct: 12 } : board)) }),
+      TEST_SHOP,
+    );
+    const times = wet.joints.map(({ window }) => window.clampMin?.high ?? NaN);
+    expect(times[3]).toBeGreaterThan((times[0] ?? NaN) + 5);
+    expect(promiseOf(wet).clampMin).toBe(Math.max(...times));
+  });
+
+  it('tells a line that is spread in its own way so', () => {
+    const [a, b] = maplePanel().boards ?? [];
+    const own = planBuild(
+      maplePanel({
+        jointNotes: [
+          {
+            id: `${a?.id ?? ''}_${b?.id ?? ''}`,
+            gapMm: null,
+            reinforcement: 'none',
+            spread: { method: 'roller', faces: 2 },
+          },
+        ],
+      }),
+      TEST_SHOP,
+    );
+    const [first, second] = benchScript(own).steps.filter(
+      ({ instruction }) => instruction.code === 'do-spread',
+    );
+    expect(first?.instruction.values).toMatchObject({ method: 'roller', faces: 2 });
+    expect(second?.instruction.values).not.toMatchObject({ method: 'roller' });
+  });
+
+  it('is not started with jaws in each other', () => {
+    const fouled = maplePanel();
+    const clamps = (fouled.row?.clamps ?? []).map((clamp, i) => (i === 1 ? { ...clamp, xMm: 80 } : clamp));
+    const ready = readinessOf(planBuild(maplePanel({ clamps }), TEST_SHOP));
+    expect(ready.forbids.map(({ code }) => code)).toEqual(['jaws-foul']);
+  });
+});
+
 describe('promiseOf', () => {
   it('freezes what the plan says', () => {
     expect(promiseOf(plan)).toMatchObject({

@@ -11,6 +11,7 @@ export { clampNeed } from './need';
 export { openingFit, type OpeningFit, openingNeededMm } from './opening';
 export { centreOutOrder, evenPositions, padWithinMm, tighteningOrder } from './placement';
 export {
+  EASED_TO,
   canLightSqueeze,
   LIGHT_SQUEEZE,
   pressureWord,

@@ -9,6 +9,9 @@ export interface TargetPressure {
   readonly mostMPa: number;
 }
 
+/** Clamps are eased until the joint with the most has this share of the most it wants [judgement]. */
+export const EASED_TO = 0.95;
+
 /** Pressure at which a family starves [judgement]; epoxies want contact only, melts and foams are squeezed out early. */
 const STARVES_AT_MPA: Readonly<Record<string, number>> = {
   'epoxy-slow': 0.35,

@@ -1,6 +1,6 @@
 import type { Adhesive } from '../../adhesives';
 import type { AssemblyFacts, JointFacts, JointKind, Pull } from '../../assembly';
-import { BETWEEN_JAWS_MM, findClampKind, lotForceN, pressureWord } from '../../clamps';
+import { BETWEEN_JAWS_MM, EASED_TO, findClampKind, lotForceN, pressureWord } from '../../clamps';
 import type { BuildDocument, RackLot, ShopDocument } from '../../formats';
 import { radians } from '../../geometry';
 import { dot, MAIN_AXES, reach, solidPoints } from '../../solids';
@@ -20,8 +20,6 @@ const SEAT_N: Readonly<Partial<Record<JointKind, number>>> = {
   breadboard: 800,
 };
 const USUAL_SEAT_N = 500;
-/** Planned pulls are eased to this share of the most that is wanted, and seats to so many times what brings them home. */
-const EASED_TO = 0.95;
 const SEAT_ROOM = 1.25;
 /** Strips of tape, and wraps round a post, are laid this far apart, mm [judgement]. */
 const STRIP_EVERY_MM = 40;

@@ -1,6 +1,13 @@
 import type { Adhesive } from '../../adhesives';
 import { clampsOnPanel, longEnoughLots, type Panel, type PanelLine } from '../../assembly';
-import { BETWEEN_JAWS_MM, evenPositions, lotForceN, type TargetPressure, targetPressure } from '../../clamps';
+import {
+  BETWEEN_JAWS_MM,
+  EASED_TO,
+  evenPositions,
+  lotForceN,
+  type TargetPressure,
+  targetPressure,
+} from '../../clamps';
 import {
   type BuildDocument,
   MOST_CLAMPS,
@@ -103,8 +110,6 @@ export const ACROSS = 'across';
 const MOST_APART_MM = 400;
 /** Lowest pressure that clamps are worked out for, over what is wanted, so that elements find it too. */
 const ROOM = 1.08;
-/** Mean pressure that pulls are eased to, over the most that is wanted. */
-const EASED_TO = 0.95;
 
 /**
  * Clamps for a row from one lot of the rack: the fewest of any lot that bring every line to what its glue wants by the closed
