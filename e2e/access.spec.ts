@@ -13,7 +13,7 @@ const VIEWS: readonly (readonly [path: string, ready: string | RegExp])[] = [
   ['/builds/costume-trunk/glue', 'Spreading'],
   ['/builds/costume-trunk/squeeze', 'Bringing it together'],
   ['/builds/stage-floor/print/caul', 'height of the crown'],
-  ['/builds/scenery-flats/order', 'In one go'],
+  ['/builds/scenery-flats/order', 'One session: 6 joints'],
   ['/builds/stage-floor/fit', 'Dry fit'],
   ['/builds/stage-floor/glue', 'Which glue'],
   ['/builds/stage-floor/order', 'One session'],

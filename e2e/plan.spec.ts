@@ -9,7 +9,7 @@ test('a new panel from eight answers, judged while they are given', async ({ pag
   await page.getByLabel('Name').fill('Kitchen counter');
   await choose(page, 'Species', 'Black walnut');
   await retype(page.getByLabel('Boards'), '4');
-  await retype(page.getByLabel('Width of the panel'), '20 1/2"');
+  await retype(page.getByLabel('Width', { exact: true }), '20 1/2"');
   await retype(page.getByLabel('Thickness'), '22');
   await expect(page.getByText(/lowest, wants 0\.90 MPa/)).toBeVisible();
   await page.getByRole('button', { name: 'Start this build' }).click();

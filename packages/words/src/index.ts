@@ -35,3 +35,4 @@ export { CHANGE_WORDS, CLEAN_UP_WORDS, STEP_WORDS, reasonWords } from './reasons
 export { strutWords } from './strut';
 export { type Working, workingOf } from './workings';
 export { saidPlan, says } from './say';
+export { type SumFinding, sumWords } from './sums';

@@ -1,5 +1,4 @@
-import type { Finding } from '@lean-clasp/core';
-import { causeWords } from '@lean-clasp/words';
+import { type SumFinding, sumWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
@@ -92,7 +91,7 @@ export function Sum({ listing }: { readonly listing: CalculationListing }) {
 
 function AnswerView({ answer }: { readonly answer: Answer }) {
   const f = useFormat();
-  const findings = (answer.findings ?? []) as readonly Finding[];
+  const findings = (answer.findings ?? []) as readonly SumFinding[];
   const used = (answer.used ?? {}) as Readonly<Record<string, number | string>>;
   return (
     <>
@@ -119,13 +118,9 @@ function AnswerView({ answer }: { readonly answer: Answer }) {
             </Box>
           ))}
       </Box>
-      {findings.map((finding) => (
-        <Typography
-          key={finding.code}
-          sx={{ mt: 1.5 }}
-          color={finding.severity === 'refuses' ? 'error' : undefined}
-        >
-          {causeWords(finding, f)}
+      {findings.map((finding, i) => (
+        <Typography key={i} sx={{ mt: 1.5 }} color={finding.severity === 'refuses' ? 'error' : undefined}>
+          {sumWords(finding, f) ?? finding.code}
         </Typography>
       ))}
       {Object.keys(used).length > 0 && (

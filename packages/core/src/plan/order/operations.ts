@@ -4,6 +4,7 @@ import { PACE, type SessionOperation } from '../../sequence';
 import type { Plan } from '../plan';
 import { piecesOf } from '../pulls/pieces';
 import type { PlannedPull } from '../pulls/planned-pull';
+import { ACROSS } from '../row/row-job';
 import { workforceOf } from './order-problem';
 import type { OrderedSession } from './ordered-sessions';
 import { type PressStep, pressSteps } from './press-steps';
@@ -157,6 +158,8 @@ function clampDrafts(plan: Plan, { joints, startMin, endMin }: SessionOperation)
 
 /** Whether a step is for some of these joints; what has no place of its own is for all of its pull. */
 function concerns(plan: Plan, pull: PlannedPull, { item }: PressStep, joints: readonly string[]): boolean {
+  // Clamps of a row press all its lines.
+  if (isRow(plan, pull)) return true;
   const clamp = plan.squeeze?.pulls.find(({ planned }) => planned.pull.id === pull.pull.id)?.clamps[
     item ?? -1
   ];
@@ -174,10 +177,11 @@ function firstNumberOf({ pulls }: Plan, pull: PlannedPull): number {
 function numberOf(plan: Plan, pull: PlannedPull, { kind, item }: PressStep, first: number): number | null {
   if (item === null) return null;
   if (kind === 'caul') return item + 1;
-  return plan.row !== null && pull.pull.id === plan.pulls[0]?.pull.id
-    ? (plan.row.clampSet.clamps.filter(({ fit }) => fit !== 'too-short')[item]?.number ?? null)
-    : first + item;
+  return isRow(plan, pull) ? (plan.row?.clampSet.clamps[item]?.number ?? null) : first + item;
 }
+
+/** Whether a pull is that across a row. */
+const isRow = ({ row }: Plan, { pull }: PlannedPull): boolean => row !== null && pull.id === ACROSS;
 
 function pressInstruction(
   { row, squeeze }: Plan,
@@ -196,8 +200,8 @@ function pressInstruction(
   const placed = squeeze?.pulls.find(({ planned }) => planned.pull.id === pull.pull.id)?.clamps[item ?? -1];
   const values = {
     clamp: number ?? 0,
-    kind: piece?.lot.kind ?? '',
-    forceN: piece?.forceN ?? 0,
+    kind: onRow?.lot.kind ?? piece?.lot.kind ?? '',
+    forceN: onRow?.forceN ?? piece?.forceN ?? 0,
     line: pull.joint,
     openingMm: pull.pull.openingMm,
   };

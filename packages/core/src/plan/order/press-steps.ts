@@ -24,7 +24,7 @@ export interface Workforce {
 /** One stretch of work with what presses. */
 export interface PressStep {
   readonly kind: 'caul' | 'set-clamp' | 'tighten' | 'tape' | 'wrap' | 'bag';
-  /** Which clamp of the pull, or pair of cauls, from 0; null where it is several at once. */
+  /** Which clamp of the pull, or of the row, or which pair of cauls, from 0; null where it is several at once. */
   readonly item: number | null;
   /** How many strips or turns; 1 for a clamp. */
   readonly count: number;
@@ -62,8 +62,9 @@ export function pressSteps(pull: PlannedPull, row: RowPlan | null, workforce: Wo
     }
   };
   const order = own === null ? orderOfPull(pull) : orderOfRow(own);
-  run([...caulTasks(own), ...settingTasks(pull, order, workforce)], 0);
-  run(tighteningTasks(pull, order), Math.max(0, ...free));
+  const kinds = own === null ? kindsOf(pull) : own.clampSet.clamps.map(({ lot }) => lot.kind);
+  run([...caulTasks(own), ...settingTasks(pull, kinds, order, workforce)], 0);
+  run(tighteningTasks(kinds, order), Math.max(0, ...free));
   return { steps, minutes: Math.max(0, ...free) };
 }
 
@@ -80,8 +81,12 @@ function caulTasks(row: RowPlan | null): Task[] {
 const kindsOf = (pull: PlannedPull): (string | null)[] =>
   piecesOf(pull).map(({ lot }) => (ON_A_ROLL.includes(lot.kind) ? null : lot.kind));
 
-function settingTasks(pull: PlannedPull, order: readonly number[], { crew, preSet }: Workforce): Task[] {
-  const kinds = kindsOf(pull);
+function settingTasks(
+  pull: PlannedPull,
+  kinds: readonly (string | null)[],
+  order: readonly number[],
+  { crew, preSet }: Workforce,
+): Task[] {
   const usual = preSet ? PACE.setPreSetClampMin : PACE.setClampMin;
   const strips = pull.taken
     .filter(({ lot }) => ON_A_ROLL.includes(lot.kind))
@@ -108,19 +113,17 @@ function settingTasks(pull: PlannedPull, order: readonly number[], { crew, preSe
   ];
 }
 
-function tighteningTasks(pull: PlannedPull, order: readonly number[]): Task[] {
-  const kinds = kindsOf(pull);
+function tighteningTasks(kinds: readonly (string | null)[], order: readonly number[]): Task[] {
   return order
     .filter((item) => !NOT_TIGHTENED.includes(kinds[item] ?? ''))
     .map((item) => ({ kind: 'tighten', item, count: 1, minutes: PACE.tightenClampMin }));
 }
 
-/** Clamps of a row by their turn; its clamps are numbered along it. */
+/** All clamps of a row by their turn, those too short included: nobody is quicker for having placed them. */
 const orderOfRow = ({ clampSet }: RowPlan): number[] =>
   [...clampSet.clamps]
-    .filter(({ fit }) => fit !== 'too-short')
     .sort((a, b) => a.tightenAs - b.tightenAs)
-    .map((clamp) => clampSet.clamps.filter(({ fit }) => fit !== 'too-short').indexOf(clamp));
+    .map((clamp) => clampSet.clamps.indexOf(clamp));
 
 /** Stacks from the centre out, everything else as it stands. */
 function orderOfPull(pull: PlannedPull): number[] {
