@@ -87,6 +87,6 @@ async function placeClamps(page) {
 /** Sessions of an assembly, worked out as the person would have them. */
 async function workOutSessions(page) {
   await page.getByRole('button', { name: 'Work out sessions and order' }).click();
-  await page.getByRole('region', { name: /^Session 1: / }).waitFor({ timeout: 60_000 });
+  await page.getByRole('button', { name: /^Back to / }).waitFor({ timeout: 60_000 });
   await page.getByText(/% likely/).waitFor({ timeout: 60_000 });
 }
