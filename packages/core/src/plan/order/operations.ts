@@ -70,38 +70,22 @@ const comesBefore = (one: Draft, other: Draft): boolean =>
 
 function expanded(plan: Plan, operation: SessionOperation): Draft[] {
   const { kind, joints, hands, startMin, endMin } = operation;
+  if (kind === 'clamp') return clampDrafts(plan, operation);
   const [joint = ''] = joints;
-  if (kind === 'spread') {
-    return [
-      {
-        id: `spread:${joint}`,
-        kind,
-        joints,
-        clamps: [],
-        hands,
-        startMin,
-        endMin,
-        asks: null,
-        instruction: spreadInstruction(plan, joint),
-      },
-    ];
-  }
-  if (kind === 'close') {
-    return [
-      {
-        id: `close:${joints.join('+')}`,
-        kind,
-        joints,
-        clamps: [],
-        hands,
-        startMin,
-        endMin,
-        asks: null,
-        instruction: closeInstruction(plan, joints),
-      },
-    ];
-  }
-  return clampDrafts(plan, operation);
+  const spread = kind === 'spread';
+  return [
+    {
+      id: spread ? `spread:${joint}` : `close:${joints.join('+')}`,
+      kind,
+      joints,
+      clamps: [],
+      hands,
+      startMin,
+      endMin,
+      asks: null,
+      instruction: spread ? spreadInstruction(plan, joint) : closeInstruction(plan, joints),
+    },
+  ];
 }
 
 function spreadInstruction(plan: Plan, id: string): Finding {

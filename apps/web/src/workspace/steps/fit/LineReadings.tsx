@@ -5,27 +5,12 @@ import { usePlan } from '../../../planner/plan-context';
 import { LengthField } from '../../../quantities/fields';
 import { useFormat } from '../../../quantities/use-format';
 import { noteJoints } from '../../../assembly/edits';
+import { ReadingField } from '../../../assembly/ReadingField';
 import { useOpenBuild } from '../../open-build';
-
-type Reading = keyof BuildDocument['dryFit'];
 
 /** Feeler readings along the lines, diagonals, bow and twist, with what they mean in words. */
 export function LineReadings() {
   const { build, edit } = useOpenBuild();
-  const reading = (label: string, key: Reading, bounds: keyof typeof LIMITS, fine: boolean, hint: string) => (
-    <LengthField
-      label={label}
-      optional
-      fine={fine}
-      value={build.dryFit[key]}
-      bounds={LIMITS[bounds]}
-      hint={hint}
-      onChange={(value) =>
-        edit(label, (before) => ({ ...before, dryFit: { ...before.dryFit, [key]: value } }))
-      }
-      width={184}
-    />
-  );
   return (
     <>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1.5 }}>
@@ -48,10 +33,30 @@ export function LineReadings() {
       </FieldRow>
       <GapWords />
       <FieldRow>
-        {reading('Diagonal A to far end', 'acMm', 'diagonalMm', false, 'first edge, left, to last, right')}
-        {reading('The other diagonal', 'bdMm', 'diagonalMm', false, 'first edge, right, to last, left')}
-        {reading('Largest bow of a board', 'bowMm', 'deviationMm', true, 'along its length')}
-        {reading('Largest twist', 'twistMm', 'deviationMm', true, 'over winding sticks')}
+        <ReadingField
+          label="Diagonal A to far end"
+          reading="acMm"
+          bounds="diagonalMm"
+          hint="first edge, left, to last, right"
+        />
+        <ReadingField
+          label="The other diagonal"
+          reading="bdMm"
+          bounds="diagonalMm"
+          hint="first edge, right, to last, left"
+        />
+        <ReadingField
+          label="Largest bow of a board"
+          reading="bowMm"
+          bounds="deviationMm"
+          hint="along its length"
+        />
+        <ReadingField
+          label="Largest twist"
+          reading="twistMm"
+          bounds="deviationMm"
+          hint="over winding sticks"
+        />
       </FieldRow>
     </>
   );
