@@ -1,4 +1,13 @@
-import { evenBars, maplePanel, type PanelChange, planRow, TEST_SHOP } from '../../test-support/builds';
+import { DEMO_SHOP } from '../../demo';
+import {
+  buildOf,
+  evenBars,
+  maplePanel,
+  type PanelChange,
+  planRow,
+  TEST_SHOP,
+} from '../../test-support/builds';
+import { planBuild, settlePlan } from '../plan-build';
 import { pressRow } from './pressed-row';
 
 const plan = (change: PanelChange = {}) => planRow(maplePanel(change));
@@ -38,4 +47,25 @@ describe('pressRow', () => {
       Math.min(...pressRow(plan({ edge: { kind, thicknessMm: 60 } })).lines.map(({ minMPa }) => minMPa));
     expect(lowest('battens')).toBeGreaterThan(lowest('bare'));
   });
+});
+
+it('presses every line of a round top with the whole pull over its own chord', () => {
+  const round = buildOf({
+    template: 'round-panel',
+    name: 'Round',
+    project: '',
+    service: 'dry',
+    answers: { species: 'white-ash', boards: 6, lengthMm: 900, widthMm: 900, thicknessMm: 24 },
+  });
+  const { row } = settlePlan(planBuild(round, DEMO_SHOP));
+  const lines = row?.lines ?? [];
+  // Chords of a circle 900 mm across at every 150 mm.
+  [670.8, 848.5, 900, 848.5, 670.8].forEach((chordMm, i) => {
+    expect(lines[i]?.line.lengthMm).toBeCloseTo(chordMm, 1);
+    const forceN = (lines[i]?.pressure.meanMPa ?? NaN) * chordMm * 24;
+    expect(forceN / (row?.clampSet.totalForceN ?? NaN)).toBeCloseTo(1, 2);
+  });
+  // The pull comes down the middle, so that the ends of the longest lines starve.
+  const leasts = lines.map(({ pressure }) => pressure.minMPa);
+  expect(Math.min(...leasts)).toBe(leasts[2]);
 });
