@@ -183,7 +183,6 @@ const CHANGES: Readonly<Record<string, Say>> = {
   'add-cauls': ({ n }) => `${n('pairs')} pairs of cauls across`,
   'use-blocks': ({ n }, f) => `Blocks of ${f.length(n('thicknessMm'))} under the jaws`,
   'use-battens': ({ n }, f) => `Battens of ${f.length(n('thicknessMm'))} along both edges`,
-  'ease-pull': ({ n }) => `Pull the clamps to ${n('pullPct')} % only`,
   'end-stops': () => 'Push the ends against a stop',
   'leave-long': ({ n }, f) => `Leave ${f.length(n('trimMm'))} at each end to saw off`,
   'centre-pull': ({ n }, f) => `Pack the bars: pull within ${f.fine(n('offsetMm'))} of mid-thickness`,

@@ -3,10 +3,10 @@ import { JOINT_WORDS } from '@lean-clasp/words';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { useFormat } from '../quantities/use-format';
 import { useJointGroups } from './use-joint-groups';
+import { SpreadingHead } from '../glue/SpreadingHead';
 
 /** Glue and minutes for joints that are alike, with the way each is spread. */
 export function SpreadingTable({ plan }: { readonly plan: Plan }) {
@@ -14,14 +14,7 @@ export function SpreadingTable({ plan }: { readonly plan: Plan }) {
   const groups = useJointGroups(plan);
   return (
     <Table size="small">
-      <TableHead>
-        <TableRow>
-          <TableCell>joints</TableCell>
-          <TableCell>with</TableCell>
-          <TableCell align="right">glue</TableCell>
-          <TableCell align="right">spreading</TableCell>
-        </TableRow>
-      </TableHead>
+      <SpreadingHead what="joints" />
       <TableBody>
         {groups.map(({ key, joints }) => {
           const [first] = joints;

@@ -1,13 +1,12 @@
 import type { RunPromise } from '../formats';
-import { leastOf, ON_A_ROLL, type Plan } from '../plan';
+import { leastOf, ON_A_ROLL, type Plan, slowestOf } from '../plan';
 
 /** What a plan promises, frozen when a run begins. Release times are those of the joint that takes longest. */
 export function promiseOf(plan: Plan): RunPromise {
   const windows = plan.joints.filter(({ facts }) => facts.gluedMm2 > 0).map(({ window }) => window);
   const least = (values: readonly (number | undefined)[]) =>
     values.length === 0 || values.includes(undefined) ? null : Math.min(...(values as number[]));
-  const most = (values: readonly (number | null | undefined)[]) =>
-    values.length === 0 || values.some((value) => value == null) ? null : Math.max(...(values as number[]));
+  const { clampMin, machineMin } = slowestOf(plan.joints);
   return {
     adhesive: plan.adhesive.id,
     climate: { ...plan.climate },
@@ -18,8 +17,8 @@ export function promiseOf(plan: Plan): RunPromise {
     windowMin: least(windows.map(({ totalMin }) => totalMin?.low)),
     lowestMPa: lowestMPa(plan),
     flatMm: plan.verdicts.flat.figure,
-    clampMin: most(windows.map(({ clampMin }) => clampMin?.high)),
-    machineMin: most(windows.map(({ machineMin }) => machineMin)),
+    clampMin,
+    machineMin,
   };
 }
 

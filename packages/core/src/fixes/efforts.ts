@@ -14,7 +14,6 @@ const EFFORTS: Readonly<Record<string, number | ((values: Values) => number)>> =
   'space-evenly': 0.5,
   'pull-worked-out': 0.5,
   'handles-in-turn': 0.4,
-  'ease-pull': 0.4,
   'centre-pull': 0.7,
   'bars-both-faces': 0.5,
   'add-cauls': 1.2,

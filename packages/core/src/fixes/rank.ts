@@ -118,22 +118,22 @@ function fixesOf(aspect: Aspect, before: Verdicts, chosen: readonly Tried[]): Fi
       square: after.square.state,
       flat: after.flat.state,
     },
-    costs: ASPECTS.filter((other) => stateRank(after[other].state) < stateRank(before[other].state)),
+    costs: worsened(before, after),
     build: candidate.build,
     first: candidate.first ?? null,
   }));
 }
+
+/** Verdicts that come out in a worse state. */
+const worsened = (before: Verdicts, after: Verdicts): Aspect[] =>
+  ASPECTS.filter((aspect) => stateRank(after[aspect].state) < stateRank(before[aspect].state));
 
 function helps(aspect: Aspect, before: Verdicts, after: Verdicts): boolean {
   const was = before[aspect];
   const is = after[aspect];
   const mends = was.state === 'fails' && is.state !== 'fails';
   // What mends a failure may leave less room elsewhere, but breaks nothing; all else costs nothing.
-  const costs = ASPECTS.some((other) => {
-    const worse = stateRank(after[other].state) < stateRank(before[other].state);
-    return worse && (!mends || after[other].state === 'fails');
-  });
-  if (costs) return false;
+  if (worsened(before, after).some((other) => !mends || after[other].state === 'fails')) return false;
   return stateRank(is.state) > stateRank(was.state) || is.barShare >= was.barShare + LEAST_GAIN;
 }
 

@@ -2,9 +2,9 @@ import type { Board } from '../formats';
 import { MOST_BOARDS } from '../formats';
 import { LIMITS } from '../limits';
 import { box, solidOf } from '../solids';
-import { BAR_CLAMPS, defineKind, joint, PADS_MM, partId, type PartDraft, X, Y } from './kind';
+import { defineKind, joint, PADS_MM, partId, type PartDraft, X } from './kind';
 import { askCount, askLength, askSpecies } from './question';
-import { sideBySide } from './side-by-side';
+import { acrossRow, sideBySide } from './side-by-side';
 
 /** Boards edge to edge: equal ones as the answers say, or the person's own, each with its size, wood and rings. */
 export const EDGE_PANEL = defineKind({
@@ -41,15 +41,10 @@ export const EDGE_PANEL = defineKind({
       parts,
       joints,
       pulls: [
-        {
-          id: 'across',
-          joints: joints.map(({ id }) => id),
-          need: 'line',
-          stacked: true,
-          axis: Y,
-          openingMm: across + PADS_MM,
-          kinds: BAR_CLAMPS,
-        },
+        acrossRow(
+          joints.map(({ id }) => id),
+          across + PADS_MM,
+        ),
       ],
       flat: { kind: 'wind' },
     };

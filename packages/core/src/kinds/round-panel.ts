@@ -1,8 +1,9 @@
 import type { Aid } from '../assembly';
 import { type Finding, finding } from '../finding';
 import { extruded, solidOf, type Vec2 } from '../solids';
-import { BAR_CLAMPS, defineKind, joint, part, partId, upTo, usualRing, X, Y } from './kind';
+import { defineKind, joint, part, partId, upTo, usualRing, X } from './kind';
 import { askChoice, askCount, askLength, askSpecies } from './question';
+import { acrossRow } from './side-by-side';
 
 /** Friction of an abrasive-faced block on wood [judgement]. */
 const BLOCK_FRICTION = 0.75;
@@ -76,15 +77,10 @@ export const ROUND_PANEL = defineKind({
         solid: solidOf(extruded('z', corners, 0, thicknessMm)),
       })),
       pulls: [
-        {
-          id: 'across',
-          joints: joints.map(({ id }) => id),
-          need: 'line',
-          stacked: true,
-          axis: Y,
-          openingMm: widthMm + 2 * blockMm,
-          kinds: BAR_CLAMPS,
-        },
+        acrossRow(
+          joints.map(({ id }) => id),
+          widthMm + 2 * blockMm,
+        ),
       ],
       flat: { kind: 'wind' },
       dimensions: [{ from: [-lengthMm / 2, -widthMm / 2, 0], to: [lengthMm / 2, -widthMm / 2, 0] }],

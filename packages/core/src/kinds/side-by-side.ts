@@ -1,5 +1,6 @@
+import type { Pull } from '../assembly';
 import { box, solidOf } from '../solids';
-import { part, type PartDraft, upTo, usualRing, X } from './kind';
+import { BAR_CLAMPS, part, type PartDraft, upTo, usualRing, X, Y } from './kind';
 
 /** Equal boards lying side by side, grain along x, from the first clamped edge on. */
 export function sideBySide(
@@ -21,3 +22,14 @@ export function sideBySide(
     ring: usualRing(n - 1),
   }));
 }
+
+/** The one pull of a row: bars from one outer edge, or its block, to the other, all lines in one stack. */
+export const acrossRow = (joints: readonly string[], openingMm: number): Pull => ({
+  id: 'across',
+  joints,
+  need: 'line',
+  stacked: true,
+  axis: Y,
+  openingMm,
+  kinds: BAR_CLAMPS,
+});

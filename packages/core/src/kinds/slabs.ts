@@ -1,8 +1,8 @@
 import { finding } from '../finding';
 import { box, solidOf } from '../solids';
-import { BAR_CLAMPS, defineKind, joint, PADS_MM, partId, upTo, Y } from './kind';
+import { defineKind, joint, PADS_MM, partId, upTo } from './kind';
 import { askCount, askLength, askSpecies } from './question';
-import { sideBySide } from './side-by-side';
+import { acrossRow, sideBySide } from './side-by-side';
 
 /** Wide, heavy, uneven planks held flat by crowned cauls while they are pulled together. */
 export const HEAVY_SLAB = defineKind({
@@ -54,15 +54,10 @@ export const HEAVY_SLAB = defineKind({
         ];
       }),
       pulls: [
-        {
-          id: 'across',
-          joints: upTo(planks - 1).map((n) => `board-${n}_board-${n + 1}`),
-          need: 'line',
-          stacked: true,
-          axis: Y,
-          openingMm: widthMm + PADS_MM,
-          kinds: BAR_CLAMPS,
-        },
+        acrossRow(
+          upTo(planks - 1).map((n) => `board-${n}_board-${n + 1}`),
+          widthMm + PADS_MM,
+        ),
       ],
       flat: { kind: 'wind' },
       findings:
@@ -98,15 +93,10 @@ export const REGLUE = defineKind({
     parts: sideBySide(species, pieces, widthMm / pieces, lengthMm, thicknessMm),
     joints: upTo(pieces - 1).map((n) => joint('edge', partId('board', n), partId('board', n + 1))),
     pulls: [
-      {
-        id: 'across',
-        joints: upTo(pieces - 1).map((n) => `board-${n}_board-${n + 1}`),
-        need: 'line',
-        stacked: true,
-        axis: Y,
-        openingMm: widthMm + PADS_MM,
-        kinds: BAR_CLAMPS,
-      },
+      acrossRow(
+        upTo(pieces - 1).map((n) => `board-${n}_board-${n + 1}`),
+        widthMm + PADS_MM,
+      ),
     ],
     flat: { kind: 'wind' },
     findings: [finding('pull-lifts-middle', 'informs', {})],

@@ -14,6 +14,7 @@ export {
 export { glueJobOf } from './glue-job';
 export type { ClosingAdvice } from './joints/closing';
 export type { JointNeed, PlannedJoint } from './joints/planned-joint';
+export { slowestOf } from './joints/slowest';
 export { arrangements, withSessions } from './order/arrange-order';
 export type { Arranged } from './order/arranged';
 export { type Likelihood, likelihoodOf } from './order/likelihood';

@@ -1,11 +1,12 @@
 import type { Range } from '../range';
-import type { PressureWord, TargetPressure } from '../clamps';
+import { pressureWord, type PressureWord, type TargetPressure } from '../clamps';
 import type { Hazard } from '../adhesives';
 import type { Finding } from '../finding';
 import { type CheckKind, type KindCaution, kindOf, ritualOf } from '../kinds';
 import { type Aspect, ASPECTS, type FigureKind, type VerdictState } from '../verdicts';
 import { clampsOf } from './dates/dates';
 import type { JointNeed, PlannedJoint } from './joints/planned-joint';
+import { slowestOf } from './joints/slowest';
 import { operationsOf, type PlannedOperation } from './order/operations';
 import type { OrderedSession } from './order/ordered-sessions';
 import type { Plan } from './plan';
@@ -269,12 +270,9 @@ function stateOf(
   if (need === 'seat')
     return pull !== undefined && pull.reachN >= pull.neededN * (1 - 1e-9) ? 'seated' : 'short';
   if (target === null || pressure === null) return 'under-pressed';
-  const { minMPa, meanMPa } = pressure;
-  if (meanMPa > crushMPa) return 'crushes';
-  if (minMPa < (target.lowMPa / 2) * (1 - 1e-9)) return 'under-pressed';
-  if (minMPa < target.lowMPa * (1 - 1e-9)) return 'light';
-  if (meanMPa > target.mostMPa) return 'starves';
-  return meanMPa > target.highMPa * (1 + 1e-9) ? 'more-than-needed' : 'right';
+  const onTheWhole = pressureWord(pressure.meanMPa, target, crushMPa);
+  const least = pressureWord(pressure.minMPa, target, crushMPa);
+  return onTheWhole !== 'crushes' && (least === 'under-pressed' || least === 'light') ? least : onTheWhole;
 }
 
 function clampAnswers({ squeeze, row }: Plan): ClampAnswer[] {
@@ -306,10 +304,7 @@ const idOf = ({ joints }: OrderedSession, index: number): string =>
 function sessionAnswer(plan: Plan, session: OrderedSession): SessionAnswer {
   const operations = operationsOf(plan, session);
   const own = plan.joints.filter(({ facts }) => session.joints.includes(facts.joint.id));
-  const windows = own.filter(({ facts }) => facts.gluedMm2 > 0).map(({ window }) => window);
-  const most = (values: readonly (number | null | undefined)[]) =>
-    values.length === 0 || values.some((value) => value == null) ? null : Math.max(...(values as number[]));
-  const clampMin = most(windows.map((window) => window.clampMin?.high));
+  const { clampMin, machineMin, fullCureMin } = slowestOf(own);
   const sessions = plan.order?.sessions ?? [];
   const index = sessions.indexOf(session);
   const partsOf = (joints: readonly string[]) =>
@@ -323,8 +318,8 @@ function sessionAnswer(plan: Plan, session: OrderedSession): SessionAnswer {
     fuses: own.flatMap((joint) => fuseOf(joint, operations)),
     handsOnMin: session.workMin,
     clampsOffMin: clampMin === null ? null : session.handsOnMin + clampMin,
-    machineMin: most(windows.map((window) => window.machineMin)),
-    loadMin: most(windows.map((window) => window.fullCureMin)),
+    machineMin,
+    loadMin: fullCureMin,
     lots: Object.entries(clampsOf(plan.pulls, session.joints)).map(([lotId, count]) => ({ lotId, count })),
     after: sessions.slice(0, index).flatMap((earlier, i) => {
       const parts = new Set(partsOf(earlier.joints));

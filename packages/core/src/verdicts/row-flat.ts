@@ -3,18 +3,11 @@ import { STRUT_SHARE } from '../mechanics';
 import { clampBowMm, FLUSH_MM } from '../plan/row/clamp-bow';
 import { moistureCupMm } from '../plan/row/moisture-cup';
 import type { RowInPlan } from '../plan/row/row-plan';
+import { CLOSE_SHARE, type RowPart } from './row-parts';
 import { barShareOf, type Verdict, type VerdictState } from './verdict';
 
 /** Share of a measured board bow or twist that stays in the panel after curing under cauls [judgement]. */
 const STAYS_UNDER_CAULS = 0.3;
-/** A verdict with less than this share of the allowance left is close. */
-const CLOSE_SHARE = 0.3;
-
-interface Part {
-  readonly code: string;
-  readonly mm: number;
-}
-
 /**
  * Flat: how far the finished panel strays from a plane.
  *
@@ -85,7 +78,7 @@ function causeOf(
   }: {
     readonly pops: boolean;
     readonly nearStrut: boolean;
-    readonly largest: Part;
+    readonly largest: RowPart;
     readonly margin: number;
     readonly caulTrouble: Finding | undefined;
   },
@@ -102,7 +95,7 @@ function causeOf(
   return finding(largest.code, 'informs', values);
 }
 
-function flatParts(parts: RowInPlan): readonly [Part, ...Part[]] {
+function flatParts(parts: RowInPlan): readonly [RowPart, ...RowPart[]] {
   const { build, heldBy, panel } = parts;
   const underCauls = heldBy.includes('cauls');
   const thicknesses = panel.boards.map(({ board }) => board.thicknessMm);

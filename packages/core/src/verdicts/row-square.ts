@@ -1,17 +1,10 @@
 import { type Finding, finding } from '../finding';
 import type { RowInPlan } from '../plan/row/row-plan';
+import { CLOSE_SHARE, type RowPart } from './row-parts';
 import { barShareOf, type Verdict } from './verdict';
 
 /** How far a board's end may creep past its neighbour's while it is clamped [judgement]. */
 const END_CREEP_MM = Object.freeze({ withStops: 0.2, free: 1.0, perFurtherLine: 0.15 });
-/** A verdict with less than this share of the allowance left is close. */
-const CLOSE_SHARE = 0.3;
-
-interface Part {
-  readonly code: string;
-  readonly mm: number;
-}
-
 /**
  * Square: how far one end of the panel stands from a right angle, over its width.
  *
@@ -53,7 +46,7 @@ export function judgeRowSquare(parts: RowInPlan): Verdict {
   };
 }
 
-function squareParts({ build, job, panel }: RowInPlan): readonly [Part, ...Part[]] {
+function squareParts({ build, job, panel }: RowInPlan): readonly [RowPart, ...RowPart[]] {
   const { endStops } = job.holding;
   const furtherLines = Math.max(0, panel.lines.length - 1);
   const creep = endStops

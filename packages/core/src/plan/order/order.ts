@@ -15,10 +15,11 @@ import type { DryJig, Order, OrderedSession } from './ordered-sessions';
 
 /**
  * Puts sessions on the clock. Joints that no session names go into the last; names that no joint has are passed over.
+ * @param problemOf what the sequence is asked, which looks at every solid: not called for lines that go in turn.
  */
 export function orderOfSessions(
   job: OrderJob,
-  problem: SequenceProblem,
+  problemOf: () => SequenceProblem,
   sessions: readonly (readonly string[])[],
   dryJig: boolean,
 ): Order {
@@ -34,6 +35,7 @@ export function orderOfSessions(
       ),
     );
   }
+  const problem = problemOf();
   const large = largeOrder(job, problem, indexes);
   if (large !== null) return orderOfLaid(job, large);
   const strict = givenSessions(problem, indexes);

@@ -29,20 +29,19 @@ export interface UsualOrder {
 export function usualOrder(job: OrderJob): UsualOrder {
   const { build, joints, facts } = job;
   if (joints.length === 0) return { order: null, beyondRack: false };
+  let made: SequenceProblem | null = null;
+  const problemOf = () => (made ??= orderProblemAnyhow(job));
   if (build.order !== undefined && build.order.sessions.length > 0) {
     const { sessions, dryJig } = build.order;
-    return {
-      order: orderOfSessions(job, orderProblemAnyhow(job), sessions, dryJig === true),
-      beyondRack: false,
-    };
+    return { order: orderOfSessions(job, problemOf, sessions, dryJig === true), beyondRack: false };
   }
-  const problem = orderProblemAnyhow(job);
   const all = [joints.map(({ facts: own }) => own.joint.id)];
-  const oneGo = orderOfSessions(job, problem, all, false);
-  const fits = oneGo.impossible === null && holds(oneGo) && withinRack(oneGo, problem);
+  const oneGo = orderOfSessions(job, problemOf, all, false);
   if (facts.assembly.oneGo || joints.length === 1 || joints.length > MOST_JOINTS_UNASKED) {
     return { order: oneGo, beyondRack: false };
   }
+  const problem = problemOf();
+  const fits = oneGo.impossible === null && holds(oneGo) && withinRack(oneGo, problem);
   // Where all of it fits into one session, only a small one without room to spare is worth a better order.
   if (fits && (joints.length > AT_A_KEYSTROKE.exactJoints || leastMargin(oneGo) >= COMFORTABLE_MARGIN)) {
     return { order: oneGo, beyondRack: false };

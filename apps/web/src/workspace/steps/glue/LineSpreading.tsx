@@ -2,7 +2,6 @@ import { formatClock, listSpreadMethods, type Plan, type RowPlan } from '@lean-c
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
-import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { isSelected, useSelection } from '../../../drawing/selection';
@@ -12,6 +11,7 @@ import { type FacesChoice, SpreadFields } from '../../../glue/SpreadFields';
 import { useFormat } from '../../../quantities/use-format';
 import { noteJoints } from '../../../assembly/edits';
 import { useOpenBuild } from '../../open-build';
+import { SpreadingHead } from '../../../glue/SpreadingHead';
 
 const AS_THE_REST = '';
 const FACES: FacesChoice = [
@@ -36,14 +36,7 @@ export function LineSpreading({ plan, row }: { readonly plan: Plan; readonly row
       <SpreadFields value={build.glue} methods={EDGE_METHODS} faces={FACES} onChange={set} />
       <OwnWay row={row} />
       <Table size="small">
-        <TableHead>
-          <TableRow>
-            <TableCell>line</TableCell>
-            <TableCell>with</TableCell>
-            <TableCell align="right">glue</TableCell>
-            <TableCell align="right">spreading</TableCell>
-          </TableRow>
-        </TableHead>
+        <SpreadingHead what="line" />
         <TableBody>
           {row.lines.map(({ line, spread, method, faces }) => (
             <TableRow
