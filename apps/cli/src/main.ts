@@ -1,7 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { text } from 'node:stream/consumers';
 import { parseArgs } from 'node:util';
-import { InputError, listAdhesives, listClampKinds, listSpecies, listSpreadMethods } from '@lean-clasp/core';
+import { listAdhesives } from '@lean-clasp/core/adhesives';
+import { InputError } from '@lean-clasp/core/basics';
+import { listClampKinds } from '@lean-clasp/core/clamps';
+import { listSpecies } from '@lean-clasp/core/materials';
+import { listSpreadMethods } from '@lean-clasp/core/spread';
 import { createCalculator, errorBody, planReply } from '@lean-clasp/validation';
 import { formatFor, saidPlan } from '@lean-clasp/words';
 import { SENSOR_PORT, startSensor } from './sensor';

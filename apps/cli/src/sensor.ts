@@ -1,6 +1,6 @@
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { simulatedAir } from '@lean-clasp/core';
+import { simulatedAir } from '@lean-clasp/core/air';
 
 /** A stand-in for a thermo-hygrometer on the shop's wall. */
 export interface Sensor {

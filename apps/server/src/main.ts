@@ -1,6 +1,6 @@
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { InputError } from '@lean-clasp/core';
+import { InputError } from '@lean-clasp/core/basics';
 import pino from 'pino';
 import { version } from '../package.json';
 import { readOptions } from './config/options';

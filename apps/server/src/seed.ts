@@ -1,4 +1,5 @@
-import { type BuildDocument, type ShopDocument, STARTER_SHOP } from '@lean-clasp/core';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
+import { STARTER_SHOP } from '@lean-clasp/core/templates';
 import { DEMO_SHOP, pastRuns, stageFloor, wagonBuilds } from '@lean-clasp/core/demo';
 import { SHOP_ID } from './http/app';
 import type { DocumentStore, RunStore } from './store';

@@ -1,16 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { findAdhesive } from '@lean-clasp/core/adhesives';
+import { findClampKind } from '@lean-clasp/core/clamps';
 import {
   BUILD_VERSION,
   BuildDocumentSchema,
-  findAdhesive,
-  findClampKind,
-  planBuild,
   ShopDocumentSchema,
-  STARTER_SHOP,
   upgradedBuild,
-} from '@lean-clasp/core';
+} from '@lean-clasp/core/formats';
+import { planBuild } from '@lean-clasp/core/plan';
+import { STARTER_SHOP } from '@lean-clasp/core/templates';
 import { createValidator } from '@lean-clasp/validation';
 import type { Logger } from 'pino';
 import type { ServerOptions } from './config/options';

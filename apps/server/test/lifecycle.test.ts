@@ -2,7 +2,7 @@ import { copyFileSync, existsSync, mkdtempSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { InputError } from '@lean-clasp/core';
+import { InputError } from '@lean-clasp/core/basics';
 import Sqlite from 'better-sqlite3';
 import pino from 'pino';
 import request from 'supertest';

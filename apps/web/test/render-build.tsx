@@ -1,4 +1,4 @@
-import type { BuildDocument } from '@lean-clasp/core';
+import type { BuildDocument } from '@lean-clasp/core/formats';
 import { DEMO_SHOP, stageFloor, wagonBuilds } from '@lean-clasp/core/demo';
 import { ThemeProvider } from '@mui/material/styles';
 import { render, screen } from '@testing-library/react';

@@ -1,4 +1,5 @@
-import { type BuildDocument, panelPressure, type ShopDocument } from '@lean-clasp/core';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
+import { panelPressure } from '@lean-clasp/core/mechanics';
 import { type Planner, plannerAnswers } from '../src/planner/planner-answers';
 
 // Stands in for the web workers, which jsdom has none of: the same answers, on the page itself; fixes by the estimate.

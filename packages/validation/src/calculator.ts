@@ -1,4 +1,5 @@
-import { CALCULATIONS, findCalculation, InputError } from '@lean-clasp/core';
+import { InputError } from '@lean-clasp/core/basics';
+import { CALCULATIONS, findCalculation } from '@lean-clasp/core/calculations';
 import { createValidator, type Validator } from './validator';
 
 /** The one error shape of the product, at every outer edge. */

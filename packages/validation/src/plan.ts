@@ -1,18 +1,16 @@
+import type { Finding } from '@lean-clasp/core/basics';
+import { gatherList } from '@lean-clasp/core/bench';
+import { findFixes, type Fix } from '@lean-clasp/core/fixes';
+import { BuildDocumentSchema, ShopDocumentSchema } from '@lean-clasp/core/formats';
+import { panelPressure } from '@lean-clasp/core/mechanics';
 import {
-  BuildDocumentSchema,
-  findFixes,
-  type Fix,
-  gatherList,
-  type Finding,
-  panelPressure,
   planAnswer,
   type PlanAnswer,
   planBuild,
   type PlanInput,
   planQuestion,
   settlePlan,
-  ShopDocumentSchema,
-} from '@lean-clasp/core';
+} from '@lean-clasp/core/plan';
 import { Type } from '@sinclair/typebox';
 import { createValidator, type Validator } from './validator';
 

@@ -1,14 +1,13 @@
+import { InputError } from '@lean-clasp/core/basics';
+import { findFixes } from '@lean-clasp/core/fixes';
 import {
   BuildDocumentSchema,
-  findFixes,
-  InputError,
-  panelPressure,
-  planBuild,
   RunDocumentSchema,
-  settlePlan,
   ShopDocumentSchema,
   upgradedBuild,
-} from '@lean-clasp/core';
+} from '@lean-clasp/core/formats';
+import { panelPressure } from '@lean-clasp/core/mechanics';
+import { planBuild, settlePlan } from '@lean-clasp/core/plan';
 import builds from '../../core/src/test-support/stored-1/builds.json';
 import runs from '../../core/src/test-support/stored-1/runs.json';
 import said from '../../core/src/test-support/stored-1/said.json';

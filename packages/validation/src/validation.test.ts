@@ -1,13 +1,8 @@
-import {
-  BuildDocumentSchema,
-  CALCULATIONS,
-  findCalculation,
-  InputError,
-  planBuild,
-  RunDocumentSchema,
-  ShopDocumentSchema,
-  STARTER_SHOP,
-} from '@lean-clasp/core';
+import { InputError } from '@lean-clasp/core/basics';
+import { CALCULATIONS, findCalculation } from '@lean-clasp/core/calculations';
+import { BuildDocumentSchema, RunDocumentSchema, ShopDocumentSchema } from '@lean-clasp/core/formats';
+import { planBuild } from '@lean-clasp/core/plan';
+import { STARTER_SHOP } from '@lean-clasp/core/templates';
 import { DEMO_SHOP, pastRuns, stageFloor } from '@lean-clasp/core/demo';
 import { createCalculator, createValidator, errorBody } from '.';
 

@@ -1,4 +1,4 @@
-import { InputError } from '@lean-clasp/core';
+import { InputError } from '@lean-clasp/core/basics';
 import type { Static, TSchema } from '@sinclair/typebox';
 import { Ajv, type ErrorObject, type ValidateFunction } from 'ajv';
 

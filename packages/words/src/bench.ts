@@ -1,4 +1,5 @@
-import { findSpreadMethod, type Finding } from '@lean-clasp/core';
+import type { Finding } from '@lean-clasp/core/basics';
+import { findSpreadMethod } from '@lean-clasp/core/spread';
 import { clampName } from './causes';
 import type { Format } from './format';
 import { type Say, sayFrom, type Values } from './values';

@@ -1,11 +1,7 @@
-import {
-  type Hazard,
-  listClampKinds,
-  listSpecies,
-  listSpreadMethods,
-  listAdhesives,
-  type Service,
-} from '@lean-clasp/core';
+import { type Hazard, listAdhesives, type Service } from '@lean-clasp/core/adhesives';
+import { listClampKinds } from '@lean-clasp/core/clamps';
+import { listSpecies } from '@lean-clasp/core/materials';
+import { listSpreadMethods } from '@lean-clasp/core/spread';
 
 interface Option<V extends string = string> {
   readonly value: V;

@@ -1,11 +1,8 @@
-import {
-  findAdhesive,
-  findClampKind,
-  findSpreadMethod,
-  type Finding,
-  formatClock,
-  formatWait,
-} from '@lean-clasp/core';
+import { findAdhesive } from '@lean-clasp/core/adhesives';
+import type { Finding } from '@lean-clasp/core/basics';
+import { findClampKind } from '@lean-clasp/core/clamps';
+import { findSpreadMethod } from '@lean-clasp/core/spread';
+import { formatClock, formatWait } from '@lean-clasp/core/units';
 import type { Format } from './format';
 import { PULL_CAUSES, PULL_CHANGES, PULL_TIGHTENING } from './pulls';
 import { PLACING_WORDS, ROW_CAUSES, ROW_CHANGES, TIGHTENING_WORDS } from './rows';

@@ -1,6 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Finding } from '@lean-clasp/core';
+import type { Finding } from '@lean-clasp/core/basics';
 import { formatFor } from './format';
 import { sumWords } from './sums';
 import { workingOf } from './workings';

@@ -1,25 +1,20 @@
+import { listAdhesives } from '@lean-clasp/core/adhesives';
+import { InputError } from '@lean-clasp/core/basics';
+import { gatherList } from '@lean-clasp/core/bench';
+import { findFixes } from '@lean-clasp/core/fixes';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
+import { type Answers, findKind, FREE, KINDS } from '@lean-clasp/core/kinds';
+import { panelPressure } from '@lean-clasp/core/mechanics';
 import {
   ACROSS,
-  type Answers,
-  type BuildDocument,
-  findFixes,
-  findKind,
-  FREE,
-  gatherList,
-  InputError,
-  KINDS,
-  listAdhesives,
-  newBuild,
   ON_A_ROLL,
-  panelPressure,
   type Plan,
   planAnswer,
   type PlanAnswer,
   planBuild,
   settlePlan,
-  type ShopDocument,
-  STARTER_SHOP,
-} from '@lean-clasp/core';
+} from '@lean-clasp/core/plan';
+import { newBuild, STARTER_SHOP } from '@lean-clasp/core/templates';
 import { DEMO_SHOP } from '@lean-clasp/core/demo';
 import fc from 'fast-check';
 import { formatFor } from './format';

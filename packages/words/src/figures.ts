@@ -1,4 +1,5 @@
-import { type Aspect, formatClock, type Verdict } from '@lean-clasp/core';
+import { formatClock } from '@lean-clasp/core/units';
+import type { Aspect, Verdict } from '@lean-clasp/core/verdicts';
 import type { Format } from './format';
 
 /** Names of the four verdicts. */

@@ -1,4 +1,10 @@
-import { formatLength, formatScaled, scaledNumber, scaledUnit, type UnitSystem } from '@lean-clasp/core';
+import {
+  formatLength,
+  formatScaled,
+  scaledNumber,
+  scaledUnit,
+  type UnitSystem,
+} from '@lean-clasp/core/units';
 
 /** Prints core values in the person's own units. */
 export interface Format {

@@ -1,4 +1,7 @@
-import { findAdhesive, type Finding, findSpreadMethod, formatClock } from '@lean-clasp/core';
+import { findAdhesive } from '@lean-clasp/core/adhesives';
+import type { Finding } from '@lean-clasp/core/basics';
+import { findSpreadMethod } from '@lean-clasp/core/spread';
+import { formatClock } from '@lean-clasp/core/units';
 import type { Format } from './format';
 import { clampName } from './causes';
 import { type Say, sayFrom } from './values';

@@ -1,4 +1,4 @@
-import type { Adhesive } from '@lean-clasp/core';
+import type { Adhesive } from '@lean-clasp/core/adhesives';
 
 const CLEAN_UP: Readonly<Record<Adhesive['cleanUp'], string>> = {
   water: 'cleans with water',

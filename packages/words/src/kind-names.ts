@@ -1,4 +1,4 @@
-import type { BuildDocument } from '@lean-clasp/core';
+import type { BuildDocument } from '@lean-clasp/core/formats';
 
 interface KindWords {
   readonly name: string;

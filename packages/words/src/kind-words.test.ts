@@ -1,15 +1,10 @@
-import {
-  type Answers,
-  ASPECTS,
-  type BuildDocument,
-  FREE,
-  KINDS,
-  findFixes,
-  newBuild,
-  planBuild,
-  PREPARATIONS,
-  type Service,
-} from '@lean-clasp/core';
+import type { Service } from '@lean-clasp/core/adhesives';
+import { findFixes } from '@lean-clasp/core/fixes';
+import type { BuildDocument } from '@lean-clasp/core/formats';
+import { type Answers, FREE, KINDS, PREPARATIONS } from '@lean-clasp/core/kinds';
+import { planBuild } from '@lean-clasp/core/plan';
+import { newBuild } from '@lean-clasp/core/templates';
+import { ASPECTS } from '@lean-clasp/core/verdicts';
 import { DEMO_SHOP, wagonBuilds } from '@lean-clasp/core/demo';
 import { formatFor } from './format';
 import { causeWords, changeWords } from './causes';

@@ -1,13 +1,12 @@
-import {
-  type Condition,
-  type Finding,
-  type GluedRegion,
-  type GrainPairing,
-  type JointKind,
-  type KindCaution,
-  type Preparation,
-  type Reinforcement,
-} from '@lean-clasp/core';
+import type {
+  Condition,
+  GluedRegion,
+  GrainPairing,
+  JointKind,
+  Reinforcement,
+} from '@lean-clasp/core/assembly';
+import type { Finding } from '@lean-clasp/core/basics';
+import type { KindCaution, Preparation } from '@lean-clasp/core/kinds';
 import type { Format } from './format';
 import { type Say, sayFrom } from './values';
 

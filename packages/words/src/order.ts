@@ -1,4 +1,5 @@
-import type { Arranged, Finding } from '@lean-clasp/core';
+import type { Finding } from '@lean-clasp/core/basics';
+import type { Arranged } from '@lean-clasp/core/plan';
 import { clampName } from './causes';
 
 /** Why joints stand in the way of any arrangement. */

@@ -1,4 +1,5 @@
-import { findClampKind, formatCount, type PressureWord } from '@lean-clasp/core';
+import { findClampKind, type PressureWord } from '@lean-clasp/core/clamps';
+import { formatCount } from '@lean-clasp/core/units';
 import type { Say } from './values';
 
 /** Names of pulls by their id, as kinds lay them out. */

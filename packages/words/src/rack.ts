@@ -1,4 +1,5 @@
-import { findClampKind, type RackLot } from '@lean-clasp/core';
+import { findClampKind } from '@lean-clasp/core/clamps';
+import type { RackLot } from '@lean-clasp/core/formats';
 import type { Format } from './format';
 
 /** A lot on the rack in a few words. */

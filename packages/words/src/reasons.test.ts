@@ -1,4 +1,4 @@
-import { compareGlues } from '@lean-clasp/core';
+import { compareGlues } from '@lean-clasp/core/plan';
 import { DEMO_SHOP, stageFloor, wagonBuilds } from '@lean-clasp/core/demo';
 import { formatFor } from './format';
 import { causeWords } from './causes';

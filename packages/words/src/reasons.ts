@@ -1,10 +1,6 @@
-import {
-  type ChangeCode,
-  type CleanUpMethod,
-  formatWait,
-  type GlueStepKind,
-  type Reason,
-} from '@lean-clasp/core';
+import type { GlueStepKind } from '@lean-clasp/core/adhesives';
+import type { ChangeCode, CleanUpMethod, Reason } from '@lean-clasp/core/choice';
+import { formatWait } from '@lean-clasp/core/units';
 import type { Format } from './format';
 import { type Say, valuesOf } from './values';
 

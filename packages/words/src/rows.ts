@@ -1,4 +1,7 @@
-import { findAdhesive, findClampKind, findSpecies, formatCount } from '@lean-clasp/core';
+import { findAdhesive } from '@lean-clasp/core/adhesives';
+import { findClampKind } from '@lean-clasp/core/clamps';
+import { findSpecies } from '@lean-clasp/core/materials';
+import { formatCount } from '@lean-clasp/core/units';
 import type { Say } from './values';
 
 const clamps = (kind: string, count: number) =>

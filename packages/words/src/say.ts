@@ -1,4 +1,7 @@
-import { ASPECTS, type Finding, type Fix, type PlanAnswer } from '@lean-clasp/core';
+import type { Finding } from '@lean-clasp/core/basics';
+import type { Fix } from '@lean-clasp/core/fixes';
+import type { PlanAnswer } from '@lean-clasp/core/plan';
+import { ASPECTS } from '@lean-clasp/core/verdicts';
 import { detailWords, instructionWords } from './bench';
 import { causeWords, changeWords, placingWords, tighteningWords } from './causes';
 import type { Format } from './format';

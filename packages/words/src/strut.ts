@@ -1,4 +1,4 @@
-import type { RowPlan } from '@lean-clasp/core';
+import type { RowPlan } from '@lean-clasp/core/plan';
 
 /** What keeps the panel from popping out of plane, in a sentence. */
 export function strutWords({ strut, heldBy }: RowPlan): string {

@@ -1,4 +1,4 @@
-import type { Finding } from '@lean-clasp/core';
+import type { Finding } from '@lean-clasp/core/basics';
 import type { Format } from './format';
 import { clampName } from './causes';
 import { says } from './say';

@@ -1,4 +1,4 @@
-import type { Finding } from '@lean-clasp/core';
+import type { Finding } from '@lean-clasp/core/basics';
 import type { Format } from './format';
 
 /** Reads a finding's values by name with the type that its code promises. */

@@ -1,20 +1,10 @@
-import {
-  ASPECTS,
-  benchScript,
-  type Board,
-  type BuildDocument,
-  findFixes,
-  gatherList,
-  listAdhesives,
-  listSpecies,
-  type Plan,
-  planBuild,
-  positionOf,
-  readFuse,
-  type RowSection,
-  troubleOptions,
-  USUAL_ROW,
-} from '@lean-clasp/core';
+import { listAdhesives } from '@lean-clasp/core/adhesives';
+import { benchScript, gatherList, positionOf, readFuse, troubleOptions } from '@lean-clasp/core/bench';
+import { findFixes } from '@lean-clasp/core/fixes';
+import { type Board, type BuildDocument, type RowSection, USUAL_ROW } from '@lean-clasp/core/formats';
+import { listSpecies } from '@lean-clasp/core/materials';
+import { type Plan, planBuild } from '@lean-clasp/core/plan';
+import { ASPECTS } from '@lean-clasp/core/verdicts';
 import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
 import { formatFor } from './format';
 import { againstWords, figureWords } from './figures';

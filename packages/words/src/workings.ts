@@ -1,4 +1,5 @@
-import { type Finding, formatClock, formatCount } from '@lean-clasp/core';
+import type { Finding } from '@lean-clasp/core/basics';
+import { formatClock, formatCount } from '@lean-clasp/core/units';
 import type { Format } from './format';
 import { type Values, valuesOf } from './values';
 

@@ -1,4 +1,4 @@
-import { afterAsking, AirReadingSchema, type AirReport, type Asked, NO_SENSOR } from '@lean-clasp/core';
+import { afterAsking, AirReadingSchema, type AirReport, type Asked, NO_SENSOR } from '@lean-clasp/core/air';
 import type { Validator } from '@lean-clasp/validation';
 import type { LastAir } from '../store';
 

@@ -1,6 +1,6 @@
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
-import { InputError } from '@lean-clasp/core';
+import { InputError } from '@lean-clasp/core/basics';
 import envPaths from 'env-paths';
 
 /** How the server is to run. */

@@ -1,6 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { type BuildDocument, type ShopDocument } from '@lean-clasp/core';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { createCalculator, type Validator } from '@lean-clasp/validation';
 import compression from 'compression';
 import express, { type Express } from 'express';

@@ -1,4 +1,6 @@
-import { type BuildDocument, type BuildStart, newBuild, SERVICES, type ShopDocument } from '@lean-clasp/core';
+import { SERVICES } from '@lean-clasp/core/adhesives';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
+import { type BuildStart, newBuild } from '@lean-clasp/core/templates';
 import type { Validator } from '@lean-clasp/validation';
 import { Type } from '@sinclair/typebox';
 import { Router } from 'express';

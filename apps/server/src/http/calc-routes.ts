@@ -1,4 +1,7 @@
-import { listAdhesives, listClampKinds, listSpecies, listSpreadMethods } from '@lean-clasp/core';
+import { listAdhesives } from '@lean-clasp/core/adhesives';
+import { listClampKinds } from '@lean-clasp/core/clamps';
+import { listSpecies } from '@lean-clasp/core/materials';
+import { listSpreadMethods } from '@lean-clasp/core/spread';
 import { type Calculator, planReply, type Validator } from '@lean-clasp/validation';
 import { formatFor, saidPlan } from '@lean-clasp/words';
 import { Router } from 'express';

@@ -1,4 +1,4 @@
-import { InputError } from '@lean-clasp/core';
+import { InputError } from '@lean-clasp/core/basics';
 import { type ErrorBody, errorBody } from '@lean-clasp/validation';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 

@@ -1,4 +1,4 @@
-import { RunDocumentSchema } from '@lean-clasp/core';
+import { RunDocumentSchema } from '@lean-clasp/core/formats';
 import type { Validator } from '@lean-clasp/validation';
 import { Router } from 'express';
 import type { RunStore } from '../store';

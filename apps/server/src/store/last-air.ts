@@ -1,4 +1,4 @@
-import type { AirReport } from '@lean-clasp/core';
+import type { AirReport } from '@lean-clasp/core/air';
 import type { Database } from './database';
 
 /** Keeps the last sane reading of the sensor over a restart. */

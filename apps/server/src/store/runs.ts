@@ -1,4 +1,4 @@
-import type { RunDocument } from '@lean-clasp/core';
+import type { RunDocument } from '@lean-clasp/core/formats';
 import type { Database } from './database';
 
 /** Glue-ups as they were run. */

@@ -1,4 +1,4 @@
-import type { BuildDocument } from '@lean-clasp/core';
+import type { BuildDocument } from '@lean-clasp/core/formats';
 import { DEMO_SHOP, pastRuns, stageFloor } from '@lean-clasp/core/demo';
 import { type Database, documentStore, openDatabase, runStore } from '.';
 

@@ -1,4 +1,5 @@
-import { type AirReport, formatWait } from '@lean-clasp/core';
+import type { AirReport } from '@lean-clasp/core/air';
+import { formatWait } from '@lean-clasp/core/units';
 
 /** How long ago a reading was taken. */
 function ago(takenAtMs: number | null, nowMs: number): string {

@@ -1,4 +1,5 @@
-import { type AirReport, NO_SENSOR, type ShopDocument } from '@lean-clasp/core';
+import { type AirReport, NO_SENSOR } from '@lean-clasp/core/air';
+import type { ShopDocument } from '@lean-clasp/core/formats';
 import { useMemo } from 'react';
 import { selectAir, useAirQuery } from '../api/api';
 import { useAppSelector } from '../app/store';

@@ -1,4 +1,6 @@
-import type { AirReport, BuildDocument, BuildStart, RunDocument } from '@lean-clasp/core';
+import type { AirReport } from '@lean-clasp/core/air';
+import type { BuildDocument, RunDocument } from '@lean-clasp/core/formats';
+import type { BuildStart } from '@lean-clasp/core/templates';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 
 /** A build in the list. */

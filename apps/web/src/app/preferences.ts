@@ -1,4 +1,4 @@
-import type { UnitSystem } from '@lean-clasp/core';
+import type { UnitSystem } from '@lean-clasp/core/units';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 
 /** How this person at this screen likes to see things; kept in the browser, not in the shop. */

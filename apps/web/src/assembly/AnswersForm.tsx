@@ -1,4 +1,4 @@
-import { type Answer, type Answers, type Kind, type Question } from '@lean-clasp/core';
+import type { Answer, Answers, Kind, Question } from '@lean-clasp/core/kinds';
 import { SPECIES_OPTIONS, choiceWords, questionWords } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';

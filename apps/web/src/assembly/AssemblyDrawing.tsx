@@ -1,4 +1,5 @@
-import type { AssemblyMarks, Plan, PlacedMark } from '@lean-clasp/core';
+import type { AssemblyMarks, PlacedMark } from '@lean-clasp/core/drawing';
+import type { Plan } from '@lean-clasp/core/plan';
 import { JOINT_WORDS } from '@lean-clasp/words';
 import { useTheme } from '@mui/material/styles';
 import { memo, useId } from 'react';

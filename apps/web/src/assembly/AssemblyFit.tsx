@@ -1,5 +1,5 @@
-import { layAssembly } from '@lean-clasp/core';
-import { kindOf } from '@lean-clasp/core';
+import { layAssembly } from '@lean-clasp/core/kinds';
+import { kindOf } from '@lean-clasp/core/kinds';
 import { KIND_CAUTIONS, findingWords } from '@lean-clasp/words';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';

@@ -1,11 +1,11 @@
 import {
-  type Plan,
   assemblyMarks,
   type AssemblyView,
   clampMarks,
   pulledApart,
   TOGETHER,
-} from '@lean-clasp/core';
+} from '@lean-clasp/core/drawing';
+import type { Plan } from '@lean-clasp/core/plan';
 import Box from '@mui/material/Box';
 import Slider from '@mui/material/Slider';
 import ToggleButton from '@mui/material/ToggleButton';

@@ -1,11 +1,7 @@
-import {
-  type FreeJoint,
-  type FreePart,
-  JOINT_KINDS,
-  layAssembly,
-  LIMITS,
-  MOST_FREE_PARTS,
-} from '@lean-clasp/core';
+import { JOINT_KINDS } from '@lean-clasp/core/assembly';
+import { LIMITS } from '@lean-clasp/core/basics';
+import { type FreeJoint, type FreePart, MOST_FREE_PARTS } from '@lean-clasp/core/formats';
+import { layAssembly } from '@lean-clasp/core/kinds';
 import { JOINT_WORDS, SPECIES_OPTIONS } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';

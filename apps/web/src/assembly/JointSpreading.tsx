@@ -1,4 +1,6 @@
-import { formatClock, listSpreadMethods, type Plan } from '@lean-clasp/core';
+import type { Plan } from '@lean-clasp/core/plan';
+import { listSpreadMethods } from '@lean-clasp/core/spread';
+import { formatClock } from '@lean-clasp/core/units';
 import Typography from '@mui/material/Typography';
 import { type FacesChoice, SpreadFields } from '../glue/SpreadFields';
 import { useFormat } from '../quantities/use-format';

@@ -1,11 +1,7 @@
-import {
-  type GapReading,
-  GLUED_REGIONS,
-  type GluedRegion,
-  LIMITS,
-  MOST_READINGS,
-  type PlannedJoint,
-} from '@lean-clasp/core';
+import { type GapReading, GLUED_REGIONS, type GluedRegion } from '@lean-clasp/core/assembly';
+import { LIMITS } from '@lean-clasp/core/basics';
+import { MOST_READINGS } from '@lean-clasp/core/formats';
+import type { PlannedJoint } from '@lean-clasp/core/plan';
 import { GLUED_WORDS, JOINT_WORDS, METHOD_OPTIONS, PAIRING_WORDS } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';

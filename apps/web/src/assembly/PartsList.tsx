@@ -1,4 +1,5 @@
-import { type Condition, CONDITIONS, LIMITS } from '@lean-clasp/core';
+import { type Condition, CONDITIONS } from '@lean-clasp/core/assembly';
+import { LIMITS } from '@lean-clasp/core/basics';
 import { CONDITION_WORDS, SPECIES_OPTIONS, sideWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';

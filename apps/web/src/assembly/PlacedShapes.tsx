@@ -1,4 +1,4 @@
-import type { PlacedMark } from '@lean-clasp/core';
+import type { PlacedMark } from '@lean-clasp/core/drawing';
 import { useTheme } from '@mui/material/styles';
 import { FIGURE_FACE } from '../app/theme';
 import { moveByArrows } from '../drawing/arrow-keys';

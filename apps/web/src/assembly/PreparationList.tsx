@@ -1,4 +1,4 @@
-import type { Kind } from '@lean-clasp/core';
+import type { Kind } from '@lean-clasp/core/kinds';
 import { PREPARATION_WORDS } from '@lean-clasp/words';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';

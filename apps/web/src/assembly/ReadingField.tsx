@@ -1,4 +1,5 @@
-import { type BuildDocument, LIMITS } from '@lean-clasp/core';
+import { LIMITS } from '@lean-clasp/core/basics';
+import type { BuildDocument } from '@lean-clasp/core/formats';
 import { LengthField } from '../quantities/fields';
 import { useOpenBuild } from '../workspace/open-build';
 

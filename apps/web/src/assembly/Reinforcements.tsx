@@ -1,4 +1,4 @@
-import { reinforcementOptions } from '@lean-clasp/core';
+import { reinforcementOptions } from '@lean-clasp/core/assembly';
 import { REINFORCEMENT_WORDS } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';

@@ -1,4 +1,5 @@
-import { type AssemblyFacts, type FacetedPart, facetedParts, type Shifts } from '@lean-clasp/core';
+import type { AssemblyFacts } from '@lean-clasp/core/assembly';
+import { type FacetedPart, facetedParts, type Shifts } from '@lean-clasp/core/drawing';
 import { useTheme } from '@mui/material/styles';
 import { Canvas, useThree } from '@react-three/fiber';
 import { useEffect, useMemo } from 'react';

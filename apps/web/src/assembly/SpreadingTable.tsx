@@ -1,4 +1,5 @@
-import { type Plan, formatClock } from '@lean-clasp/core';
+import type { Plan } from '@lean-clasp/core/plan';
+import { formatClock } from '@lean-clasp/core/units';
 import { JOINT_WORDS } from '@lean-clasp/words';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';

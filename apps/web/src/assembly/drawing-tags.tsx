@@ -1,4 +1,4 @@
-import type { AssemblyMarks, SideGlyph } from '@lean-clasp/core';
+import type { AssemblyMarks, SideGlyph } from '@lean-clasp/core/drawing';
 import { useTheme } from '@mui/material/styles';
 import { FIGURE_FACE } from '../app/theme';
 import type { PlacedLabel } from '../drawing/place-labels';

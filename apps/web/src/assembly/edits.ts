@@ -1,4 +1,5 @@
-import type { Answers, BuildDocument, FreeJoint, FreePart } from '@lean-clasp/core';
+import type { BuildDocument, FreeJoint, FreePart } from '@lean-clasp/core/formats';
+import type { Answers } from '@lean-clasp/core/kinds';
 import { makeId } from '../workspace/edits';
 
 type Edit = (build: BuildDocument) => BuildDocument;

@@ -1,4 +1,5 @@
-import type { AssemblyFacts, PlannedJoint } from '@lean-clasp/core';
+import type { AssemblyFacts } from '@lean-clasp/core/assembly';
+import type { PlannedJoint } from '@lean-clasp/core/plan';
 
 type PartFacts = AssemblyFacts['parts'][number];
 

@@ -1,4 +1,4 @@
-import { planBuild } from '@lean-clasp/core';
+import { planBuild } from '@lean-clasp/core/plan';
 import { DEMO_SHOP, wagonBuilds } from '@lean-clasp/core/demo';
 import { groupJoints, groupParts } from './groups';
 import { pastedNotes } from './paste-parts';

@@ -1,4 +1,7 @@
-import { type BuildDocument, type AssemblyFacts, LIMITS, listSpecies } from '@lean-clasp/core';
+import type { AssemblyFacts } from '@lean-clasp/core/assembly';
+import { LIMITS } from '@lean-clasp/core/basics';
+import type { BuildDocument } from '@lean-clasp/core/formats';
+import { listSpecies } from '@lean-clasp/core/materials';
 import Papa from 'papaparse';
 
 type PartNote = BuildDocument['partNotes'][number];

@@ -1,4 +1,4 @@
-import { InputError } from '@lean-clasp/core';
+import { InputError } from '@lean-clasp/core/basics';
 import { useState } from 'react';
 
 /** Why something cannot be made, and what could. */

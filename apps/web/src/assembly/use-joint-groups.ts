@@ -1,4 +1,4 @@
-import type { Plan } from '@lean-clasp/core';
+import type { Plan } from '@lean-clasp/core/plan';
 import { useMemo } from 'react';
 import { groupJoints, type JointGroup } from './groups';
 

@@ -1,4 +1,5 @@
-import { positionOf, readFuse, type RunDocument, type RunEvent, shortestFuse } from '@lean-clasp/core';
+import { positionOf, readFuse, shortestFuse } from '@lean-clasp/core/bench';
+import type { RunDocument, RunEvent } from '@lean-clasp/core/formats';
 import { detailWords, instructionWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { useMemo, useState } from 'react';

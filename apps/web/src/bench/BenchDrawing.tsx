@@ -1,4 +1,5 @@
-import type { BenchStep, PanelMarks } from '@lean-clasp/core';
+import type { BenchStep } from '@lean-clasp/core/bench';
+import type { PanelMarks } from '@lean-clasp/core/drawing';
 import Box from '@mui/material/Box';
 import { PanelDrawing } from '../drawing/PanelDrawing';
 import { useSize } from '../drawing/use-size';

@@ -1,4 +1,5 @@
-import { type BenchStep, formatClock, type FuseReading } from '@lean-clasp/core';
+import type { BenchStep, FuseReading } from '@lean-clasp/core/bench';
+import { formatClock } from '@lean-clasp/core/units';
 import { instructionWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { FIGURE_FACE } from '../app/theme';

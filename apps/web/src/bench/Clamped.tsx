@@ -1,4 +1,4 @@
-import type { RunDocument } from '@lean-clasp/core';
+import type { RunDocument } from '@lean-clasp/core/formats';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';

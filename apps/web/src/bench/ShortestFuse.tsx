@@ -1,4 +1,5 @@
-import { formatClock, type FuseReading } from '@lean-clasp/core';
+import type { FuseReading } from '@lean-clasp/core/bench';
+import { formatClock } from '@lean-clasp/core/units';
 import Box from '@mui/material/Box';
 
 /** The fuse with the least time left, large enough to be read from two metres. */

@@ -1,4 +1,4 @@
-import { type FuseReading, troubleOptions } from '@lean-clasp/core';
+import { type FuseReading, troubleOptions } from '@lean-clasp/core/bench';
 import { troubleWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,4 +1,6 @@
-import { type BenchScript, benchScript, type PanelMarks, panelMarks, type Plan } from '@lean-clasp/core';
+import { type BenchScript, benchScript } from '@lean-clasp/core/bench';
+import { type PanelMarks, panelMarks } from '@lean-clasp/core/drawing';
+import type { Plan } from '@lean-clasp/core/plan';
 
 /** Everything bench mode needs to conduct a run, so that it asks nobody while the clock runs. */
 export interface BenchKit {

@@ -1,4 +1,5 @@
-import type { FuseReading, RunDocument } from '@lean-clasp/core';
+import type { FuseReading } from '@lean-clasp/core/bench';
+import type { RunDocument } from '@lean-clasp/core/formats';
 import { DEMO_SHOP, pastRuns, stageFloor } from '@lean-clasp/core/demo';
 import { cuesPassed, cueWords } from './cues';
 import { instantWords, releaseOf } from './release';

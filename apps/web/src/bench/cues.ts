@@ -1,4 +1,4 @@
-import { type FuseReading } from '@lean-clasp/core';
+import type { FuseReading } from '@lean-clasp/core/bench';
 
 /** A moment of a fuse that is called out. */
 export type Cue = 'half' | 'two-minutes' | 'out';

@@ -1,4 +1,4 @@
-import type { RunDocument } from '@lean-clasp/core';
+import type { RunDocument } from '@lean-clasp/core/formats';
 import dayjs from 'dayjs';
 
 const MS_PER_MIN = 60_000;

@@ -1,4 +1,6 @@
-import { type Plan, promiseOf, type RunDocument, type RunEvent, type RunRecord } from '@lean-clasp/core';
+import { promiseOf } from '@lean-clasp/core/bench';
+import type { RunDocument, RunEvent, RunRecord } from '@lean-clasp/core/formats';
+import type { Plan } from '@lean-clasp/core/plan';
 import { nanoid } from '@reduxjs/toolkit';
 import { api } from '../api/api';
 import { ApiError, requestJson } from '../api/request';

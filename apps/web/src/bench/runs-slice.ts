@@ -1,4 +1,4 @@
-import type { RunDocument, RunEvent, RunRecord } from '@lean-clasp/core';
+import type { RunDocument, RunEvent, RunRecord } from '@lean-clasp/core/formats';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { plainState } from '../app/plain-state';
 

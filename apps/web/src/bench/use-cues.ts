@@ -1,4 +1,4 @@
-import type { FuseReading } from '@lean-clasp/core';
+import type { FuseReading } from '@lean-clasp/core/bench';
 import { useEffect, useRef } from 'react';
 import { useAppSelector } from '../app/store';
 import { cuesPassed, cueWords, makeBeeper } from './cues';

@@ -1,4 +1,4 @@
-import type { BuildDocument, RunDocument, ShopDocument } from '@lean-clasp/core';
+import type { BuildDocument, RunDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { useEffect, useState } from 'react';
 import { requestJson } from '../api/request';
 import { useAppDispatch, useAppSelector } from '../app/store';

@@ -1,4 +1,7 @@
-import { type BuildDocument, assemblyMarks, deriveAssembly, layAssembly } from '@lean-clasp/core';
+import { deriveAssembly } from '@lean-clasp/core/assembly';
+import { assemblyMarks } from '@lean-clasp/core/drawing';
+import type { BuildDocument } from '@lean-clasp/core/formats';
+import { layAssembly } from '@lean-clasp/core/kinds';
 import { useTheme } from '@mui/material/styles';
 import { useMemo } from 'react';
 

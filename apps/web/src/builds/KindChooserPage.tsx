@@ -1,4 +1,5 @@
-import { FREE, KINDS, newBuild, STARTER_SHOP } from '@lean-clasp/core';
+import { FREE, KINDS } from '@lean-clasp/core/kinds';
+import { newBuild, STARTER_SHOP } from '@lean-clasp/core/templates';
 import { KIND_WORDS } from '@lean-clasp/words';
 import { nanoid } from '@reduxjs/toolkit';
 import Box from '@mui/material/Box';

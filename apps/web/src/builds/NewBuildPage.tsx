@@ -1,14 +1,8 @@
-import {
-  type Answers,
-  type BuildDocument,
-  FREE,
-  KINDS,
-  newBuild,
-  planBuild,
-  type Service,
-  type ShopDocument,
-  startOf,
-} from '@lean-clasp/core';
+import type { Service } from '@lean-clasp/core/adhesives';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
+import { type Answers, FREE, KINDS, startOf } from '@lean-clasp/core/kinds';
+import { planBuild } from '@lean-clasp/core/plan';
+import { newBuild } from '@lean-clasp/core/templates';
 import {
   ASPECT_NAMES,
   KIND_WORDS,

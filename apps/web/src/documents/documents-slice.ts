@@ -1,4 +1,4 @@
-import type { BuildDocument, ShopDocument } from '@lean-clasp/core';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { applyPatch } from 'rfc6902';
 import { plainState } from '../app/plain-state';

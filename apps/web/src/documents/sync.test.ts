@@ -1,5 +1,6 @@
 import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
-import { type BuildDocument, rowOf, withRow } from '@lean-clasp/core';
+import type { BuildDocument } from '@lean-clasp/core/formats';
+import { rowOf, withRow } from '@lean-clasp/core/plan';
 import { applyPatch, type Operation } from 'rfc6902';
 import { makeStore } from '../app/store';
 import { keptPending } from './pending-storage';

@@ -1,4 +1,4 @@
-import type { ClampMark, PanelMarks } from '@lean-clasp/core';
+import type { ClampMark, PanelMarks } from '@lean-clasp/core/drawing';
 import { useTheme } from '@mui/material/styles';
 import { type KeyboardEvent, type PointerEvent, useState } from 'react';
 import { useFormat } from '../quantities/use-format';

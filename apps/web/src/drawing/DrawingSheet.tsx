@@ -4,7 +4,7 @@ import PrintIcon from '@mui/icons-material/PrintOutlined';
 import RemoveIcon from '@mui/icons-material/Remove';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
-import type { PanelMarks } from '@lean-clasp/core';
+import type { PanelMarks } from '@lean-clasp/core/drawing';
 import { createContext, memo, type ReactNode, use, useMemo } from 'react';
 import { TransformComponent, TransformWrapper, useControls } from 'react-zoom-pan-pinch';
 import { CLAMP_HANDLE_CLASS } from './ClampShapes';

@@ -1,4 +1,4 @@
-import type { BoardMark, PanelMarks } from '@lean-clasp/core';
+import type { BoardMark, PanelMarks } from '@lean-clasp/core/drawing';
 import { useTheme } from '@mui/material/styles';
 import { FIGURE_FACE } from '../app/theme';
 import { useFormat } from '../quantities/use-format';

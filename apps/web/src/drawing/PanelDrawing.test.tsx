@@ -1,4 +1,6 @@
-import { type BuildDocument, panelMarks, planBuild, withRow } from '@lean-clasp/core';
+import { panelMarks } from '@lean-clasp/core/drawing';
+import type { BuildDocument } from '@lean-clasp/core/formats';
+import { planBuild, withRow } from '@lean-clasp/core/plan';
 import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
 import { fireEvent, screen } from '@testing-library/react';
 import { renderBuild } from '../../test/render-build';

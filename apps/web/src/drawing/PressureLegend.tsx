@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
-import type { PressureStep } from '@lean-clasp/core';
+import type { PressureStep } from '@lean-clasp/core/drawing';
 import { useFormat } from '../quantities/use-format';
 
 const STEPS: readonly PressureStep[] = [0, 1, 2, 3, 4, 5];

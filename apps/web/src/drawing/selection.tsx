@@ -1,5 +1,5 @@
 import { createContext, type ReactNode, use, useMemo, useState } from 'react';
-import type { Fix } from '@lean-clasp/core';
+import type { Fix } from '@lean-clasp/core/fixes';
 
 /** Something in the drawing that is lit, there and in whatever list shows it. */
 export interface Selection {

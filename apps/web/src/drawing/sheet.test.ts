@@ -1,4 +1,5 @@
-import { panelMarks, planBuild } from '@lean-clasp/core';
+import { panelMarks } from '@lean-clasp/core/drawing';
+import { planBuild } from '@lean-clasp/core/plan';
 import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
 import { rulerTicks, sheetFor } from './sheet';
 

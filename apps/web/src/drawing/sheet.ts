@@ -1,4 +1,5 @@
-import { MM_PER_INCH, type PanelMarks, type UnitSystem } from '@lean-clasp/core';
+import type { PanelMarks } from '@lean-clasp/core/drawing';
+import { MM_PER_INCH, type UnitSystem } from '@lean-clasp/core/units';
 import type { Size } from './use-size';
 
 /** How millimetres of a panel land on pixels of the sheet. */

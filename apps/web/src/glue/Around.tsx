@@ -1,4 +1,6 @@
-import { cleanUpOf, kindOf, type GlueJob, type GlueOption, stepsBefore } from '@lean-clasp/core';
+import { cleanUpOf, type GlueJob, stepsBefore } from '@lean-clasp/core/choice';
+import { kindOf } from '@lean-clasp/core/kinds';
+import type { GlueOption } from '@lean-clasp/core/plan';
 import { CLEAN_UP_WORDS, STEP_WORDS } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { Section } from '../frame/Page';

@@ -1,11 +1,7 @@
-import {
-  adhesiveWindow,
-  formatWait,
-  type GlueJob,
-  type GlueOption,
-  strengthAt,
-  strengthCurve,
-} from '@lean-clasp/core';
+import { adhesiveWindow, strengthAt, strengthCurve } from '@lean-clasp/core/adhesives';
+import type { GlueJob } from '@lean-clasp/core/choice';
+import type { GlueOption } from '@lean-clasp/core/plan';
+import { formatWait } from '@lean-clasp/core/units';
 import { useTheme } from '@mui/material/styles';
 import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';

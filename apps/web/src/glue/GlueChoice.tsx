@@ -1,4 +1,4 @@
-import type { GlueComparison, GlueOption } from '@lean-clasp/core';
+import type { GlueComparison, GlueOption } from '@lean-clasp/core/plan';
 import { CHANGE_WORDS, causeWords, hazardWords, reasonWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';

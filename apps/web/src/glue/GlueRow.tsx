@@ -1,4 +1,6 @@
-import { formatWait, type GlueOption, type Reason } from '@lean-clasp/core';
+import type { Reason } from '@lean-clasp/core/choice';
+import type { GlueOption } from '@lean-clasp/core/plan';
+import { formatWait } from '@lean-clasp/core/units';
 import { causeWords, figureWords, reasonWords, traitWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';

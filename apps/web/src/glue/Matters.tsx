@@ -1,4 +1,5 @@
-import { type Finish, FINISHES, LIMITS, NO_WISHES, type Wishes } from '@lean-clasp/core';
+import { LIMITS } from '@lean-clasp/core/basics';
+import { type Finish, FINISHES, NO_WISHES, type Wishes } from '@lean-clasp/core/formats';
 import Box from '@mui/material/Box';
 import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';

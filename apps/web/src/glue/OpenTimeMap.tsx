@@ -1,4 +1,4 @@
-import type { GlueJob } from '@lean-clasp/core';
+import type { GlueJob } from '@lean-clasp/core/choice';
 import { useTheme } from '@mui/material/styles';
 import Typography from '@mui/material/Typography';
 import { FIGURE_FACE } from '../app/theme';

@@ -1,4 +1,4 @@
-import { formatWait } from '@lean-clasp/core';
+import { formatWait } from '@lean-clasp/core/units';
 
 /** "10 min to 20 min", or one wait where both ends are the same. */
 export function waitWords({ low, high }: { readonly low: number; readonly high: number }): string {

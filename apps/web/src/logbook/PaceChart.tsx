@@ -1,4 +1,5 @@
-import { formatClock, type RunDocument } from '@lean-clasp/core';
+import type { RunDocument } from '@lean-clasp/core/formats';
+import { formatClock } from '@lean-clasp/core/units';
 import { useTheme } from '@mui/material/styles';
 import dayjs from 'dayjs';
 import { Bar, BarChart, CartesianGrid, Legend, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';

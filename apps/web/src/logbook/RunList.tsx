@@ -1,4 +1,6 @@
-import { findAdhesive, formatClock, type RunDocument } from '@lean-clasp/core';
+import { findAdhesive } from '@lean-clasp/core/adhesives';
+import type { RunDocument } from '@lean-clasp/core/formats';
+import { formatClock } from '@lean-clasp/core/units';
 import Link from '@mui/material/Link';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';

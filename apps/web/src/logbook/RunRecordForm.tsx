@@ -1,4 +1,6 @@
-import { type RunDocument, type RunRecord, formatClock, LIMITS } from '@lean-clasp/core';
+import { LIMITS } from '@lean-clasp/core/basics';
+import type { RunDocument, RunRecord } from '@lean-clasp/core/formats';
+import { formatClock } from '@lean-clasp/core/units';
 import Box from '@mui/material/Box';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';

@@ -1,4 +1,6 @@
-import { type Plan, batchJobOf, batchOf, formatClock, formatWait } from '@lean-clasp/core';
+import { batchOf } from '@lean-clasp/core/calendar';
+import { type Plan, batchJobOf } from '@lean-clasp/core/plan';
+import { formatClock, formatWait } from '@lean-clasp/core/units';
 import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { Section } from '../frame/Page';

@@ -1,4 +1,5 @@
-import { type GlueStep, leadMin } from '@lean-clasp/core';
+import type { GlueStep } from '@lean-clasp/core/adhesives';
+import { leadMin } from '@lean-clasp/core/choice';
 import { STEP_WORDS } from '@lean-clasp/words';
 import Typography from '@mui/material/Typography';
 import { waitWords } from '../glue/wait-words';

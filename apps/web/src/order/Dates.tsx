@@ -1,4 +1,5 @@
-import { datesOf, type DatedSessionOfBuild, readWallTime, type Plan } from '@lean-clasp/core';
+import { readWallTime } from '@lean-clasp/core/calendar';
+import { datesOf, type DatedSessionOfBuild, type Plan } from '@lean-clasp/core/plan';
 import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';

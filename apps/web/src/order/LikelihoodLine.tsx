@@ -1,10 +1,7 @@
-import {
-  type BuildDocument,
-  formatCount,
-  type Likelihood,
-  type LikelyChange,
-  type ShopDocument,
-} from '@lean-clasp/core';
+import type { LikelyChange } from '@lean-clasp/core/fixes';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
+import type { Likelihood } from '@lean-clasp/core/plan';
+import { formatCount } from '@lean-clasp/core/units';
 import { changeWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,4 +1,6 @@
-import { type Arranged, type Plan, formatClock, formatWait, glueJobOf, stepsBefore } from '@lean-clasp/core';
+import { stepsBefore } from '@lean-clasp/core/choice';
+import { type Arranged, type Plan, glueJobOf } from '@lean-clasp/core/plan';
+import { formatClock, formatWait } from '@lean-clasp/core/units';
 import { obstacleWords, statusWords } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';

@@ -1,4 +1,4 @@
-import type { Plan } from '@lean-clasp/core';
+import type { Plan } from '@lean-clasp/core/plan';
 import PauseIcon from '@mui/icons-material/Pause';
 import PlayArrowIcon from '@mui/icons-material/PlayArrow';
 import Box from '@mui/material/Box';

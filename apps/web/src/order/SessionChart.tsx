@@ -1,11 +1,6 @@
-import {
-  formatClock,
-  type OperationKind,
-  operationsOf,
-  type OrderedSession,
-  type Plan,
-  type PlannedOperation,
-} from '@lean-clasp/core';
+import type { OperationKind } from '@lean-clasp/core/kinds';
+import { operationsOf, type OrderedSession, type Plan, type PlannedOperation } from '@lean-clasp/core/plan';
+import { formatClock } from '@lean-clasp/core/units';
 import { instructionWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';

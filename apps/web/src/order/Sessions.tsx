@@ -1,4 +1,5 @@
-import { type Plan, formatClock, type OrderedSession } from '@lean-clasp/core';
+import type { Plan, OrderedSession } from '@lean-clasp/core/plan';
+import { formatClock } from '@lean-clasp/core/units';
 import { causeWords } from '@lean-clasp/words';
 import {
   type CollisionDetection,

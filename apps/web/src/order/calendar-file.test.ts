@@ -1,4 +1,4 @@
-import { readWallTime } from '@lean-clasp/core';
+import { readWallTime } from '@lean-clasp/core/calendar';
 import ICAL from 'ical.js';
 import { calendarFile } from './calendar-file';
 

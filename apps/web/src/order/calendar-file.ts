@@ -1,4 +1,5 @@
-import { type DatedSessionOfBuild, writeWallTime } from '@lean-clasp/core';
+import { writeWallTime } from '@lean-clasp/core/calendar';
+import type { DatedSessionOfBuild } from '@lean-clasp/core/plan';
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
 
 /** A session of a named build on the calendar. */

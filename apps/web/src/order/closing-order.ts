@@ -1,4 +1,4 @@
-import type { Plan } from '@lean-clasp/core';
+import type { Plan } from '@lean-clasp/core/plan';
 
 /** Joints that close together, in order over all sessions; in one go they close as they are listed. */
 export function closingOrder({

@@ -1,4 +1,5 @@
-import { type Arranged, type BuildDocument, withSessions } from '@lean-clasp/core';
+import type { BuildDocument } from '@lean-clasp/core/formats';
+import { type Arranged, withSessions } from '@lean-clasp/core/plan';
 
 type Edit = (build: BuildDocument) => BuildDocument;
 

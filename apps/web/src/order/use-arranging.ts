@@ -1,4 +1,5 @@
-import type { Arranged, BuildDocument, ShopDocument } from '@lean-clasp/core';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
+import type { Arranged } from '@lean-clasp/core/plan';
 import { useCallback } from 'react';
 import { useSearch } from '../planner/use-search';
 import { arranger } from '../planner/workers';

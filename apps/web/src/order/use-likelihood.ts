@@ -1,4 +1,6 @@
-import type { BuildDocument, Likelihood, LikelyChange, ShopDocument } from '@lean-clasp/core';
+import type { LikelyChange } from '@lean-clasp/core/fixes';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
+import type { Likelihood } from '@lean-clasp/core/plan';
 import { proxy } from 'comlink';
 import { useEffect, useState } from 'react';
 import { arranger } from '../planner/workers';

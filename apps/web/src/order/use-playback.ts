@@ -1,11 +1,11 @@
 import {
-  type Plan,
   type PlayedClosing,
   playedClosings,
   type Shifts,
   shiftsAt,
   TOGETHER,
-} from '@lean-clasp/core';
+} from '@lean-clasp/core/drawing';
+import type { Plan } from '@lean-clasp/core/plan';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useEffect, useMemo, useState } from 'react';
 import { closingOrder } from './closing-order';

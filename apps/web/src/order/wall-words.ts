@@ -1,4 +1,4 @@
-import { writeWallTime } from '@lean-clasp/core';
+import { writeWallTime } from '@lean-clasp/core/calendar';
 import dayjs from 'dayjs';
 
 const wall = (at: number) => dayjs(writeWallTime(at));

@@ -1,4 +1,7 @@
-import type { Aspect, BuildDocument, Fixes, Plan, ShopDocument, Verdict } from '@lean-clasp/core';
+import type { Fixes } from '@lean-clasp/core/fixes';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
+import type { Plan } from '@lean-clasp/core/plan';
+import type { Aspect, Verdict } from '@lean-clasp/core/verdicts';
 import { createContext, type ReactNode, use, useEffect, useMemo, useState } from 'react';
 import { sharing } from './sharing';
 import { adviser, askPlan, askSettled } from './workers';

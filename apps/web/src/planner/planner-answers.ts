@@ -1,27 +1,25 @@
+import { findFixes, type Fixes, type LikelyChange, likelyChanges } from '@lean-clasp/core/fixes';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
+import type { Press } from '@lean-clasp/core/mechanics';
 import {
-  type Arranged,
-  arrangements,
-  type BuildDocument,
-  type BuildToDate,
-  buildToDate,
-  compareGlues,
-  findFixes,
-  type Fixes,
-  type GlueComparison,
-  type Likelihood,
-  likelihoodOf,
-  type LikelyChange,
-  likelyChanges,
-  type Plan,
-  planBuild,
-  type Press,
   pullPlacings,
   type PullPlacingStep,
   rowPlacings,
   type RowPlacingStep,
+} from '@lean-clasp/core/placing';
+import {
+  type Arranged,
+  arrangements,
+  type BuildToDate,
+  buildToDate,
+  compareGlues,
+  type GlueComparison,
+  type Likelihood,
+  likelihoodOf,
+  type Plan,
+  planBuild,
   settlePlan,
-  type ShopDocument,
-} from '@lean-clasp/core';
+} from '@lean-clasp/core/plan';
 
 /** Ids that begin alike and count up. */
 function idsLike(start: string): () => string {

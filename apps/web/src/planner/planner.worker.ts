@@ -1,4 +1,5 @@
-import { panelPressure, remembered } from '@lean-clasp/core';
+import { remembered } from '@lean-clasp/core/basics';
+import { panelPressure } from '@lean-clasp/core/mechanics';
 import { expose } from 'comlink';
 import { plannerAnswers } from './planner-answers';
 

@@ -1,4 +1,5 @@
-import { planBuild, STARTER_SHOP } from '@lean-clasp/core';
+import { planBuild } from '@lean-clasp/core/plan';
+import { STARTER_SHOP } from '@lean-clasp/core/templates';
 import { wagonBuilds } from '@lean-clasp/core/demo';
 import fc from 'fast-check';
 import { sharing } from './sharing';

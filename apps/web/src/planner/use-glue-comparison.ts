@@ -1,4 +1,4 @@
-import type { GlueComparison } from '@lean-clasp/core';
+import type { GlueComparison } from '@lean-clasp/core/plan';
 import dayjs from 'dayjs';
 import { useEffect, useState } from 'react';
 import { useOpenBuild } from '../workspace/open-build';

@@ -1,4 +1,5 @@
-import type { Aspect, BuildDocument, ShopDocument, Verdict } from '@lean-clasp/core';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
+import type { Aspect, Verdict } from '@lean-clasp/core/verdicts';
 import { useEffect, useState } from 'react';
 import { askSettled } from './workers';
 

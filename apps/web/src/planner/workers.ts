@@ -1,4 +1,5 @@
-import type { BuildDocument, Plan, ShopDocument } from '@lean-clasp/core';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
+import type { Plan } from '@lean-clasp/core/plan';
 import { type Remote, wrap } from 'comlink';
 import type { Planner } from './planner-answers';
 

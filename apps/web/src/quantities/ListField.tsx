@@ -1,4 +1,4 @@
-import { type Bounds } from '@lean-clasp/core';
+import type { Bounds } from '@lean-clasp/core/basics';
 import TextField from '@mui/material/TextField';
 import { useAppSelector } from '../app/store';
 import { useDraft } from './use-draft';

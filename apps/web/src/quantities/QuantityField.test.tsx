@@ -1,4 +1,4 @@
-import { LIMITS } from '@lean-clasp/core';
+import { LIMITS } from '@lean-clasp/core/basics';
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';

@@ -1,4 +1,5 @@
-import { type Bounds, type ParsedQuantity } from '@lean-clasp/core';
+import type { Bounds } from '@lean-clasp/core/basics';
+import type { ParsedQuantity } from '@lean-clasp/core/units';
 import TextField from '@mui/material/TextField';
 import { memo, useState } from 'react';
 import { useSteady } from '../parts/use-steady';

@@ -1,12 +1,12 @@
+import type { Bounds } from '@lean-clasp/core/basics';
 import {
-  type Bounds,
   formatLength,
   type ParsedQuantity,
   parseLength,
   parseScaled,
   formatScaled,
   type ScaledQuantity,
-} from '@lean-clasp/core';
+} from '@lean-clasp/core/units';
 import { useAppSelector } from '../app/store';
 import { QuantityField } from './QuantityField';
 

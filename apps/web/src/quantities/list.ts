@@ -1,4 +1,4 @@
-import { MM_PER_INCH, parseLength, type UnitSystem } from '@lean-clasp/core';
+import { MM_PER_INCH, parseLength, type UnitSystem } from '@lean-clasp/core/units';
 
 /** What the numbers of a list are: lengths in the person's unit, or plain numbers. */
 export type ListQuantity = 'length' | 'plain';

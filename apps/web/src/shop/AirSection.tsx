@@ -1,4 +1,5 @@
-import { LIMITS, type ShopDocument } from '@lean-clasp/core';
+import { LIMITS } from '@lean-clasp/core/basics';
+import type { ShopDocument } from '@lean-clasp/core/formats';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';

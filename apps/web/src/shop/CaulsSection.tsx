@@ -1,4 +1,5 @@
-import { type BlockLot, type CaulLot, LIMITS, type ShopDocument } from '@lean-clasp/core';
+import { LIMITS } from '@lean-clasp/core/basics';
+import type { BlockLot, CaulLot, ShopDocument } from '@lean-clasp/core/formats';
 import { SPECIES_OPTIONS } from '@lean-clasp/words';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';

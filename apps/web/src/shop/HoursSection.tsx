@@ -1,4 +1,5 @@
-import { type ShopDocument, weekOf } from '@lean-clasp/core';
+import type { ShopDocument } from '@lean-clasp/core/formats';
+import { weekOf } from '@lean-clasp/core/plan';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';

@@ -1,4 +1,6 @@
-import { BLANK_LABEL, type Bottle, findAdhesive, type Label, LIMITS, withLabel } from '@lean-clasp/core';
+import { BLANK_LABEL, findAdhesive, type Label, withLabel } from '@lean-clasp/core/adhesives';
+import { LIMITS } from '@lean-clasp/core/basics';
+import type { Bottle } from '@lean-clasp/core/formats';
 import Box from '@mui/material/Box';
 import { FieldRow } from '../parts/FieldRow';
 import { LengthField, NumberField, ScaledField } from '../quantities/fields';

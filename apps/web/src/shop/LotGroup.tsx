@@ -1,4 +1,4 @@
-import { LIMITS } from '@lean-clasp/core';
+import { LIMITS } from '@lean-clasp/core/basics';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';

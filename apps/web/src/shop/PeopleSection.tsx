@@ -1,4 +1,4 @@
-import type { ShopDocument } from '@lean-clasp/core';
+import type { ShopDocument } from '@lean-clasp/core/formats';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';

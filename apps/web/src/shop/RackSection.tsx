@@ -1,4 +1,6 @@
-import { findClampKind, LIMITS, type RackLot, type ShopDocument } from '@lean-clasp/core';
+import { LIMITS } from '@lean-clasp/core/basics';
+import { findClampKind } from '@lean-clasp/core/clamps';
+import type { RackLot, ShopDocument } from '@lean-clasp/core/formats';
 import { CLAMP_OPTIONS } from '@lean-clasp/words';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';

@@ -1,4 +1,5 @@
-import { type Bottle, LIMITS, type ShopDocument } from '@lean-clasp/core';
+import { LIMITS } from '@lean-clasp/core/basics';
+import type { Bottle, ShopDocument } from '@lean-clasp/core/formats';
 import { ADHESIVE_OPTIONS } from '@lean-clasp/words';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';

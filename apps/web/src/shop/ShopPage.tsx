@@ -1,4 +1,4 @@
-import type { ShopDocument } from '@lean-clasp/core';
+import type { ShopDocument } from '@lean-clasp/core/formats';
 import Typography from '@mui/material/Typography';
 import { SyncNotice } from '../documents/SyncNotice';
 import { useDocument } from '../documents/use-document';

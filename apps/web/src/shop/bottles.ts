@@ -1,4 +1,4 @@
-import type { Bottle, ShopDocument } from '@lean-clasp/core';
+import type { Bottle, ShopDocument } from '@lean-clasp/core/formats';
 import { makeId } from '../workspace/edits';
 import { changed } from './use-edit-shop';
 

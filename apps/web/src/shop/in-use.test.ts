@@ -1,4 +1,4 @@
-import type { RunDocument } from '@lean-clasp/core';
+import type { RunDocument } from '@lean-clasp/core/formats';
 import { DEMO_SHOP, pastRuns, stageFloor } from '@lean-clasp/core/demo';
 import { freeNow, inUse } from './in-use';
 

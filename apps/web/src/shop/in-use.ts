@@ -1,4 +1,4 @@
-import type { RunDocument, ShopDocument } from '@lean-clasp/core';
+import type { RunDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { releaseOf } from '../bench/release';
 
 /** Clamps of one lot that sit on work now. */

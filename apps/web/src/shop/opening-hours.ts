@@ -1,4 +1,4 @@
-import type { ShopHours } from '@lean-clasp/core';
+import type { ShopHours } from '@lean-clasp/core/calendar';
 
 /** Days in the order in which a week is read; 0 is Sunday. */
 export const WEEK: readonly { readonly day: number; readonly name: string }[] = [

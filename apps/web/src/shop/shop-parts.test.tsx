@@ -1,4 +1,4 @@
-import type { ShopDocument } from '@lean-clasp/core';
+import type { ShopDocument } from '@lean-clasp/core/formats';
 import { DEMO_SHOP } from '@lean-clasp/core/demo';
 import { ThemeProvider } from '@mui/material/styles';
 import { render, screen } from '@testing-library/react';

@@ -1,4 +1,4 @@
-import type { ShopDocument } from '@lean-clasp/core';
+import type { ShopDocument } from '@lean-clasp/core/formats';
 import { useAppDispatch } from '../app/store';
 import { editDocument } from '../documents/sync';
 import { SHOP_ID } from './shop-id';

@@ -1,4 +1,5 @@
-import { leastBy, type PlannedPull, type PressedAlong } from '@lean-clasp/core';
+import { leastBy } from '@lean-clasp/core/basics';
+import type { PlannedPull, PressedAlong } from '@lean-clasp/core/plan';
 import { isSelected, useSelection } from '../drawing/selection';
 import { PressureCurves } from './PressureCurves';
 

@@ -1,4 +1,4 @@
-import type { RowPlan } from '@lean-clasp/core';
+import type { RowPlan } from '@lean-clasp/core/plan';
 import { useTheme } from '@mui/material/styles';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';

@@ -1,4 +1,5 @@
-import { findSpecies, type RowPlan } from '@lean-clasp/core';
+import { findSpecies } from '@lean-clasp/core/materials';
+import type { RowPlan } from '@lean-clasp/core/plan';
 import { causeWords } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';

@@ -1,4 +1,4 @@
-import type { RowPlan } from '@lean-clasp/core';
+import type { RowPlan } from '@lean-clasp/core/plan';
 import { useTheme } from '@mui/material/styles';
 import Typography from '@mui/material/Typography';
 import { useFormat } from '../quantities/use-format';

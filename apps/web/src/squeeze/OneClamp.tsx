@@ -1,4 +1,5 @@
-import { LIMITS, type ShopDocument } from '@lean-clasp/core';
+import { LIMITS } from '@lean-clasp/core/basics';
+import type { ShopDocument } from '@lean-clasp/core/formats';
 import { lotWords } from '@lean-clasp/words';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';

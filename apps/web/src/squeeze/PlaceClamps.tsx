@@ -1,12 +1,6 @@
-import {
-  type BuildDocument,
-  type PlacedClamp,
-  rowOf,
-  type RowPlacing,
-  type RowPlacingStep,
-  type RowPlan,
-  withRow,
-} from '@lean-clasp/core';
+import type { BuildDocument, PlacedClamp } from '@lean-clasp/core/formats';
+import type { RowPlacing, RowPlacingStep } from '@lean-clasp/core/placing';
+import { rowOf, type RowPlan, withRow } from '@lean-clasp/core/plan';
 import { changeWords, placingWords } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';

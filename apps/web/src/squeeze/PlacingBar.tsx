@@ -1,4 +1,4 @@
-import type { PlacingStage } from '@lean-clasp/core';
+import type { PlacingStage } from '@lean-clasp/core/placing';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

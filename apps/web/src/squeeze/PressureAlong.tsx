@@ -1,4 +1,6 @@
-import { formatCount, leastBy, type PlannedLine, type RowPlan } from '@lean-clasp/core';
+import { leastBy } from '@lean-clasp/core/basics';
+import type { PlannedLine, RowPlan } from '@lean-clasp/core/plan';
+import { formatCount } from '@lean-clasp/core/units';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';

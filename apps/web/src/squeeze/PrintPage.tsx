@@ -1,4 +1,5 @@
-import type { BuildDocument, RowPlan, ShopDocument } from '@lean-clasp/core';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
+import type { RowPlan } from '@lean-clasp/core/plan';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import { Link as RouterLink, useParams } from 'react-router';

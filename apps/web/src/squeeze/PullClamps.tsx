@@ -1,13 +1,9 @@
 import AddIcon from '@mui/icons-material/Add';
-import {
-  findClampKind,
-  LIMITS,
-  type PulledClamp,
-  pullFrame,
-  type PullPlacingStep,
-  type SqueezedPull,
-  suits,
-} from '@lean-clasp/core';
+import { LIMITS } from '@lean-clasp/core/basics';
+import { findClampKind } from '@lean-clasp/core/clamps';
+import type { PulledClamp } from '@lean-clasp/core/formats';
+import type { PullPlacingStep } from '@lean-clasp/core/placing';
+import { pullFrame, type SqueezedPull, suits } from '@lean-clasp/core/plan';
 import { placingWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

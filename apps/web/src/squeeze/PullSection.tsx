@@ -1,4 +1,6 @@
-import { type BuildDocument, pullOpenings, findClampKind, type SqueezedPull } from '@lean-clasp/core';
+import { findClampKind } from '@lean-clasp/core/clamps';
+import type { BuildDocument } from '@lean-clasp/core/formats';
+import { pullOpenings, type SqueezedPull } from '@lean-clasp/core/plan';
 import { PRESSURE_WORDS, causeWords, pullName } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Table from '@mui/material/Table';

@@ -1,4 +1,7 @@
-import { type BuildDocument, pullTightening, CAREFUL_SAW_DEG, LIMITS, packingOf } from '@lean-clasp/core';
+import { LIMITS } from '@lean-clasp/core/basics';
+import type { BuildDocument } from '@lean-clasp/core/formats';
+import { pullTightening, packingOf } from '@lean-clasp/core/plan';
+import { CAREFUL_SAW_DEG } from '@lean-clasp/core/verdicts';
 import { CLAMP_CAUTION, tighteningWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';

@@ -1,4 +1,6 @@
-import { findClampKind, rowOpenings, type RowPlan, rowTightening, type ShopDocument } from '@lean-clasp/core';
+import { findClampKind } from '@lean-clasp/core/clamps';
+import type { ShopDocument } from '@lean-clasp/core/formats';
+import { rowOpenings, type RowPlan, rowTightening } from '@lean-clasp/core/plan';
 import { tighteningWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Table from '@mui/material/Table';

@@ -1,4 +1,4 @@
-import type { PlannedLine } from '@lean-clasp/core';
+import type { PlannedLine } from '@lean-clasp/core/plan';
 
 /** Pressure along one line, at equal steps. */
 interface Curve {

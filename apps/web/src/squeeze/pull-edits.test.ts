@@ -1,11 +1,5 @@
-import {
-  type BuildDocument,
-  type Plan,
-  planBuild,
-  settlePlan,
-  type SqueezedPull,
-  suits,
-} from '@lean-clasp/core';
+import type { BuildDocument } from '@lean-clasp/core/formats';
+import { type Plan, planBuild, settlePlan, type SqueezedPull, suits } from '@lean-clasp/core/plan';
 import { DEMO_SHOP, wagonBuilds } from '@lean-clasp/core/demo';
 import {
   addPulled,

@@ -1,4 +1,5 @@
-import type { BuildDocument, PlannedPull, PulledClamp, RackLot, SqueezedPull } from '@lean-clasp/core';
+import type { BuildDocument, PulledClamp, RackLot } from '@lean-clasp/core/formats';
+import type { PlannedPull, SqueezedPull } from '@lean-clasp/core/plan';
 import { eased, makeId } from '../workspace/edits';
 
 type Edit = (build: BuildDocument) => BuildDocument;

@@ -1,4 +1,4 @@
-import type { ShopDocument } from '@lean-clasp/core';
+import type { ShopDocument } from '@lean-clasp/core/formats';
 import { useMemo, useState } from 'react';
 import { freeNow } from '../shop/in-use';
 import { useInUse } from '../shop/use-in-use';

@@ -1,4 +1,4 @@
-import type { Bounds } from '@lean-clasp/core';
+import type { Bounds } from '@lean-clasp/core/basics';
 import {
   ADHESIVE_OPTIONS,
   CLAMP_OPTIONS,

@@ -1,4 +1,4 @@
-import { type Figure, type FigureInk, figureOf } from '@lean-clasp/core';
+import { type Figure, type FigureInk, figureOf } from '@lean-clasp/core/drawing';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useTheme } from '@mui/material/styles';

@@ -1,4 +1,7 @@
-import { findAdhesive, type Finding, formatWait, type Range, readWallTime } from '@lean-clasp/core';
+import { findAdhesive } from '@lean-clasp/core/adhesives';
+import type { Finding, Range } from '@lean-clasp/core/basics';
+import { readWallTime } from '@lean-clasp/core/calendar';
+import { formatWait } from '@lean-clasp/core/units';
 import { causeWords, reasonWords } from '@lean-clasp/words';
 import { dayAndTime } from '../order/wall-words';
 import type { Format } from '../quantities/use-format';

@@ -1,4 +1,4 @@
-import { CALCULATIONS } from '@lean-clasp/core';
+import { CALCULATIONS } from '@lean-clasp/core/calculations';
 import { formatFor } from '@lean-clasp/words';
 import { isRows, valueWords } from './answer-words';
 import { labelOf, SUM_GROUPS, SUM_TITLES } from './labels';

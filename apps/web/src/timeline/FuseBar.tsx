@@ -1,4 +1,5 @@
-import { formatClock, type Range } from '@lean-clasp/core';
+import type { Range } from '@lean-clasp/core/basics';
+import { formatClock } from '@lean-clasp/core/units';
 import { FIGURE_FACE } from '../app/theme';
 import type { Tokens } from '../app/tokens';
 

@@ -1,10 +1,6 @@
-import {
-  findAdhesive,
-  type GlueToGet,
-  type ShopCalendar,
-  type ShopDocument,
-  type ShopSession,
-} from '@lean-clasp/core';
+import { findAdhesive } from '@lean-clasp/core/adhesives';
+import type { ShopDocument } from '@lean-clasp/core/formats';
+import type { GlueToGet, ShopCalendar, ShopSession } from '@lean-clasp/core/plan';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';

@@ -1,10 +1,6 @@
-import {
-  ASPECTS,
-  type BuildDocument,
-  equilibriumMoisturePct,
-  type RunDocument,
-  type ShopDocument,
-} from '@lean-clasp/core';
+import type { BuildDocument, RunDocument, ShopDocument } from '@lean-clasp/core/formats';
+import { equilibriumMoisturePct } from '@lean-clasp/core/materials';
+import { ASPECTS } from '@lean-clasp/core/verdicts';
 import { ASPECT_NAMES } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -1,13 +1,13 @@
+import { readWallTime } from '@lean-clasp/core/calendar';
+import type { ShopDocument } from '@lean-clasp/core/formats';
 import {
   type BuildToDate,
   type GlueToGet,
   glueToGet,
   heldBy,
-  readWallTime,
   type ShopCalendar,
   shopCalendar,
-  type ShopDocument,
-} from '@lean-clasp/core';
+} from '@lean-clasp/core/plan';
 import dayjs from 'dayjs';
 import { useEffect, useMemo, useState } from 'react';
 import { useBuildsQuery, useRunsQuery } from '../api/api';

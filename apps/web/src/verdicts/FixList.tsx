@@ -1,4 +1,4 @@
-import type { Fix } from '@lean-clasp/core';
+import type { Fix } from '@lean-clasp/core/fixes';
 import { ASPECT_NAMES, changeWords, figureWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

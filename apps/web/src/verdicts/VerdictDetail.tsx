@@ -1,5 +1,5 @@
 import CloseIcon from '@mui/icons-material/Close';
-import { type Verdict } from '@lean-clasp/core';
+import type { Verdict } from '@lean-clasp/core/verdicts';
 import { ASPECT_NAMES, type Working, workingOf } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';

@@ -1,4 +1,4 @@
-import { type Aspect, ASPECTS, type Verdict } from '@lean-clasp/core';
+import { type Aspect, ASPECTS, type Verdict } from '@lean-clasp/core/verdicts';
 import { ASPECT_NAMES, againstWords, causeWords, figureWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';

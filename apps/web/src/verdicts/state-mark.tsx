@@ -1,4 +1,4 @@
-import { type VerdictState } from '@lean-clasp/core';
+import type { VerdictState } from '@lean-clasp/core/verdicts';
 import Box from '@mui/material/Box';
 import type { Tokens } from '../app/tokens';
 

@@ -1,7 +1,9 @@
 import Button from '@mui/material/Button';
 import Popover from '@mui/material/Popover';
 import Box from '@mui/material/Box';
-import { type Climate, equilibriumMoisturePct, LIMITS } from '@lean-clasp/core';
+import { LIMITS } from '@lean-clasp/core/basics';
+import type { Climate } from '@lean-clasp/core/formats';
+import { equilibriumMoisturePct } from '@lean-clasp/core/materials';
 import { memo, useState } from 'react';
 import { FIGURE_FACE } from '../app/theme';
 import { AGE_EVERY_MS, airNote, airWords } from '../air/air-words';

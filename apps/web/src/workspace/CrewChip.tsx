@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import Menu from '@mui/material/Menu';
 import MenuItem from '@mui/material/MenuItem';
-import { LIMITS } from '@lean-clasp/core';
+import { LIMITS } from '@lean-clasp/core/basics';
 import { memo, useState } from 'react';
 import { chipStyle } from './ClimateChip';
 import { useBuildHandle } from './open-build';

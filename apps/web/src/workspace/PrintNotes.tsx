@@ -1,4 +1,4 @@
-import type { RowPlan } from '@lean-clasp/core';
+import type { RowPlan } from '@lean-clasp/core/plan';
 import { useFormat } from '../quantities/use-format';
 
 /** On paper only: what the drawing is of, and its clamps in the order in which they stand along it. */

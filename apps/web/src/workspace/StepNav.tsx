@@ -1,4 +1,4 @@
-import type { Aspect } from '@lean-clasp/core';
+import type { Aspect } from '@lean-clasp/core/verdicts';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { Link, useNavigate } from 'react-router';

@@ -1,4 +1,6 @@
-import { type Fix, panelMarks, type Plan, rowOf, type RowPlan } from '@lean-clasp/core';
+import { panelMarks } from '@lean-clasp/core/drawing';
+import type { Fix } from '@lean-clasp/core/fixes';
+import { type Plan, rowOf, type RowPlan } from '@lean-clasp/core/plan';
 import Box from '@mui/material/Box';
 import { lazy, Suspense, useMemo } from 'react';
 import { DrawingSheet } from '../drawing/DrawingSheet';

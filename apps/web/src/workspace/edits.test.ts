@@ -1,4 +1,4 @@
-import { planBuild, rowOf, withRow } from '@lean-clasp/core';
+import { planBuild, rowOf, withRow } from '@lean-clasp/core/plan';
 import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
 import {
   addBoard,

@@ -4,11 +4,9 @@ import {
   MOST_BOARDS,
   MOST_CLAMPS,
   type PlacedClamp,
-  type RowPlan,
-  rowOf,
   type ShopDocument,
-  withRow,
-} from '@lean-clasp/core';
+} from '@lean-clasp/core/formats';
+import { type RowPlan, rowOf, withRow } from '@lean-clasp/core/plan';
 import { nanoid } from '@reduxjs/toolkit';
 
 /** A pure edit of a build. */

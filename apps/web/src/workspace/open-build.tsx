@@ -1,4 +1,4 @@
-import type { BuildDocument, ShopDocument } from '@lean-clasp/core';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { createContext, type ReactNode, use, useCallback, useMemo } from 'react';
 import { useAppDispatch } from '../app/store';
 import { editDocument } from '../documents/sync';

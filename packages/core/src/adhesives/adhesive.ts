@@ -1,4 +1,4 @@
-import type { Range } from '../range';
+import type { Range } from '../basics/range';
 
 /** Where the finished joint will live, from mildest to hardest. */
 export const SERVICES = ['dry', 'damp', 'exterior', 'wet'] as const;

@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import { type Adhesive, type Service, SERVICES } from './adhesive';
 import { ADHESIVE_TABLE } from './catalogue';
 

@@ -1,4 +1,4 @@
-import { combineRanges, type Range, subtractRanges } from '../range';
+import { combineRanges, type Range, subtractRanges } from '../basics/range';
 import type { Adhesive } from './adhesive';
 
 /** A figure with two ends as labels print it; one end alone stands for both. */

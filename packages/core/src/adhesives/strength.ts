@@ -1,5 +1,5 @@
-import { InputError } from '../checks';
-import type { Range } from '../range';
+import { InputError } from '../basics/checks';
+import type { Range } from '../basics/range';
 import type { Adhesive } from './adhesive';
 import type { AdhesiveWindow } from './window';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import { vapourPressureDeficitKPa } from '../materials';
 import { type AdhesiveWindow, adhesiveWindow, findAdhesive, listAdhesives, standsService } from '.';
 

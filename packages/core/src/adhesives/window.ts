@@ -1,8 +1,8 @@
-import { within } from '../checks';
-import { type Finding, finding } from '../finding';
-import { LIMITS } from '../limits';
+import { within } from '../basics/checks';
+import { type Finding, finding } from '../basics/finding';
+import { LIMITS } from '../basics/limits';
 import { equilibriumMoisturePct, type GluingTraits, vapourPressureDeficitKPa } from '../materials';
-import { clamp, type Range, scaleRange, subtractRanges } from '../range';
+import { clamp, type Range, scaleRange, subtractRanges } from '../basics/range';
 import type { Adhesive, Chemistry } from './adhesive';
 
 /** Conditions of one glue line; wood and glue are as warm as the air unless said otherwise. */

@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import { type GluingTraits, resolveSpecies, type WoodProperties } from '../materials';
 import { MAIN_AXES, reach, solidPoints, solidVolume, type Surface, surfacesOf, type Vec3 } from '../solids';
 import type { Assembly, Part } from './assembly';

@@ -1,7 +1,7 @@
 import { findClampKind, openingNeededMm } from '../clamps';
 import type { RackLot, RowSection, ShopDocument } from '../formats';
 import type { Panel } from './panel';
-import { LIMITS } from '../limits';
+import { LIMITS } from '../basics/limits';
 
 /** Packing between each jaw and the edge, mm. */
 export const paddingOf = ({ edge }: Pick<RowSection, 'edge'>): number =>

@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import type { Board } from '../formats';
 import type { GluingTraits, WoodProperties } from '../materials';
 import { MAIN_AXES, reach, solidPoints } from '../solids';

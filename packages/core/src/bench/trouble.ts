@@ -1,4 +1,4 @@
-import { type Finding, finding } from '../finding';
+import { type Finding, finding } from '../basics/finding';
 import { type FuseReading, shortestFuse } from './clock';
 
 /**

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import { breadboardSlot, findSpecies, movementMm, type WoodProperties } from '../materials';
 import { bend } from '.';
 

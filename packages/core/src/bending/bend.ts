@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 
 /** A curve to be laminated out of thin plies. */
 export interface Bend {

@@ -1,7 +1,7 @@
 import { Type } from '@sinclair/typebox';
 import { bend as computeBend } from '../bending';
 import { bounded, oneOf, strictObject } from '../formats';
-import { LIMITS } from '../limits';
+import { LIMITS } from '../basics/limits';
 import { breadboardSlot as computeSlot, resolveSpecies } from '../materials';
 import { calculation } from './calculation';
 import { optional, SpeciesSchema, UsedSchema } from './shared-schemas';

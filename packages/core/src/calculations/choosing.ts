@@ -9,7 +9,7 @@ import {
 } from '../adhesives';
 import { PLAIN_JOB, rankAdhesives } from '../choice';
 import { bounded, FINISHES, oneOf, orNull, strictObject } from '../formats';
-import { LIMITS } from '../limits';
+import { LIMITS } from '../basics/limits';
 import { equilibriumMoisturePct, resolveSpecies } from '../materials';
 import { calculation } from './calculation';
 import {

@@ -1,9 +1,9 @@
 import { Type } from '@sinclair/typebox';
 import { findAdhesive } from '../adhesives';
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import { clampNeed as computeNeed, findClampKind } from '../clamps';
 import { bounded, strictObject } from '../formats';
-import { LIMITS } from '../limits';
+import { LIMITS } from '../basics/limits';
 import { resolveSpecies } from '../materials';
 import { calculation } from './calculation';
 import { optional, SpeciesSchema, UsedSchema } from './shared-schemas';

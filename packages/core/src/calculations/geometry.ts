@@ -11,7 +11,7 @@ import {
   quad as computeQuad,
   stave as computeStave,
 } from '../geometry';
-import { LIMITS } from '../limits';
+import { LIMITS } from '../basics/limits';
 import { calculation } from './calculation';
 import { FindingsSchema, NumberOrNull, optional, UsedSchema } from './shared-schemas';
 

@@ -1,7 +1,7 @@
 import { Type } from '@sinclair/typebox';
 import { adhesiveWindow as computeWindow, findAdhesive } from '../adhesives';
 import { bounded, strictObject } from '../formats';
-import { LIMITS } from '../limits';
+import { LIMITS } from '../basics/limits';
 import { resolveSpecies } from '../materials';
 import { findSpreadMethod, spread as computeSpread } from '../spread';
 import { calculation } from './calculation';

@@ -1,9 +1,9 @@
 import { Type } from '@sinclair/typebox';
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import { BETWEEN_JAWS_MM } from '../clamps';
-import { finding } from '../finding';
+import { finding } from '../basics/finding';
 import { bounded, oneOf, strictObject } from '../formats';
-import { LIMITS } from '../limits';
+import { LIMITS } from '../basics/limits';
 import { resolveSpecies } from '../materials';
 import { layerPressure } from '../mechanics';
 import { placeClamps as place } from '../placing';

@@ -1,8 +1,8 @@
 import { type Static, Type } from '@sinclair/typebox';
-import { InputError } from '../checks';
-import { type Finding, finding } from '../finding';
+import { InputError } from '../basics/checks';
+import { type Finding, finding } from '../basics/finding';
 import { bounded, oneOf, orNull, strictObject } from '../formats';
-import { LIMITS } from '../limits';
+import { LIMITS } from '../basics/limits';
 import { resolveSpecies } from '../materials';
 import { caulCrown, panelPressure as pressureOf, panelStrut, type PressedBoard } from '../mechanics';
 import { calculation } from './calculation';

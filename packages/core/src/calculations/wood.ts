@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { bounded, oneOf, strictObject } from '../formats';
-import { LIMITS } from '../limits';
+import { LIMITS } from '../basics/limits';
 import { cupSagittaMm, equilibriumMoisturePct, movementMm, resolveSpecies } from '../materials';
 import { calculation } from './calculation';
 import { SpeciesSchema, UsedSchema } from './shared-schemas';

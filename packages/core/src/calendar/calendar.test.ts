@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { findCalculation } from '../calculations';
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import cases from '../test-support/reference/calendar.json';
 import type { CalendarInput } from './input';
 import { Openings } from './openings';

@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import type { ClampCount } from '../sequence';
 import type { CalendarProblem, CalendarSession, CalendarShop, Wait } from './calendar';
 import { Openings, type ShopHours } from './openings';

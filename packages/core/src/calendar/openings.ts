@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import { DAY_MIN, minuteOfWeek, WEEK_MIN, type WallMinute } from './wall-time';
 
 /** Hours on one day of the week in which hands are in the shop; day 0 is Sunday. */

@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 
 /** Minutes since the first minute of 1970 on a wall clock that knows no zones and no daylight saving. */
 export type WallMinute = number;

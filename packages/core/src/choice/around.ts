@@ -1,5 +1,5 @@
 import type { Adhesive, AdhesiveWindow, GlueStep } from '../adhesives';
-import { type Range, scaleRange } from '../range';
+import { type Range, scaleRange } from '../basics/range';
 import type { GlueJob } from './job';
 
 /** What the steps before the real coat go by. */

@@ -1,5 +1,5 @@
 import { type Adhesive, type AdhesiveWindow, SERVICES, standsService } from '../adhesives';
-import { type Finding, finding, type FindingValue } from '../finding';
+import { type Finding, finding, type FindingValue } from '../basics/finding';
 import type { GlueJob } from './job';
 
 /** One reason for (+) or against (−) a glue, with the weight it carries. All weights [judgement]. */

@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 
 /**
  * A generic kind of clamp with typical usable force [judgement, ± 30 %]; a force measured by the person wins.

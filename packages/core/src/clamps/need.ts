@@ -1,6 +1,6 @@
 import type { Adhesive } from '../adhesives';
-import { within } from '../checks';
-import { LIMITS } from '../limits';
+import { within } from '../basics/checks';
+import { LIMITS } from '../basics/limits';
 import type { WoodProperties } from '../materials';
 import { type TargetPressure, targetPressure } from './target';
 

@@ -1,5 +1,5 @@
 import type { Adhesive } from '../adhesives';
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 
 /** Pressure between which a joint is right. */
 export interface TargetPressure {

@@ -1,6 +1,6 @@
-import { finding } from '../finding';
+import { finding } from '../basics/finding';
 import type { BuildDocument, ShopDocument } from '../formats';
-import { LIMITS } from '../limits';
+import { LIMITS } from '../basics/limits';
 import type { Candidate } from './rank';
 
 /** One more pair of hands, as far as the shop and a friend go. */

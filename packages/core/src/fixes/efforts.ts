@@ -1,4 +1,4 @@
-import type { Finding, FindingValue } from '../finding';
+import type { Finding, FindingValue } from '../basics/finding';
 
 type Values = Readonly<Record<string, FindingValue>>;
 

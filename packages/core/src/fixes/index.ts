@@ -1,4 +1,3 @@
-export { effortOf } from './efforts';
 export { findFixes } from './find-fixes';
 export { type LikelyChange, likelyChanges } from './likelier';
 export type { Fix, Fixes } from './rank';

@@ -1,8 +1,8 @@
 import { typicalLot } from '../assembly';
 import { findClampKind, lotForceN } from '../clamps';
-import { finding } from '../finding';
+import { finding } from '../basics/finding';
 import type { ShopDocument } from '../formats';
-import { LIMITS } from '../limits';
+import { LIMITS } from '../basics/limits';
 import { ACROSS, clampsElsewhere, type Plan, type PlannedPull, pullFrame } from '../plan';
 import type { Candidate } from './rank';
 

@@ -1,8 +1,8 @@
 import { longEnoughLots, type Panel } from '../assembly';
 import { findClampKind, lotForceN } from '../clamps';
-import { finding } from '../finding';
+import { finding } from '../basics/finding';
 import { caulPairsIn, type PlacedClamp, type ShopDocument } from '../formats';
-import { LIMITS } from '../limits';
+import { LIMITS } from '../basics/limits';
 import { positionsOn, withBoards, withRow } from '../plan';
 import { ROW_PRESSING_SOURCES } from './row-pressing-changes';
 import type { Candidate } from './rank';

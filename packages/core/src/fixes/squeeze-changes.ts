@@ -1,4 +1,4 @@
-import { finding } from '../finding';
+import { finding } from '../basics/finding';
 import type { BuildDocument, ShopDocument } from '../formats';
 import { ACROSS, clampsElsewhere, packingOf, type Plan } from '../plan';
 import { closedDry } from './common-changes';

@@ -1,4 +1,4 @@
-import { finding } from '../finding';
+import { finding } from '../basics/finding';
 import { type BuildDocument, NO_WISHES } from '../formats';
 import type { Candidate } from './rank';
 

@@ -1,6 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { SERVICES } from '../adhesives';
-import { LIMITS } from '../limits';
+import { LIMITS } from '../basics/limits';
 import {
   BoardSchema,
   ClimateSchema,

@@ -1,6 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { CONDITIONS, GLUED_REGIONS, JOINT_KINDS, REINFORCEMENTS } from '../assembly/assembly';
-import { LIMITS } from '../limits';
+import { LIMITS } from '../basics/limits';
 import { bounded, Id, oneOf, orNull, ShortText, strictObject } from './schema';
 
 /** Most feeler readings along one joint. */

@@ -1,5 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox';
-import { LIMITS } from '../limits';
+import { LIMITS } from '../basics/limits';
 import { bounded, Id, oneOf, strictObject, wholeBounded } from './schema';
 
 /** A clamp placed on a row of boards, taken from a lot on the shop's rack. */

@@ -1,5 +1,5 @@
 import { type TNumber, type TSchema, Type } from '@sinclair/typebox';
-import type { Bounds } from '../checks';
+import type { Bounds } from '../basics/checks';
 
 /** A finite number inside bounds. */
 export function bounded(bounds: Bounds): TNumber {

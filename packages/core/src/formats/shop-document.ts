@@ -1,5 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox';
-import { LIMITS } from '../limits';
+import { LIMITS } from '../basics/limits';
 import { ClimateSchema } from './build-sections';
 import { bounded, Id, oneOf, orNull, ShortText, strictObject, wholeBounded } from './schema';
 

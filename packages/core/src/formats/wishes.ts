@@ -1,5 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox';
-import { LIMITS } from '../limits';
+import { LIMITS } from '../basics/limits';
 import { bounded, oneOf, orNull, strictObject } from './schema';
 
 /** What comes over the wood afterwards. */

@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 
 /** A height read at a place: x along the length, y across, z up. */
 export interface HeightReading {

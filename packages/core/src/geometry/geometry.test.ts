@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import { angledPull, band, compoundMitre, edgeLine, flatness, mitrePolygon, quad, stave } from '.';
 
 type Point = readonly [number, number];

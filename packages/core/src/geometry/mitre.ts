@@ -1,5 +1,5 @@
-import { InputError } from '../checks';
-import { type Finding, finding } from '../finding';
+import { InputError } from '../basics/checks';
+import { type Finding, finding } from '../basics/finding';
 import { degrees, radians } from './angles';
 
 /** A mitred polygon: side i runs from corner i to corner i + 1, measured outside. */

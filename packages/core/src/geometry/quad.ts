@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 
 /** Four sides and two diagonals of a frame, corners a b c d in turn; mm. */
 export interface QuadReadings {

@@ -1,5 +1,5 @@
-import { InputError } from '../checks';
-import { type Finding, finding } from '../finding';
+import { InputError } from '../basics/checks';
+import { type Finding, finding } from '../basics/finding';
 import { breadboardSlot, resolveSpecies } from '../materials';
 import { box, solidOf } from '../solids';
 import { BAR_CLAMPS, defineKind, joint, PADS_MM, part, type Season, upTo, X, Y } from './kind';

@@ -1,6 +1,6 @@
 import type { Board } from '../formats';
 import { MOST_BOARDS } from '../formats';
-import { LIMITS } from '../limits';
+import { LIMITS } from '../basics/limits';
 import { box, solidOf } from '../solids';
 import { defineKind, joint, PADS_MM, partId, type PartDraft, X } from './kind';
 import { askCount, askLength, askSpecies } from './question';

@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import type { FreeJoint, FreePart } from '../formats';
 import { box, reach, solidOf, solidPoints, type Vec3 } from '../solids';
 import { BAR_CLAMPS, joint, type Layout, PADS_MM, X, Y, Z } from './kind';

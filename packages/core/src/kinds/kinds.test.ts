@@ -1,5 +1,5 @@
 import { type AssemblyFacts, deriveAssembly } from '../assembly';
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import { assemblyMarks } from '../drawing';
 import type { FreePart } from '../formats';
 import { findKind, KINDS, startOf } from '.';

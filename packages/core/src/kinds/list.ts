@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import { BENT_LAMINATION } from './bent-lamination';
 import { BREADBOARD } from './breadboard';
 import { CASE } from './case';

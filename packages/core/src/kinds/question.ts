@@ -1,4 +1,4 @@
-import { type Bounds, boundsInWords, InputError, within } from '../checks';
+import { type Bounds, boundsInWords, InputError, within } from '../basics/checks';
 import { resolveSpecies } from '../materials';
 
 /** One of the few things a kind of glue-up asks. `value` is the answer it starts from. */

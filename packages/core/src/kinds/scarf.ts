@@ -1,7 +1,7 @@
 import { extruded, solidOf, type Vec2 } from '../solids';
 import { defineKind, joint, part, partId, STACK_CLAMPS, upTo, X, Z } from './kind';
 import { askCount, askLength, askNumber, askSpecies } from './question';
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 
 /** Lengths of plank or pole joined end to end on long slopes. */
 export const SCARF = defineKind({

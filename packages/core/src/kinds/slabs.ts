@@ -1,4 +1,4 @@
-import { finding } from '../finding';
+import { finding } from '../basics/finding';
 import { box, solidOf } from '../solids';
 import { defineKind, joint, PADS_MM, partId, upTo } from './kind';
 import { askCount, askLength, askSpecies } from './question';

@@ -1,5 +1,5 @@
-import { InputError } from '../checks';
-import { finding } from '../finding';
+import { InputError } from '../basics/checks';
+import { finding } from '../basics/finding';
 import { box, type Prism, type Solid, solidOf } from '../solids';
 import { BAR_CLAMPS, defineKind, joint, PADS_MM, part, type PartDraft, partId, upTo, X, Y } from './kind';
 import { askCount, askLength, askSpecies } from './question';

@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import { box, type Prism, type Solid } from '../solids';
 import { BAR_CLAMPS, defineKind, joint, PADS_MM, part, partId, upTo, X, Y } from './kind';
 import { askChoice, askCount, askLength, askSpecies } from './question';

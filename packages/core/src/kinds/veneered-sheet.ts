@@ -1,4 +1,4 @@
-import { finding } from '../finding';
+import { finding } from '../basics/finding';
 import { box, solidOf } from '../solids';
 import { defineKind, joint, part, partId, X, Z } from './kind';
 import { askChoice, askLength, askSpecies } from './question';

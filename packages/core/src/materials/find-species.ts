@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import type { GluingTraits, Species, SpeciesInput, WoodProperties } from './species';
 import { SPECIES_TABLE } from './species-table';
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import { equilibriumMoisturePct, vapourPressureDeficitKPa } from '.';
 
 describe('equilibriumMoisturePct', () => {

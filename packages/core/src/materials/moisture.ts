@@ -1,5 +1,5 @@
-import { within } from '../checks';
-import { LIMITS } from '../limits';
+import { within } from '../basics/checks';
+import { LIMITS } from '../basics/limits';
 
 /**
  * Equilibrium moisture content of wood in %, from air temperature (°C) and relative humidity (%).

@@ -1,5 +1,5 @@
-import { within } from '../checks';
-import { LIMITS } from '../limits';
+import { within } from '../basics/checks';
+import { LIMITS } from '../basics/limits';
 import { type Cut, type WoodProperties, byCut } from './species';
 
 /** A board whose moisture content goes from one value to another. */

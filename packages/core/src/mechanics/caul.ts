@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 
 /** A caul across a panel, pulled down at both ends. */
 export interface CaulBeam {

@@ -1,4 +1,4 @@
-import { within } from '../checks';
+import { within } from '../basics/checks';
 
 /** A panel that cauls across it are to keep flat, and what works against that. */
 export interface HeldPanel {

@@ -1,5 +1,5 @@
-import { InputError } from '../checks';
-import { clamp } from '../range';
+import { InputError } from '../basics/checks';
+import { clamp } from '../basics/range';
 
 /** One pull on a line: where along it and how hard. */
 export interface Pull {

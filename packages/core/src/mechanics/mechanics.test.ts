@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import { findSpecies, type WoodProperties } from '../materials';
 import { closingForceN, endDepthMm, linePressure, panelStrut, spreadingRatio } from '.';
 import { beamAtRest } from './contact-beam';

@@ -1,4 +1,4 @@
-import { within } from '../checks';
+import { within } from '../basics/checks';
 import { beamAtRest } from './contact-beam';
 
 /** A stiff strip, such as a platen or a caul, that presses an elastic layer such as veneer on its core. */

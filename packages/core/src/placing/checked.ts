@@ -1,6 +1,6 @@
 import { panelLots, panelOpeningMm } from '../assembly';
 import { findClampKind, lotForceN } from '../clamps';
-import { type Finding, finding } from '../finding';
+import { type Finding, finding } from '../basics/finding';
 import { caulPairsIn, type BuildDocument, type PlacedClamp, type ShopDocument } from '../formats';
 import { type Press, STRUT_SHARE } from '../mechanics';
 import { type Plan, planBuild, rowOf, settlePlan, withRow } from '../plan';

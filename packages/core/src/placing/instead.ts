@@ -1,7 +1,7 @@
 import { listAdhesives, standsService } from '../adhesives';
 import { panelLots, panelOpeningMm, typicalLot } from '../assembly';
 import { canLightSqueeze, lotForceN, targetPressure } from '../clamps';
-import { finding } from '../finding';
+import { finding } from '../basics/finding';
 import type { RackLot, ShopDocument } from '../formats';
 import type { Press } from '../mechanics';
 import { planBuild, rowOf, withRow } from '../plan';

@@ -1,7 +1,7 @@
 import { DEMO_SHOP } from '../demo';
 import type { BuildDocument, ShopDocument } from '../formats';
 import { panelPressure } from '../mechanics';
-import { remembered } from '../remembered';
+import { remembered } from '../basics/remembered';
 import { demoAssembly } from '../test-support/builds';
 import { planBuild, settlePlan } from '../plan';
 import { type PullPlacing, pullPlacings } from '.';

@@ -1,5 +1,5 @@
 import { lotForceN } from '../clamps';
-import { type Finding, finding } from '../finding';
+import { type Finding, finding } from '../basics/finding';
 import type { BuildDocument, PulledClamp, RackLot } from '../formats';
 import { panelPressure, type Press } from '../mechanics';
 import {

@@ -18,7 +18,6 @@ export { slowestOf } from './joints/slowest';
 export { arrangements, withSessions } from './order/arrange-order';
 export type { Arranged } from './order/arranged';
 export { type Likelihood, likelihoodOf } from './order/likelihood';
-export { SET_UP_MIN } from './order/order-problem';
 export { operationsOf, type PlannedOperation } from './order/operations';
 export type { Order, OrderedSession } from './order/ordered-sessions';
 export type { Plan, PlanParts } from './plan';
@@ -46,7 +45,7 @@ export { ACROSS, positionsOn, type RowGap, type RowJob, rowOf, withRow } from '.
 export type { PlannedLine, RowPlan } from './row/row-plan';
 export { type Opening, rowOpenings, rowTightening } from './row/row-tightening';
 export { type BoardChange, withBoards } from './row/turned-boards';
-export { adhesiveOf, familiesOf } from './shelf';
+export { familiesOf } from './shelf';
 export {
   acrossInTurn,
   type ClampInSpace,

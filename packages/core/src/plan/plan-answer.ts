@@ -1,7 +1,7 @@
-import type { Range } from '../range';
+import type { Range } from '../basics/range';
 import { pressureWord, type PressureWord, type TargetPressure } from '../clamps';
 import type { Hazard } from '../adhesives';
-import type { Finding } from '../finding';
+import type { Finding } from '../basics/finding';
 import { type CheckKind, type KindCaution, kindOf, ritualOf } from '../kinds';
 import { type Aspect, ASPECTS, type FigureKind, type VerdictState } from '../verdicts';
 import { clampsOf } from './dates/dates';

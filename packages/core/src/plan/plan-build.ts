@@ -1,8 +1,8 @@
 import { type AssemblyFacts, deriveAssembly, panelOf } from '../assembly';
-import { type Finding, finding } from '../finding';
+import { type Finding, finding } from '../basics/finding';
 import type { BuildDocument, ShopDocument } from '../formats';
 import { layAssembly } from '../kinds';
-import { LIMITS } from '../limits';
+import { LIMITS } from '../basics/limits';
 import { equilibriumMoisturePct } from '../materials';
 import { panelPressure, type Press } from '../mechanics';
 import { judge, judgeTight } from '../verdicts';

@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import { type BuildDocument, type ShopDocument, upgradedBuild } from '../formats';
 import { type BuildStart, newBuild, STARTER_SHOP } from '../templates';
 

@@ -1,4 +1,4 @@
-import { finding } from '../finding';
+import { finding } from '../basics/finding';
 import { sessionLaidOut } from './arrange';
 import { type BlockTimer, roughTimer } from './block-timer';
 import { closingTree, splitter } from './closing-tree';

@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import type { ClampCount, SequenceProblem } from './problem';
 import { waysOut } from './ways-out';
 

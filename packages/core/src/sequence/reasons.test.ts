@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import { deepFreeze } from '../test-support/deep-freeze';
 import { problemOf, type SequenceInput, type SequenceJoint } from './input';
 import { FULL_EFFORT, improvingSequence, solveSequence } from './solve-sequence';

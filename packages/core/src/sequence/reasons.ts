@@ -1,5 +1,5 @@
 import { SHARE_EPS } from './best-timing';
-import { finding, type Finding } from '../finding';
+import { finding, type Finding } from '../basics/finding';
 import { shortOf, type SequenceProblem } from './problem';
 import type { BlockTimer } from './block-timer';
 import { connectedPieces, splitsOf } from './splits';

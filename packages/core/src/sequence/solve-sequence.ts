@@ -1,4 +1,4 @@
-import { finding, type Finding } from '../finding';
+import { finding, type Finding } from '../basics/finding';
 import { arrangeOnce } from './arrange';
 import { blockTimer, roughTimer } from './block-timer';
 import { closingTree, splitter } from './closing-tree';

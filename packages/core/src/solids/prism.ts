@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import { signedArea } from './polygon';
 import { add, dot, scale, turn, unit, type Vec2, type Vec3, cross, subtract } from './vector';
 

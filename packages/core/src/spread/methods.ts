@@ -1,4 +1,4 @@
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 
 /**
  * A way of getting glue onto the wood. Rates are one person's [judgement], to be calibrated from the log.

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { findAdhesive, listAdhesives } from '../adhesives';
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import { findSpreadMethod, listSpreadMethods, spread } from '.';
 
 const pva = findAdhesive('pva-interior');

@@ -1,6 +1,6 @@
 import type { Adhesive } from '../adhesives';
-import { InputError, within } from '../checks';
-import { LIMITS } from '../limits';
+import { InputError, within } from '../basics/checks';
+import { LIMITS } from '../basics/limits';
 import type { SpreadMethod } from './methods';
 
 /** What is to be spread. */

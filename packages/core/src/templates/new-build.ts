@@ -1,5 +1,5 @@
 import type { Service } from '../adhesives';
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import {
   type Board,
   BUILD_VERSION,

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { InputError } from '../checks';
+import { InputError } from '../basics/checks';
 import { listSpecies } from '../materials';
 import { planBuild } from '../plan';
 import { buildOf, planRow, TEST_SHOP } from '../test-support/builds';

@@ -1,4 +1,4 @@
-import { finding } from '../finding';
+import { finding } from '../basics/finding';
 import type { PlanParts } from '../plan/plan';
 import { against, atRest, type Judged } from './judged';
 

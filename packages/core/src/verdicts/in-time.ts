@@ -1,5 +1,5 @@
 import { COLD_REFUSALS } from '../adhesives';
-import { finding } from '../finding';
+import { finding } from '../basics/finding';
 import type { PlanParts } from '../plan/plan';
 import { atRest, type Judged } from './judged';
 

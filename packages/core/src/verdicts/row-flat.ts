@@ -1,4 +1,4 @@
-import { type Finding, finding } from '../finding';
+import { type Finding, finding } from '../basics/finding';
 import { STRUT_SHARE } from '../mechanics';
 import { clampBowMm, FLUSH_MM } from '../plan/row/clamp-bow';
 import { moistureCupMm } from '../plan/row/moisture-cup';

@@ -1,4 +1,4 @@
-import { type Finding, finding } from '../finding';
+import { type Finding, finding } from '../basics/finding';
 import type { RowInPlan } from '../plan/row/row-plan';
 import { CLOSE_SHARE, type RowPart } from './row-parts';
 import { barShareOf, type Verdict } from './verdict';

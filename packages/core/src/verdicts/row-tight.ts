@@ -2,8 +2,8 @@ import { standsService } from '../adhesives';
 import { canLightSqueeze, LIGHT_SQUEEZE, pressureWord, TYPICAL_FORCE_SPREAD } from '../clamps';
 import type { Panel } from '../assembly';
 import type { Clash } from '../clamps';
-import { type Finding, finding } from '../finding';
-import { leastBy } from '../least-by';
+import { type Finding, finding } from '../basics/finding';
+import { leastBy } from '../basics/least-by';
 import type { PlannedLine, RowInPlan } from '../plan/row/row-plan';
 import { barShareOf, type Verdict, type VerdictState } from './verdict';
 

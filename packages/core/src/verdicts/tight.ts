@@ -1,6 +1,6 @@
 import { standsService } from '../adhesives';
-import { type Finding, finding } from '../finding';
-import { leastBy } from '../least-by';
+import { type Finding, finding } from '../basics/finding';
+import { leastBy } from '../basics/least-by';
 import type { PlannedJoint } from '../plan/joints/planned-joint';
 import type { PlanParts } from '../plan/plan';
 import type { Judged } from './judged';

@@ -1,5 +1,5 @@
-import type { Finding } from '../finding';
-import { clamp } from '../range';
+import type { Finding } from '../basics/finding';
+import { clamp } from '../basics/range';
 
 /** The four things a glue-up is judged on, in order of urgency. */
 export const ASPECTS = ['inTime', 'tight', 'square', 'flat'] as const;

@@ -1,4 +1,4 @@
-import { benchScript, readinessOf } from '@lean-clasp/core';
+import { benchScript, readinessOf } from '@lean-clasp/core/bench';
 import { CLAMP_CAUTION, causeWords, detailWords, hazardWords, instructionWords } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';

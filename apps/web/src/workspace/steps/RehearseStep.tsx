@@ -1,4 +1,5 @@
-import { type Finding, gatherList } from '@lean-clasp/core';
+import type { Finding } from '@lean-clasp/core/basics';
+import { gatherList } from '@lean-clasp/core/bench';
 import { gatherWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

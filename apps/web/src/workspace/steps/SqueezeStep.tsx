@@ -1,4 +1,4 @@
-import type { Plan, RowPlan } from '@lean-clasp/core';
+import type { Plan, RowPlan } from '@lean-clasp/core/plan';
 import { CLAMP_CAUTION, strutWords } from '@lean-clasp/words';
 import Typography from '@mui/material/Typography';
 import { memo, useDeferredValue } from 'react';

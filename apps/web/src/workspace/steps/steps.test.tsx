@@ -1,4 +1,5 @@
-import { type PlacedClamp, rowOf, withRow } from '@lean-clasp/core';
+import type { PlacedClamp } from '@lean-clasp/core/formats';
+import { rowOf, withRow } from '@lean-clasp/core/plan';
 import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
 import { screen, waitFor, within } from '@testing-library/react';
 import { renderBuild, retype } from '../../../test/render-build';

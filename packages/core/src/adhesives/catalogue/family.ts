@@ -1,4 +1,4 @@
-import type { Range } from '../../range';
+import type { Range } from '../../basics/range';
 import type { Adhesive, Aptitudes, PressureWanted } from '../adhesive';
 
 /** Where the figures of the catalogue come from. */

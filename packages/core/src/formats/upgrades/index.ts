@@ -1,4 +1,4 @@
-import { InputError } from '../../checks';
+import { InputError } from '../../basics/checks';
 import { BUILD_VERSION } from '../build-document';
 import { upgradeBuild1 } from './build-1';
 

@@ -1,4 +1,4 @@
-import { leastBy } from '../../least-by';
+import { leastBy } from '../../basics/least-by';
 
 /** Pressure along one line. */
 export interface PressedLine {

@@ -1,4 +1,4 @@
-import { InputError } from '../../checks';
+import { InputError } from '../../basics/checks';
 import { resolveSpecies } from '../../materials';
 import closing from '../../test-support/reference/closing-force.json';
 import cases from '../../test-support/reference/panel-pressure.json';

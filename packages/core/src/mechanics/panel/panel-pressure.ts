@@ -1,4 +1,4 @@
-import { InputError } from '../../checks';
+import { InputError } from '../../basics/checks';
 import { alongLine, type PressedLine } from './along';
 import { contactOf } from './contact';
 import { nodesAlong, type PadSpan } from './mesh';

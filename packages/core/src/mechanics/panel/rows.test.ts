@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { InputError } from '../../checks';
+import { InputError } from '../../basics/checks';
 import { type Cut, resolveSpecies, type WoodProperties } from '../../materials';
 import cases from '../../test-support/reference/row-pressure.json';
 import type { PressedBoard } from './panel-chain';

@@ -3,7 +3,7 @@ import { type AssemblyFacts, type JointFacts, type PartFacts, type Pull, readGap
 import type { BuildDocument, Climate } from '../../formats';
 import { sharedTraits } from '../../materials';
 import { closingForceN } from '../../mechanics';
-import { remembered } from '../../remembered';
+import { remembered } from '../../basics/remembered';
 import { reach, solidPoints } from '../../solids';
 import { findSpreadMethod, spread } from '../../spread';
 import { type ClosingAdvice, closingAdvice } from './closing';

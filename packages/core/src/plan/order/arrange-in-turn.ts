@@ -1,4 +1,4 @@
-import { finding } from '../../finding';
+import { finding } from '../../basics/finding';
 import type { PlannedJoint } from '../joints/planned-joint';
 import type { Arranged } from './arranged';
 import { lineByLine } from './line-by-line';

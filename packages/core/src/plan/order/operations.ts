@@ -1,5 +1,5 @@
 import { type CheckKind, type OperationKind, ritualOf } from '../../kinds';
-import { type Finding, finding } from '../../finding';
+import { type Finding, finding } from '../../basics/finding';
 import { PACE, type SessionOperation } from '../../sequence';
 import type { Plan } from '../plan';
 import { piecesOf } from '../pulls/pieces';

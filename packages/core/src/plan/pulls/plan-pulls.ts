@@ -1,7 +1,7 @@
 import type { Adhesive } from '../../adhesives';
 import type { AssemblyFacts, Pull } from '../../assembly';
 import type { BuildDocument, RackLot, ShopDocument } from '../../formats';
-import { leastBy } from '../../least-by';
+import { leastBy } from '../../basics/least-by';
 import { reach, solidPoints } from '../../solids';
 import type { RowPlan } from '../row/row-plan';
 import { ACROSS } from '../row/row-job';

@@ -1,5 +1,5 @@
 import type { AssemblyFacts } from '../../assembly';
-import { type Finding, finding } from '../../finding';
+import { type Finding, finding } from '../../basics/finding';
 import { band, opposedPulls } from '../../geometry';
 import type { PlannedPull } from '../pulls/planned-pull';
 import type { SqueezedJoint } from './squeezed';

@@ -1,5 +1,5 @@
 import type { AssemblyFacts } from '../../assembly';
-import { type Finding, finding } from '../../finding';
+import { type Finding, finding } from '../../basics/finding';
 import { dot, reach } from '../../solids';
 import { type LineOfPull, linesOfPull, pointsOf, jointsOf } from '../pulls/lines-of-pull';
 import type { PlannedPull } from '../pulls/planned-pull';

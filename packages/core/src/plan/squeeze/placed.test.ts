@@ -2,7 +2,7 @@ import { DEMO_SHOP } from '../../demo';
 import { findFixes } from '../../fixes';
 import type { BuildDocument, PulledClamp, ShopDocument } from '../../formats';
 import { panelPressure } from '../../mechanics';
-import { remembered } from '../../remembered';
+import { remembered } from '../../basics/remembered';
 import { buildOf, demoAssembly } from '../../test-support/builds';
 import { reach } from '../../solids';
 import { planBuild, settlePlan } from '../plan-build';

@@ -1,5 +1,5 @@
 import { centreOutOrder } from '../../clamps';
-import { type Finding, finding } from '../../finding';
+import { type Finding, finding } from '../../basics/finding';
 import type { PlanParts } from '../plan';
 import type { Squeeze, SqueezedPull } from './squeezed';
 

@@ -3,7 +3,7 @@ import { findFixes } from '../../fixes';
 import type { BuildDocument } from '../../formats';
 import { band, opposedPulls, rackingN } from '../../geometry';
 import { panelPressure } from '../../mechanics';
-import { remembered } from '../../remembered';
+import { remembered } from '../../basics/remembered';
 import { buildOf, demoAssembly } from '../../test-support/builds';
 import { planBuild, settlePlan } from '../plan-build';
 import { pullOpenings, pullTightening } from '.';

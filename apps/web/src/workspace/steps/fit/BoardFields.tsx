@@ -1,4 +1,5 @@
-import { type Board, LIMITS } from '@lean-clasp/core';
+import { LIMITS } from '@lean-clasp/core/basics';
+import type { Board } from '@lean-clasp/core/formats';
 import { CUT_OPTIONS, SPECIES_OPTIONS } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';

@@ -15,7 +15,9 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import DragIndicatorIcon from '@mui/icons-material/DragIndicator';
-import { type Board, boardLabel, findSpecies, MOST_BOARDS } from '@lean-clasp/core';
+import { type Board, MOST_BOARDS } from '@lean-clasp/core/formats';
+import { boardLabel } from '@lean-clasp/core/kinds';
+import { findSpecies } from '@lean-clasp/core/materials';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';

@@ -1,4 +1,5 @@
-import { LIMITS, rowOf, withRow } from '@lean-clasp/core';
+import { LIMITS } from '@lean-clasp/core/basics';
+import { rowOf, withRow } from '@lean-clasp/core/plan';
 import { SERVICE_OPTIONS } from '@lean-clasp/words';
 import type { ReactNode } from 'react';
 import { Choice } from '../../../parts/Choice';

@@ -1,4 +1,7 @@
-import { boardLabel, type BuildDocument, type ClosingAdvice, LIMITS } from '@lean-clasp/core';
+import { LIMITS } from '@lean-clasp/core/basics';
+import type { BuildDocument } from '@lean-clasp/core/formats';
+import { boardLabel } from '@lean-clasp/core/kinds';
+import type { ClosingAdvice } from '@lean-clasp/core/plan';
 import Typography from '@mui/material/Typography';
 import { FieldRow } from '../../../parts/FieldRow';
 import { usePlan } from '../../../planner/plan-context';

@@ -1,4 +1,4 @@
-import { type RingChoice, ringChoices, type RingOrder, withBoards } from '@lean-clasp/core';
+import { type RingChoice, ringChoices, type RingOrder, withBoards } from '@lean-clasp/core/plan';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useTheme } from '@mui/material/styles';

@@ -1,4 +1,6 @@
-import { formatClock, listSpreadMethods, type Plan, type RowPlan } from '@lean-clasp/core';
+import type { Plan, RowPlan } from '@lean-clasp/core/plan';
+import { listSpreadMethods } from '@lean-clasp/core/spread';
+import { formatClock } from '@lean-clasp/core/units';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';

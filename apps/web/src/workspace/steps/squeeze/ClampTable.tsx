@@ -1,5 +1,7 @@
 import AddIcon from '@mui/icons-material/Add';
-import { type ClampOnPanel, LIMITS, rowOf, type RowPlan } from '@lean-clasp/core';
+import type { ClampOnPanel } from '@lean-clasp/core/assembly';
+import { LIMITS } from '@lean-clasp/core/basics';
+import { rowOf, type RowPlan } from '@lean-clasp/core/plan';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';

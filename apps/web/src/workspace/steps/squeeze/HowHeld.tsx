@@ -1,4 +1,7 @@
-import { caulPairsIn, findSpecies, rowOf, type RowSection, withRow, LIMITS } from '@lean-clasp/core';
+import { LIMITS } from '@lean-clasp/core/basics';
+import { caulPairsIn, type RowSection } from '@lean-clasp/core/formats';
+import { findSpecies } from '@lean-clasp/core/materials';
+import { rowOf, withRow } from '@lean-clasp/core/plan';
 import { memo } from 'react';
 import { Section } from '../../../frame/Page';
 import { Choice } from '../../../parts/Choice';

@@ -40,4 +40,4 @@ export const LIMITS = Object.freeze({
 } satisfies Record<string, Bounds>);
 
 /** Name of a bounded quantity. */
-export type LimitName = keyof typeof LIMITS;
+type LimitName = keyof typeof LIMITS;
