@@ -40,4 +40,3 @@ export const LIMITS = Object.freeze({
 } satisfies Record<string, Bounds>);
 
 /** Name of a bounded quantity. */
-type LimitName = keyof typeof LIMITS;
