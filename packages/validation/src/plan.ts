@@ -1,4 +1,4 @@
-import type { Finding } from '@lean-clasp/core/basics';
+import type { Finding } from '@lean-clasp/core/findings';
 import { gatherList } from '@lean-clasp/core/bench';
 import { findFixes, type Fix } from '@lean-clasp/core/fixes';
 import { BuildDocumentSchema, ShopDocumentSchema } from '@lean-clasp/core/formats';

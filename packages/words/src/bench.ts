@@ -1,11 +1,13 @@
-import type { Finding } from '@lean-clasp/core/basics';
+import type { Finding, InstructionValues, RitualValues } from '@lean-clasp/core/findings';
 import { findSpreadMethod } from '@lean-clasp/core/spread';
-import { clampName } from './causes';
+import { clampName } from './catalogue';
 import type { Format } from './format';
-import { type Say, sayFrom, type Values } from './values';
+import type { Say, Words } from './values';
 
 /** What is done before the first bead, and looked at while it still moves: the step, and its detail. */
-const STEPS: Readonly<Record<string, readonly [step: string, detail: Say]>> = {
+const STEPS: {
+  readonly [Code in keyof RitualValues]: readonly [step: string, detail: Say<RitualValues[Code]>];
+} = {
   'do-lay-out': ['Lay it out', () => 'everything in order of use, within arm’s reach'],
   'do-bars-open': ['Lay the lower bars', () => 'opened to size, level with each other'],
   'do-film': ['Film down', () => 'under every line and every caul'],
@@ -23,15 +25,15 @@ const STEPS: Readonly<Record<string, readonly [step: string, detail: Say]>> = {
   'do-check-squeeze-out': ['Look at the squeeze-out', () => 'a fine bead along every joint, none dry'],
   'do-check-straightedge': [
     'Straightedge',
-    ({ n }, f) => `flat within ${f.fine(n('flatMm'))}; ease the bar that bows it`,
+    ({ flatMm }, f) => `flat within ${f.fine(flatMm)}; ease the bar that bows it`,
   ],
   'do-check-flush': ['Faces flush, ends in line', () => 'a soft mallet over a block moves what is proud'],
   'do-check-diagonals': [
     'Read both diagonals',
-    ({ n }, f) => `alike within ${f.fine(2 * n('squareMm'))}; pull the long one`,
+    ({ squareMm }, f) => `alike within ${f.fine(2 * squareMm)}; pull the long one`,
   ],
   'do-check-winding': ['Sight for wind', () => 'over two bars; shim the low corner'],
-  'do-check-try-square': ['Try square', ({ n }, f) => `square within ${f.fine(n('squareMm'))}`],
+  'do-check-try-square': ['Try square', ({ squareMm }, f) => `square within ${f.fine(squareMm)}`],
   'do-check-bore': ['Clear the bore', () => 'while the glue is wet, if anything has to pass'],
   'do-check-depth': ['Stack below the shoulder', () => 'tap the spacers home'],
   'do-check-angle': ['Check the angle', () => 'with a bevel set to it'],
@@ -40,45 +42,65 @@ const STEPS: Readonly<Record<string, readonly [step: string, detail: Say]>> = {
 const many = (count: number, one: string, more: string) => (count === 1 ? `one ${one}` : `${count} ${more}`);
 
 /** What to do at the bench. */
-const INSTRUCTIONS: Readonly<Record<string, Say>> = {
-  ...Object.fromEntries(Object.entries(STEPS).map(([code, [step]]): [string, Say] => [code, () => step])),
-  'do-spread': ({ s }) => `Spread ${s('line')}`,
-  'do-close': ({ s }) => `Close ${s('line')}`,
-  'do-close-joint': ({ s, n }) => `Close ${s('line')}${n('others') > 0 ? ` and ${n('others')} more` : ''}`,
-  'do-caul': ({ n }) => `Cauls, pair ${n('pair')}`,
-  'do-set-clamp': ({ n }) => `Clamp ${n('clamp')} on`,
-  'do-tighten': ({ n }) => `Clamp ${n('clamp')} to full pull`,
-  'do-set-clamp-on': ({ n }) => `Clamp ${n('clamp')} on`,
-  'do-tighten-on': ({ n }) => `Clamp ${n('clamp')} to its pull`,
-  'do-tape': ({ n }) => `Tape, ${many(n('count'), 'strip', 'strips')}`,
-  'do-wrap': ({ n }) => `Elastic, ${many(n('count'), 'turn', 'turns')}`,
+const WORK: Words<InstructionValues> = {
+  'do-spread': ({ line }) => `Spread ${line}`,
+  'do-close': ({ line }) => `Close ${line}`,
+  'do-close-joint': ({ line, others }) => `Close ${line}${others > 0 ? ` and ${others} more` : ''}`,
+  'do-caul': ({ pair }) => `Cauls, pair ${pair}`,
+  'do-set-clamp': ({ clamp }) => `Clamp ${clamp} on`,
+  'do-tighten': ({ clamp }) => `Clamp ${clamp} to full pull`,
+  'do-set-clamp-on': ({ clamp }) => `Clamp ${clamp} on`,
+  'do-tighten-on': ({ clamp }) => `Clamp ${clamp} to its pull`,
+  'do-tape': ({ count }) => `Tape, ${many(count, 'strip', 'strips')}`,
+  'do-wrap': ({ count }) => `Elastic, ${many(count, 'turn', 'turns')}`,
   'do-bag': () => 'Into the bag, seal, pull',
 };
 
-const at = ({ s, n }: Values, f: Format) => `${s('side')}, at ${f.length(n('atMm'))}`;
+const at = ({ side, atMm }: Pick<InstructionValues['do-tighten'], 'side' | 'atMm'>, f: Format) =>
+  `${side}, at ${f.length(atMm)}`;
 const firmness = (forceN: number) => (forceN < 700 ? 'just snug' : forceN < 2500 ? 'firm' : 'hard');
 
 /** The detail under an instruction. */
-const DETAILS: Readonly<Record<string, Say>> = {
-  ...Object.fromEntries(Object.entries(STEPS).map(([code, [, detail]]): [string, Say] => [code, detail])),
-  'do-spread': ({ s, n }, f) =>
-    `${n('faces') === 2 ? 'both faces' : `on ${s('board').length <= 2 ? `the edge of board ${s('board')}` : s('board')}`}, ${findSpreadMethod(s('method')).name}, about ${f.mass(n('massG'))}, full film to both ends`,
-  'do-close': ({ s }) =>
-    `bring ${s('board').length <= 2 ? `board ${s('board')}` : s('board')} down, rub along, ends flush`,
-  'do-close-joint': ({ s }) => `bring ${s('board')} home`,
-  'do-caul': ({ n }) => `film under them, snug only – pair ${n('pair')} of ${n('pairs')}`,
+const WORK_DETAILS: Words<InstructionValues> = {
+  'do-spread': ({ faces, board, method, massG }, f) =>
+    `${faces === 2 ? 'both faces' : `on ${board.length <= 2 ? `the edge of board ${board}` : board}`}, ${findSpreadMethod(method).name}, about ${f.mass(massG)}, full film to both ends`,
+  'do-close': ({ board }) =>
+    `bring ${board.length <= 2 ? `board ${board}` : board} down, rub along, ends flush`,
+  'do-close-joint': ({ board }) => `bring ${board} home`,
+  'do-caul': ({ pair, pairs }) => `film under them, snug only – pair ${pair} of ${pairs}`,
   'do-set-clamp': (values, f) => `${at(values, f)}, light; pull through mid-thickness`,
-  'do-tighten': (values, f) =>
-    `${at(values, f)}, ${firmness(values.n('forceN'))}: ${f.force(values.n('forceN'))}`,
-  'do-set-clamp-on': ({ s, n }, f) =>
-    `${clampName(s('kind'), 1)} on ${s('line')}, opened to ${f.length(n('openingMm'))}, light`,
-  'do-tighten-on': ({ s, n }, f) => `on ${s('line')}, ${firmness(n('forceN'))}: ${f.force(n('forceN'))}`,
-  'do-tape': ({ s }) => `stretched across, from the middle of ${s('line')} outward`,
+  'do-tighten': (values, f) => `${at(values, f)}, ${firmness(values.forceN)}: ${f.force(values.forceN)}`,
+  'do-set-clamp-on': ({ kind, line, openingMm }, f) =>
+    `${clampName(kind, 1)} on ${line}, opened to ${f.length(openingMm)}, light`,
+  'do-tighten-on': ({ line, forceN }, f) => `on ${line}, ${firmness(forceN)}: ${f.force(forceN)}`,
+  'do-tape': ({ line }) => `stretched across, from the middle of ${line} outward`,
   'do-wrap': () => 'middle first, then the ends, then between',
   'do-bag': () => 'the pump stays on the whole time; read the gauge',
 };
 
+type Step = readonly [step: string, detail: Say<never>];
+
+const ritualWords = (part: (step: Step) => Say<never>): Words<RitualValues> =>
+  Object.fromEntries(
+    Object.entries<Step>(STEPS).map(([code, step]) => [code, part(step)]),
+  ) as unknown as Words<RitualValues>;
+
 /** A bench step in a few words, for reading at two metres and for speaking. */
-export const instructionWords = (finding: Finding, f: Format) => sayFrom(INSTRUCTIONS, finding, f);
+export const INSTRUCTIONS: Words<RitualValues & InstructionValues> = {
+  ...ritualWords(
+    ([step]) =>
+      () =>
+        step,
+  ),
+  ...WORK,
+};
+
+const DETAILS: Words<RitualValues & InstructionValues> = {
+  ...ritualWords(([, detail]) => detail),
+  ...WORK_DETAILS,
+};
+
 /** The detail of a bench step. */
-export const detailWords = (finding: Finding, f: Format) => sayFrom(DETAILS, finding, f);
+export function detailWords({ code, values }: Finding, f: Format): string {
+  return code in DETAILS ? (DETAILS[code as keyof typeof DETAILS] as Say<Finding['values']>)(values, f) : '';
+}

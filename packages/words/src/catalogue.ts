@@ -1,5 +1,5 @@
 import { type Hazard, listAdhesives, type Service } from '@lean-clasp/core/adhesives';
-import { listClampKinds } from '@lean-clasp/core/clamps';
+import { findClampKind, listClampKinds } from '@lean-clasp/core/clamps';
 import { listSpecies } from '@lean-clasp/core/materials';
 import { listSpreadMethods } from '@lean-clasp/core/spread';
 
@@ -55,3 +55,9 @@ export function hazardWords(hazards: readonly Hazard[]): string {
 /** Clamping itself is not harmless either. */
 export const CLAMP_CAUTION =
   'Clamps under pull store energy and panels are heavy: keep fingers out from between jaws and boards, and lift with two.';
+
+/** A kind of clamp, in the plural where there are several. */
+export function clampName(kind: string, count: number): string {
+  const { name } = findClampKind(kind);
+  return count === 1 ? name : `${name}s`;
+}

@@ -1,4 +1,4 @@
-export { detailWords, instructionWords } from './bench';
+export { detailWords } from './bench';
 export {
   ADHESIVE_OPTIONS,
   CLAMP_CAUTION,
@@ -9,10 +9,8 @@ export {
   SPECIES_OPTIONS,
   hazardWords,
 } from './catalogue';
-export { causeWords, changeWords, placingWords, tighteningWords } from './causes';
 export { ASPECT_NAMES, againstWords, figureWords } from './figures';
 export { type Format, formatFor } from './format';
-export { gatherWords, troubleWords } from './gather';
 export { traitWords } from './glue';
 export { KIND_WORDS, kindWords } from './kind-names';
 export {
@@ -24,7 +22,6 @@ export {
   PREPARATION_WORDS,
   REINFORCEMENT_WORDS,
   choiceWords,
-  findingWords,
   questionWords,
   sideWords,
 } from './kind-words';
@@ -34,5 +31,4 @@ export { lotWords } from './rack';
 export { CHANGE_WORDS, CLEAN_UP_WORDS, STEP_WORDS, reasonWords } from './reasons';
 export { strutWords } from './strut';
 export { type Working, workingOf } from './workings';
-export { saidPlan, says } from './say';
-export { type SumFinding, sumWords } from './sums';
+export { saidPlan, says, type SumFinding, sumWords } from './say';

@@ -7,8 +7,8 @@ import { newBuild } from '@lean-clasp/core/templates';
 import { ASPECTS } from '@lean-clasp/core/verdicts';
 import { DEMO_SHOP, wagonBuilds } from '@lean-clasp/core/demo';
 import { formatFor } from './format';
-import { causeWords, changeWords } from './causes';
-import { choiceWords, findingWords, KIND_CAUTIONS, PREPARATION_WORDS, questionWords } from './kind-words';
+import { says } from './say';
+import { choiceWords, KIND_CAUTIONS, PREPARATION_WORDS, questionWords } from './kind-words';
 import { KIND_WORDS } from './kind-names';
 import { workingOf } from './workings';
 
@@ -53,33 +53,32 @@ describe('words of the kinds', () => {
       planBuild(build, DEMO_SHOP),
     );
     for (const plan of plans) {
-      plan.findings.forEach((finding) => expectWords(findingWords(finding, inches)));
+      plan.findings.forEach((finding) => expectWords(says(finding, inches)));
       for (const aspect of ASPECTS) {
         const { cause, workings } = plan.verdicts[aspect];
-        expectWords(causeWords(cause, inches));
+        expectWords(says(cause, inches));
         workings.forEach((working) => expectWords(workingOf(working, inches)?.title));
       }
     }
     for (const plan of plans.slice(0, 4)) {
       Object.values(findFixes(plan, DEMO_SHOP))
         .flat()
-        .forEach(({ change }) => expectWords(changeWords(change, inches)));
+        .forEach(({ change }) => expectWords(says(change, inches)));
     }
   });
 });
 
 describe('a pull that does not do', () => {
-  const said = (code: string, reachN: number) =>
-    causeWords(
+  const said = (code: 'pull-short' | 'pull-light', reachN: number) =>
+    says(
       {
         code,
-        severity: 'warns',
-        values: { line: 'a – b', need: 'press', minMPa: 0.9, lowMPa: 1.2, neededN: 80_000, reachN },
+        values: { line: 'a – b', minMPa: 0.9, neededN: 80_000, reachN },
       },
       formatFor('metric'),
     );
 
-  it.each(['pull-short', 'pull-light'])(
+  it.each(['pull-short', 'pull-light'] as const)(
     'lacks force, or evenness where there is force enough (%s)',
     (code) => {
       expect(said(code, 60_000)).toMatch(/80\.0 kN .*the rack gives 60\.0 kN/);

@@ -5,10 +5,9 @@ import type {
   JointKind,
   Reinforcement,
 } from '@lean-clasp/core/assembly';
-import type { Finding } from '@lean-clasp/core/basics';
+import type { KindValues } from '@lean-clasp/core/findings';
 import type { KindCaution, Preparation } from '@lean-clasp/core/kinds';
-import type { Format } from './format';
-import { type Say, sayFrom } from './values';
+import type { Words } from './values';
 
 /** What each question is called on the form. */
 const QUESTION_WORDS: Readonly<Record<string, string>> = {
@@ -203,36 +202,34 @@ export const KIND_CAUTIONS: Readonly<Record<KindCaution, string>> = {
 };
 
 /** What a kind says about the answers it was given. */
-const FINDINGS: Readonly<Record<string, Say>> = {
-  'block-reach': ({ n }, f) =>
-    `A block may reach ${f.length(n('blockMm'))} along the edge before it slides (friction ${n('friction')}); the outer line is ${f.length(n('lineMm'))}.`,
-  'cauls-far-apart': ({ n }, f) =>
-    `Cauls ${f.length(n('apartMm'))} apart leave the middle free: ${n('pairs')} pairs.`,
+export const KIND_FINDINGS: Words<KindValues> = {
+  'block-reach': ({ blockMm, friction, lineMm }, f) =>
+    `A block may reach ${f.length(blockMm)} along the edge before it slides (friction ${friction}); the outer line is ${f.length(lineMm)}.`,
+  'cauls-far-apart': ({ apartMm, pairs }, f) =>
+    `Cauls ${f.length(apartMm)} apart leave the middle free: ${pairs} pairs.`,
   'pull-lifts-middle': () =>
     'The pull lifts the middle or the ends: clamp it down to a flat base at the corners, opposite ones in turn.',
-  'scribed-blocks': ({ n }, f) =>
-    `${n('pairs')} pairs of blocks, ${f.length(n('apartMm'))} apart, each scribed to its stretch of the edge; abrasive on it holds where the edge falls away less than ${n('friction')} in 1. Keep the bark side clean of glue.`,
-  'blocks-at': ({ n }, f) =>
-    `Blocks ${f.length(n('atMm'))} from the corner, their faces at ${n('faceDeg').toFixed(1)}° to the edge: the pull then runs square to the joint through its middle.${n('slides') > 0 ? ` At this angle they slide (friction ${n('friction')}): clamp or pin each to its member.` : ''}`,
-  'no-room-for-blocks': ({ n }, f) =>
-    `At ${n('angleDeg').toFixed(0)}° blocks would sit ${f.length(n('atMm'))} from the corner, off the members: pull along the members instead, end to end.`,
-  'saw-past-45': ({ n }) =>
-    `The corner of ${n('angleDeg').toFixed(0)}° wants the saw at ${n('sawDeg').toFixed(1)}°, beyond 45°: carry the part upright and tilt it by ${n('tiltDeg').toFixed(1)}°.`,
-  'stack-sum': ({ n }, f) =>
-    `Slats and spacers add up to ${f.fine(n('stackMm'))} ± ${f.fine(n('toleranceMm'))}; the shoulder is at ${f.fine(n('shoulderMm'))}. Spacers of ${f.fine(n('spacerMm'))}.`,
-  'peg-slot': ({ n }, f) =>
-    `Peg ${n('peg')}, ${f.length(Math.abs(n('atMm')))} from the middle: slot ${f.fine(n('slotMm'))} long.`,
+  'scribed-blocks': ({ pairs, apartMm, friction }, f) =>
+    `${pairs} pairs of blocks, ${f.length(apartMm)} apart, each scribed to its stretch of the edge; abrasive on it holds where the edge falls away less than ${friction} in 1. Keep the bark side clean of glue.`,
+  'blocks-at': ({ atMm, faceDeg, slides, friction }, f) =>
+    `Blocks ${f.length(atMm)} from the corner, their faces at ${faceDeg.toFixed(1)}° to the edge: the pull then runs square to the joint through its middle.${slides > 0 ? ` At this angle they slide (friction ${friction}): clamp or pin each to its member.` : ''}`,
+  'no-room-for-blocks': ({ angleDeg, atMm }, f) =>
+    `At ${angleDeg.toFixed(0)}° blocks would sit ${f.length(atMm)} from the corner, off the members: pull along the members instead, end to end.`,
+  'saw-past-45': ({ angleDeg, sawDeg, tiltDeg }) =>
+    `The corner of ${angleDeg.toFixed(0)}° wants the saw at ${sawDeg.toFixed(1)}°, beyond 45°: carry the part upright and tilt it by ${tiltDeg.toFixed(1)}°.`,
+  'stack-sum': ({ stackMm, toleranceMm, shoulderMm, spacerMm }, f) =>
+    `Slats and spacers add up to ${f.fine(stackMm)} ± ${f.fine(toleranceMm)}; the shoulder is at ${f.fine(shoulderMm)}. Spacers of ${f.fine(spacerMm)}.`,
+  'peg-slot': ({ peg, atMm, slotMm }, f) =>
+    `Peg ${peg}, ${f.length(Math.abs(atMm))} from the middle: slot ${f.fine(slotMm)} long.`,
   'one-sided': () => 'Veneer on one face only: the sheet bends. Veneer both, in one press.',
-  'bend-plies': ({ n }, f) =>
-    `${n('plies')} plies of ${f.fine(n('plyMm'))} and ${n('spare')} spare, strained ${n('strainPct').toFixed(2)} %; springback ${n('springbackPct').toFixed(1)} %, so a form of radius ${f.length(n('formRadiusMm'))}.`,
-  'faces-older': ({ s }) => `${capital(s('part'))}: cut days ago. Take a fresh shaving before gluing.`,
-  'faces-old-glue': ({ s }) => `${capital(s('part'))}: old glue on it. Scrape it back to wood.`,
-  'faces-finished': ({ s }) => `${capital(s('part'))}: finish on the glue face. Take it off.`,
+  'bend-plies': ({ plies, plyMm, spare, strainPct, springbackPct, formRadiusMm }, f) =>
+    `${plies} plies of ${f.fine(plyMm)} and ${spare} spare, strained ${strainPct.toFixed(2)} %; springback ${springbackPct.toFixed(1)} %, so a form of radius ${f.length(formRadiusMm)}.`,
+  'faces-older': ({ part }) => `${capital(part)}: cut days ago. Take a fresh shaving before gluing.`,
+  'faces-old-glue': ({ part }) => `${capital(part)}: old glue on it. Scrape it back to wood.`,
+  'faces-finished': ({ part }) => `${capital(part)}: finish on the glue face. Take it off.`,
 };
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
-
-export const findingWords = (finding: Finding, f: Format): string => sayFrom(FINDINGS, finding, f);
 
 /** Which way a side looks, as seen from in front of the work. */
 export function sideWords([x, y, z]: readonly [number, number, number]): string {

@@ -1,6 +1,6 @@
-import type { Finding } from '@lean-clasp/core/basics';
+import type { Finding } from '@lean-clasp/core/findings';
 import type { Arranged } from '@lean-clasp/core/plan';
-import { clampName } from './causes';
+import { clampName } from './catalogue';
 
 /** Why joints stand in the way of any arrangement. */
 const OBSTACLES: Readonly<Record<string, (joints: string) => string>> = {

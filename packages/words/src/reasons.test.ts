@@ -1,7 +1,7 @@
 import { compareGlues } from '@lean-clasp/core/plan';
 import { DEMO_SHOP, stageFloor, wagonBuilds } from '@lean-clasp/core/demo';
 import { formatFor } from './format';
-import { causeWords } from './causes';
+import { says } from './say';
 import { CHANGE_WORDS, reasonWords } from './reasons';
 
 const inches = formatFor('imperial');
@@ -35,7 +35,7 @@ describe('words of the reasons', () => {
           const { options, changes } = compareGlues({ ...build, climate, ...change }, shop, '2026-11-24');
           for (const { reasons, refusals } of options) {
             for (const reason of reasons) expect(reasonWords(reason, inches)).not.toMatch(HOLES);
-            for (const refusal of refusals) expect(causeWords(refusal, inches)).not.toMatch(HOLES);
+            for (const refusal of refusals) expect(says(refusal, inches)).not.toMatch(HOLES);
             said += reasons.length + refusals.length;
           }
           for (const { code } of changes) expect(CHANGE_WORDS[code]).toMatch(/^[A-Z]/);

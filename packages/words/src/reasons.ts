@@ -1,20 +1,20 @@
 import type { GlueStepKind } from '@lean-clasp/core/adhesives';
-import type { ChangeCode, CleanUpMethod, Reason } from '@lean-clasp/core/choice';
+import type { ChangeCode, CleanUpMethod, Reason, ReasonValues } from '@lean-clasp/core/choice';
 import { formatWait } from '@lean-clasp/core/units';
 import type { Format } from './format';
-import { type Say, valuesOf } from './values';
+import type { Say, Words } from './values';
 
 /** What speaks for or against a glue on a job, and what refuses it there. */
-const REASONS: Readonly<Record<string, Say>> = {
-  'time-to-spare': ({ n }) => `${n('spareMin').toFixed(1)} min of open time to spare`,
-  'little-time': ({ n }) => `hardly more open time than the job takes (${n('ratio').toFixed(1)} ×)`,
-  'clamps-off-soon': ({ n }) => `clamps off after about ${formatWait(n('clampMin'))}`,
-  'clamps-on-long': ({ n }) => `clamps stay on for about ${formatWait(n('clampMin'))}`,
+const REASONS: Words<ReasonValues> = {
+  'time-to-spare': ({ spareMin }) => `${spareMin.toFixed(1)} min of open time to spare`,
+  'little-time': ({ ratio }) => `hardly more open time than the job takes (${ratio.toFixed(1)} ×)`,
+  'clamps-off-soon': ({ clampMin }) => `clamps off after about ${formatWait(clampMin)}`,
+  'clamps-on-long': ({ clampMin }) => `clamps stay on for about ${formatWait(clampMin)}`,
   creeps: () => 'creeps under a load that never goes away',
   'does-not-creep': () => 'does not creep under lasting load',
-  'gap-near-limit': ({ n }, f) =>
-    `gaps of ${f.fine(n('gapMm'))} are near its limit of ${f.fine(n('glueMm'))}`,
-  'fills-the-gap': ({ n }, f) => `fills the gaps of ${f.fine(n('gapMm'))}`,
+  'gap-near-limit': ({ gapMm, glueMm }, f) =>
+    `gaps of ${f.fine(gapMm)} are near its limit of ${f.fine(glueMm)}`,
+  'fills-the-gap': ({ gapMm }, f) => `fills the gaps of ${f.fine(gapMm)}`,
   'made-for-gaps': () => 'made for wide gaps; thick where none are',
   'tougher-than-needed': () => 'tougher than the place asks for',
   'dark-line': () => 'leaves a dark line',
@@ -49,20 +49,20 @@ const REASONS: Readonly<Record<string, Say>> = {
   'has-to-be-mixed': () => 'has to be mixed, cup by cup',
   'wants-a-pot': () => 'wants a hot pot and warm parts',
   'wants-a-nozzle': () => 'wants a heated nozzle',
-  'on-the-shelf': ({ n }, f) => `on the shelf: ${f.volume(n('leftMl'))} for ${f.volume(n('needMl'))}`,
-  'too-little-left': ({ n }, f) => `only ${f.volume(n('leftMl'))} left of ${f.volume(n('needMl'))}`,
+  'on-the-shelf': ({ leftMl, needMl }, f) => `on the shelf: ${f.volume(leftMl)} for ${f.volume(needMl)}`,
+  'too-little-left': ({ leftMl, needMl }, f) => `only ${f.volume(leftMl)} left of ${f.volume(needMl)}`,
   'not-on-the-shelf': () => 'not on the shelf',
-  'old-bottle': ({ n }) =>
-    `opened ${Math.round(n('months'))} months ago, keeps ${n('lifeMonths')}: test it first, or buy new`,
-  costs: ({ n }) => `about ${n('cost').toFixed(2)} worth of glue`,
-  'clamps-fall-short': ({ n }, f) =>
-    `the clamps give ${f.pressure(n('minMPa'))} of the ${f.pressure(n('lowMPa'))} it wants`,
+  'old-bottle': ({ months, lifeMonths }) =>
+    `opened ${Math.round(months)} months ago, keeps ${lifeMonths}: test it first, or buy new`,
+  costs: ({ cost }) => `about ${cost.toFixed(2)} worth of glue`,
+  'clamps-fall-short': ({ minMPa, lowMPa }, f) =>
+    `the clamps give ${f.pressure(minMPa)} of the ${f.pressure(lowMPa)} it wants`,
 };
 
 /** A reason in a few words. */
 export function reasonWords(reason: Reason, f: Format): string {
-  const say = REASONS[reason.code];
-  return say === undefined ? reason.code : say(valuesOf({ ...reason, severity: 'informs' }), f);
+  const say = REASONS[reason.code as keyof ReasonValues] as Say<Reason['values']> | undefined;
+  return say === undefined ? reason.code : say(reason.values, f);
 }
 
 /** A change of one circumstance, as the beginning of a sentence. */

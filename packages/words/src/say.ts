@@ -1,36 +1,65 @@
-import type { Finding } from '@lean-clasp/core/basics';
-import type { Fix } from '@lean-clasp/core/fixes';
 import type { PlanAnswer } from '@lean-clasp/core/plan';
+import type {
+  Finding,
+  FindingValues,
+  FindingValue,
+  Severity,
+  WorkingValues,
+} from '@lean-clasp/core/findings';
+import type { Fix } from '@lean-clasp/core/fixes';
 import { ASPECTS } from '@lean-clasp/core/verdicts';
-import { detailWords, instructionWords } from './bench';
-import { causeWords, changeWords, placingWords, tighteningWords } from './causes';
+import { detailWords, INSTRUCTIONS } from './bench';
+import { CAUSES, CHANGES } from './causes';
 import type { Format } from './format';
-import { gatherWords, troubleWords } from './gather';
-import { findingWords } from './kind-words';
+import { GATHER, TROUBLE } from './gather';
+import { KIND_FINDINGS } from './kind-words';
+import { PULL_CAUSES, PULL_CHANGES, PULL_TIGHTENING } from './pulls';
+import { PLACING_WORDS, ROW_CAUSES, ROW_CHANGES, ROW_TIGHTENING } from './rows';
+import { SUM_FINDINGS } from './sums';
+import type { Say, Words } from './values';
 
-/** Where a finding may be worded, the likeliest first. */
-const TABLES: readonly ((finding: Finding, f: Format) => string)[] = [
-  causeWords,
-  findingWords,
-  instructionWords,
-  gatherWords,
-  changeWords,
-  tighteningWords,
-  placingWords,
-  troubleWords,
-];
+/** Every finding but the workings, which are explained at length, as a sentence. */
+const SENTENCES: Words<Omit<FindingValues, keyof WorkingValues>> = {
+  ...CAUSES,
+  ...ROW_CAUSES,
+  ...PULL_CAUSES,
+  ...CHANGES,
+  ...ROW_CHANGES,
+  ...PULL_CHANGES,
+  ...PLACING_WORDS,
+  ...ROW_TIGHTENING,
+  ...PULL_TIGHTENING,
+  ...INSTRUCTIONS,
+  ...GATHER,
+  ...TROUBLE,
+  ...KIND_FINDINGS,
+  ...SUM_FINDINGS,
+};
 
-/** Any finding as a sentence, wherever its words stand; null for a code that nobody worded. */
-export function says(finding: Finding, f: Format): string | null {
-  for (const words of TABLES) {
-    const said = words(finding, f);
-    if (said !== finding.code) return said;
-  }
-  return null;
+/** The codes that have a sentence. */
+export const EVERY_CODE = Object.keys(SENTENCES);
+
+/** Any finding as a sentence; one that an older version kept under a code of its own shows that code. */
+export function says({ code, values }: Pick<Finding, 'code' | 'values'>, f: Format): string {
+  const say = SENTENCES[code as keyof typeof SENTENCES] as Say<Finding['values']> | undefined;
+  return say?.(values, f) ?? code;
 }
 
-/** A finding with its sentence; a code without words keeps its code. */
-const said = (finding: Finding, f: Format) => ({ ...finding, says: says(finding, f) ?? finding.code });
+/** What a sum found, as it comes out of it: sessions and joints by name, figures where there are any. */
+export interface SumFinding {
+  readonly code: string;
+  readonly severity?: Severity;
+  readonly values?: Readonly<Record<string, FindingValue>>;
+  readonly joints?: readonly string[];
+  readonly sessions?: readonly string[];
+}
+
+/** A finding of a single sum as a sentence, with the joints or sessions that it concerns. */
+export function sumWords({ code, values = {}, joints = [], sessions = [] }: SumFinding, f: Format): string {
+  const words = says({ code, values } as unknown as Finding, f);
+  const names = [...joints, ...sessions];
+  return names.length === 0 ? words : `${names.join(', ')}: ${words}`;
+}
 
 /** A plan with what to gather and what would help, every finding with its sentence. */
 export function saidPlan(
@@ -42,10 +71,10 @@ export function saidPlan(
     verdicts: Object.fromEntries(
       ASPECTS.map((aspect) => {
         const { cause, ...rest } = plan.verdicts[aspect];
-        return [aspect, { ...rest, cause: said(cause, f), says: says(cause, f) ?? cause.code }];
+        return [aspect, { ...rest, cause: { ...cause, says: says(cause, f) }, says: says(cause, f) }];
       }),
     ),
-    findings: plan.findings.map((each) => said(each, f)),
+    findings: plan.findings.map((each) => ({ ...each, says: says(each, f) })),
     bench: plan.sessions.flatMap(({ id, operations }) =>
       operations.map(
         ({ id: operation, kind, joints, clamps, hands, startMin, endMin, wait, instruction }) => ({
@@ -58,20 +87,20 @@ export function saidPlan(
           startMin,
           endMin,
           wait,
-          says: `${instructionWords(instruction, f)}: ${detailWords(instruction, f)}`,
+          says: `${says(instruction, f)}: ${detailWords(instruction, f)}`,
         }),
       ),
     ),
     gather: plan.gather.map((item) => ({
       what: item.code,
-      count: Number(item.values.count ?? 1),
-      ...(item.values.openingMm === undefined ? {} : { setting: { openingMm: item.values.openingMm } }),
+      count: 'count' in item.values ? item.values.count : 1,
+      ...('openingMm' in item.values ? { setting: { openingMm: item.values.openingMm } } : {}),
       values: item.values,
-      says: gatherWords(item, f),
+      says: says(item, f),
     })),
     fixes: plan.fixes.map(({ change, aspect, states, after, first }) => ({
       edit: change,
-      says: changeWords(change, f),
+      says: says(change, f),
       aspect,
       first,
       figure: after.figure,

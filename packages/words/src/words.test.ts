@@ -8,9 +8,8 @@ import { ASPECTS } from '@lean-clasp/core/verdicts';
 import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
 import { formatFor } from './format';
 import { againstWords, figureWords } from './figures';
-import { detailWords, instructionWords } from './bench';
-import { causeWords, changeWords } from './causes';
-import { gatherWords, troubleWords } from './gather';
+import { detailWords } from './bench';
+import { says } from './say';
 import { hazardWords } from './catalogue';
 import { traitWords } from './glue';
 import { strutWords } from './strut';
@@ -107,7 +106,7 @@ describe('words', () => {
         const verdict = plan.verdicts[aspect];
         codes.add(verdict.cause.code);
         for (const format of [f, inches]) {
-          expectWords(causeWords(verdict.cause, format));
+          expectWords(says(verdict.cause, format));
           expectWords(againstWords(verdict, format));
           figureWords(verdict, verdict.figure, format);
           for (const working of verdict.workings) {
@@ -126,7 +125,7 @@ describe('words', () => {
       }
       (plan.row?.lines ?? [])
         .flatMap(({ window }) => window.findings)
-        .forEach((finding) => expectWords(causeWords(finding, f)));
+        .forEach((finding) => expectWords(says(finding, f)));
       if (plan.row !== null) expectWords(strutWords(plan.row));
     }
     // The builds above are of use only if they do run into many different causes.
@@ -136,7 +135,7 @@ describe('words', () => {
   it('exist for every fix', () => {
     for (const plan of DISTINCT_PLANS) {
       const fixes = findFixes(plan, DEMO_SHOP);
-      ASPECTS.flatMap((aspect) => fixes[aspect]).forEach((fix) => expectWords(changeWords(fix.change, f)));
+      ASPECTS.flatMap((aspect) => fixes[aspect]).forEach((fix) => expectWords(says(fix.change, f)));
     }
   });
 
@@ -144,15 +143,15 @@ describe('words', () => {
     for (const plan of PLANS) {
       const script = benchScript(plan);
       for (const step of script.steps) {
-        expectWords(instructionWords(step.instruction, inches));
+        expectWords(says(step.instruction, inches));
         expectWords(detailWords(step.instruction, inches));
       }
-      gatherList(plan).forEach((finding) => expectWords(gatherWords(finding, f)));
+      gatherList(plan).forEach((finding) => expectWords(says(finding, f)));
       for (const minutes of [0.5, 90]) {
         const readings = script.fuses.map((fuse) =>
           readFuse(fuse, positionOf(script, 0, []), minutes * 60_000),
         );
-        troubleOptions(readings, 1).forEach((finding) => expectWords(troubleWords(finding, f)));
+        troubleOptions(readings).forEach((finding) => expectWords(says(finding, f)));
       }
     }
   });

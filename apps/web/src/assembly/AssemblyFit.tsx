@@ -1,6 +1,6 @@
 import { layAssembly } from '@lean-clasp/core/kinds';
 import { kindOf } from '@lean-clasp/core/kinds';
-import { KIND_CAUTIONS, findingWords } from '@lean-clasp/words';
+import { KIND_CAUTIONS, says } from '@lean-clasp/words';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
 import { Caution } from '../parts/Caution';
@@ -88,7 +88,7 @@ function Said() {
           }}
         >
           {finding.severity === 'warns' ? 'Mind: ' : ''}
-          {findingWords(finding, f)}
+          {says(finding, f)}
         </Typography>
       ))}
     </>

@@ -1,6 +1,6 @@
 import { positionOf, readFuse, shortestFuse } from '@lean-clasp/core/bench';
 import type { RunDocument, RunEvent } from '@lean-clasp/core/formats';
-import { detailWords, instructionWords } from '@lean-clasp/words';
+import { detailWords, says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
@@ -34,7 +34,7 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
     [script, run.startedAtMs, run.events, now],
   );
   const step = script.steps[Math.min(position.step, script.steps.length - 1)];
-  const heading = step === undefined ? '' : instructionWords(step.instruction, f);
+  const heading = step === undefined ? '' : says(step.instruction, f);
   useAwake(true);
   useCues(readings);
   useSpoken(heading);
@@ -100,7 +100,6 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
       <Trouble
         open={trouble}
         readings={readings}
-        crew={kit.crew}
         onClose={() => setTrouble(false)}
         onNote={() => note('trouble', Date.now())}
         onAbandon={() => note('abandon', Date.now())}

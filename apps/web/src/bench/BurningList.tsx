@@ -1,6 +1,6 @@
 import type { BenchStep, FuseReading } from '@lean-clasp/core/bench';
 import { formatClock } from '@lean-clasp/core/units';
-import { instructionWords } from '@lean-clasp/words';
+import { says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { FIGURE_FACE } from '../app/theme';
 import { useFormat } from '../quantities/use-format';
@@ -40,7 +40,7 @@ export function BurningList({
         {upcoming.length === 0 && <Box>that is all</Box>}
         {upcoming.map((step) => (
           <Box key={step.index} sx={{ py: 1, borderBottom: 1, borderColor: 'divider' }}>
-            {instructionWords(step.instruction, f)}
+            {says(step.instruction, f)}
           </Box>
         ))}
       </Box>

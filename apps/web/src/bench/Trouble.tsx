@@ -1,5 +1,5 @@
 import { type FuseReading, troubleOptions } from '@lean-clasp/core/bench';
-import { troubleWords } from '@lean-clasp/words';
+import { says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -12,14 +12,12 @@ import { useFormat } from '../quantities/use-format';
 export function Trouble({
   open,
   readings,
-  crew,
   onClose,
   onNote,
   onAbandon,
 }: {
   readonly open: boolean;
   readonly readings: readonly FuseReading[];
-  readonly crew: number;
   readonly onClose: () => void;
   readonly onNote: () => void;
   readonly onAbandon: () => void;
@@ -32,8 +30,8 @@ export function Trouble({
       </DialogTitle>
       <DialogContent>
         <Box component="ul" sx={{ fontSize: '1.375rem', pl: 3, m: 0, display: 'grid', gap: 1.5 }}>
-          {troubleOptions(readings, crew).map((finding) => (
-            <li key={finding.code}>{troubleWords(finding, f)}</li>
+          {troubleOptions(readings).map((finding) => (
+            <li key={finding.code}>{says(finding, f)}</li>
           ))}
         </Box>
       </DialogContent>

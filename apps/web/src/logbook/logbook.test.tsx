@@ -75,7 +75,6 @@ describe('Trouble', () => {
       <Trouble
         open
         readings={[{ fuse, state: 'open', leftMin: 1.5, burnt: 0.6 }]}
-        crew={1}
         onClose={onClose}
         onNote={onNote}
         onAbandon={onAbandon}

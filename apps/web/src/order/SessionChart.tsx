@@ -1,7 +1,7 @@
 import type { OperationKind } from '@lean-clasp/core/kinds';
 import { operationsOf, type OrderedSession, type Plan, type PlannedOperation } from '@lean-clasp/core/plan';
 import { formatClock } from '@lean-clasp/core/units';
-import { instructionWords } from '@lean-clasp/words';
+import { says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import Typography from '@mui/material/Typography';
@@ -155,7 +155,7 @@ function moveWords(
   f: ReturnType<typeof useFormat>,
 ): string {
   const who = hands.map(laneName).join(' and ');
-  return `${formatClock(startMin)} to ${formatClock(endMin)}, ${who}: ${instructionWords(instruction, f)}`;
+  return `${formatClock(startMin)} to ${formatClock(endMin)}, ${who}: ${says(instruction, f)}`;
 }
 
 interface Fuse {

@@ -1,6 +1,6 @@
 import { findSpecies } from '@lean-clasp/core/materials';
 import type { RowPlan } from '@lean-clasp/core/plan';
-import { causeWords } from '@lean-clasp/words';
+import { says } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -35,7 +35,7 @@ export function Cauls({ row }: { readonly row: RowPlan }) {
       </Typography>
       {findings.map((finding) => (
         <Alert key={finding.code} severity="warning" variant="outlined" sx={{ mt: 1 }}>
-          {causeWords(finding, f)}
+          {says(finding, f)}
         </Alert>
       ))}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>

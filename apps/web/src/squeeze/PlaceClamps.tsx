@@ -1,7 +1,7 @@
 import type { BuildDocument, PlacedClamp } from '@lean-clasp/core/formats';
 import type { RowPlacing, RowPlacingStep } from '@lean-clasp/core/placing';
 import { rowOf, type RowPlan, withRow } from '@lean-clasp/core/plan';
-import { changeWords, placingWords } from '@lean-clasp/words';
+import { says } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -51,7 +51,7 @@ export function PlaceClamps({ row }: { readonly row: RowPlan }) {
       />
       <LeaveOut rack={rack} />
       {placing !== null && sameClamps(placing.build, build) && (
-        <Came placing={placing} words={(each) => placingWords(each, f)} />
+        <Came placing={placing} words={(each) => says(each, f)} />
       )}
     </Box>
   );
@@ -76,7 +76,7 @@ function Came({
   return (
     <Alert severity={placing.meets ? 'success' : 'warning'} variant="outlined" role="status" sx={{ mt: 1 }}>
       {placing.findings.map((finding) => (
-        <Typography key={finding.code + String(finding.values['kind'])}>{words(finding)}</Typography>
+        <Typography key={words(finding)}>{words(finding)}</Typography>
       ))}
       {placing.instead.length > 0 && (
         <>
@@ -84,12 +84,12 @@ function Came({
           <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
             {placing.instead.map(({ change, build }) => (
               <li key={change.code}>
-                {changeWords(change, f)}
+                {says(change, f)}
                 {build !== null && (
                   <Button
                     size="small"
-                    aria-label={`Do it: ${changeWords(change, f)}`}
-                    onClick={() => edit(changeWords(change, f), () => build)}
+                    aria-label={`Do it: ${says(change, f)}`}
+                    onClick={() => edit(says(change, f), () => build)}
                   >
                     Do it
                   </Button>

@@ -2,7 +2,7 @@ import { LIMITS } from '@lean-clasp/core/basics';
 import type { BuildDocument } from '@lean-clasp/core/formats';
 import { pullTightening, packingOf } from '@lean-clasp/core/plan';
 import { CAREFUL_SAW_DEG } from '@lean-clasp/core/verdicts';
-import { CLAMP_CAUTION, tighteningWords } from '@lean-clasp/words';
+import { CLAMP_CAUTION, says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
@@ -52,7 +52,7 @@ export function PullsStep() {
       <Section title="Bringing it together">
         <Box component="ol" sx={{ m: 0, pl: 3, '& li': { mb: 0.75 } }}>
           {pullTightening(plan, squeeze).map((step, i) => (
-            <li key={`${i} ${step.code}`}>{tighteningWords(step, f)}</li>
+            <li key={`${i} ${step.code}`}>{says(step, f)}</li>
           ))}
         </Box>
       </Section>

@@ -1,7 +1,7 @@
 import { findClampKind } from '@lean-clasp/core/clamps';
 import type { ShopDocument } from '@lean-clasp/core/formats';
 import { rowOpenings, type RowPlan, rowTightening } from '@lean-clasp/core/plan';
-import { tighteningWords } from '@lean-clasp/words';
+import { says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -76,7 +76,7 @@ export function Tightening({ row }: { readonly row: RowPlan }) {
     <Section title="Tightening">
       <Box component="ol" sx={{ m: 0, pl: 3, '& li': { mb: 0.75 } }}>
         {steps.map((step) => (
-          <li key={step.code}>{tighteningWords(step, f)}</li>
+          <li key={step.code}>{says(step, f)}</li>
         ))}
       </Box>
     </Section>

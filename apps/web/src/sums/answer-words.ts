@@ -1,8 +1,9 @@
 import { findAdhesive } from '@lean-clasp/core/adhesives';
-import type { Finding, Range } from '@lean-clasp/core/basics';
+import type { Range } from '@lean-clasp/core/basics';
+import type { Finding } from '@lean-clasp/core/findings';
 import { readWallTime } from '@lean-clasp/core/calendar';
 import { formatWait } from '@lean-clasp/core/units';
-import { causeWords, reasonWords } from '@lean-clasp/words';
+import { says, reasonWords } from '@lean-clasp/words';
 import { dayAndTime } from '../order/wall-words';
 import type { Format } from '../quantities/use-format';
 
@@ -76,10 +77,8 @@ type Why = readonly (Finding & { readonly weight: number })[];
 function whyWords(why: Why, f: Format): string {
   return why
     .filter(({ weight }) => weight === 0 || Math.abs(weight) >= 0.5)
-    .map(({ weight, ...finding }) =>
-      weight === 0
-        ? causeWords({ ...finding, severity: 'refuses' }, f)
-        : `${weight > 0 ? '+' : '−'} ${reasonWords({ ...finding, weight }, f)}`,
+    .map((reason) =>
+      reason.weight === 0 ? says(reason, f) : `${reason.weight > 0 ? '+' : '−'} ${reasonWords(reason, f)}`,
     )
     .join('; ');
 }

@@ -1,5 +1,5 @@
 import type { Fix } from '@lean-clasp/core/fixes';
-import { ASPECT_NAMES, changeWords, figureWords } from '@lean-clasp/words';
+import { ASPECT_NAMES, says, figureWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -41,7 +41,7 @@ function FixItem({ fix, onApplied }: { readonly fix: Fix; readonly onApplied?: (
   const { id } = useBuildHandle();
   const { showGhost } = useSelection();
   const { fresh } = useFixes();
-  const words = changeWords(fix.change, f);
+  const words = says(fix.change, f);
   return (
     <Box
       component="li"

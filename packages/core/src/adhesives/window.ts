@@ -1,5 +1,5 @@
 import { within } from '../basics/checks';
-import { type Finding, finding } from '../basics/finding';
+import { type Finding, finding } from '../findings';
 import { LIMITS } from '../basics/limits';
 import { equilibriumMoisturePct, type GluingTraits, vapourPressureDeficitKPa } from '../materials';
 import { clamp, type Range, scaleRange, subtractRanges } from '../basics/range';
@@ -56,6 +56,19 @@ const CLIMATE_MODEL = Object.freeze({
   instantFactor: Object.freeze({ min: 0.4, max: 2.5 }),
 });
 
+/** What went into a window, by name; these among it, whatever the family. */
+export interface WindowFigures extends Readonly<Record<string, number | string>> {
+  readonly tempC: number;
+  readonly rhPct: number;
+  readonly mcPct: number;
+  readonly openRefLowMin: number;
+  readonly openRefHighMin: number;
+  readonly totalRefLowMin: number;
+  readonly totalRefHighMin: number;
+  readonly openFactor: number;
+  readonly closedFactor: number;
+}
+
 /** Working and waiting times at given conditions, in minutes. Null when the family is refused. */
 export interface AdhesiveWindow {
   readonly refused: boolean;
@@ -67,7 +80,7 @@ export interface AdhesiveWindow {
   readonly fullCureMin: number | null;
   readonly findings: readonly Finding[];
   /** Everything that went into the answer, so that anybody can recompute it. */
-  readonly used: Readonly<Record<string, number | string>>;
+  readonly used: WindowFigures;
 }
 
 interface Factors {
@@ -296,10 +309,14 @@ function findingsFor(adhesive: Adhesive, given: Temperatures, traits: GluingTrai
   return found;
 }
 
-function rangeEntries(name: string, range: Range): Record<string, number> {
-  return {
+function rangeEntries<Name extends string>(
+  name: Name,
+  range: Range,
+): Record<`${Name}${'Low' | 'Likely' | 'High'}Min`, number> {
+  const entries = {
     [`${name}LowMin`]: range.low,
     [`${name}LikelyMin`]: range.likely,
     [`${name}HighMin`]: range.high,
   };
+  return entries as Record<`${Name}${'Low' | 'Likely' | 'High'}Min`, number>;
 }

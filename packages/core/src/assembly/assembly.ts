@@ -1,4 +1,4 @@
-import type { Finding } from '../basics/finding';
+import type { Finding } from '../findings';
 import type { Solid, Vec3 } from '../solids';
 
 /** What a part is in its assembly; interfaces turn it into a shop name. */

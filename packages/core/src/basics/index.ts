@@ -1,5 +1,4 @@
 export { type Bounds, InputError } from './checks';
-export type { Finding, FindingValue } from './finding';
 export { leastBy } from './least-by';
 export { LIMITS } from './limits';
 export type { Range } from './range';

@@ -1,3 +1,4 @@
+import { ofCode } from '../findings';
 import type { RunEvent } from '../formats';
 import { maplePanel, TEST_SHOP } from '../test-support/builds';
 import { planBuild } from '../plan';
@@ -123,10 +124,10 @@ describe('gatherList', () => {
       openingMm: 615,
       numbers: '1, 2, 3, 4, 5, 6',
     });
-    expect(items.find(({ code }) => code === 'gather-glue')?.values.massG).toBeCloseTo(plan.totals.massG, 9);
+    expect(ofCode(items, 'gather-glue')?.values.massG).toBeCloseTo(plan.totals.massG, 9);
     expect(items.map(({ code }) => code)).not.toContain('gather-packing');
     const packed = planBuild(maplePanel({ edge: { kind: 'blocks', thicknessMm: 20 } }), TEST_SHOP);
-    expect(gatherList(packed).find(({ code }) => code === 'gather-packing')?.values.count).toBe(12);
+    expect(ofCode(gatherList(packed), 'gather-packing')?.values.count).toBe(12);
   });
 });
 
@@ -135,14 +136,14 @@ describe('troubleOptions', () => {
     script.fuses.map((each) => readFuse(each, positionOf(script, START, events), START + minutes * MINUTE));
 
   it('offers to pull apart while there is time and not after', () => {
-    const codes = (minutes: number) => troubleOptions(readingsAt(minutes, []), 1).map(({ code }) => code);
+    const codes = (minutes: number) => troubleOptions(readingsAt(minutes, [])).map(({ code }) => code);
     expect(codes(1)).toEqual(['call-helper', 'pull-apart', 'press-on']);
     expect(codes(30)).toEqual(['past-its-time', 'press-on']);
   });
 
   it('has nothing to pull apart when nothing burns', () => {
     const all = script.steps.map((_, i) => next(i / 10));
-    expect(troubleOptions(readingsAt(5, all), 1).map(({ code }) => code)).toEqual(['press-on']);
+    expect(troubleOptions(readingsAt(5, all)).map(({ code }) => code)).toEqual(['press-on']);
   });
 });
 

@@ -1,4 +1,4 @@
-import { type Finding, finding } from '../basics/finding';
+import { type Finding, finding } from '../findings';
 import { type Plan, pullOpenings, rowOpenings, settlePlan } from '../plan';
 import { ASPECTS } from '../verdicts';
 

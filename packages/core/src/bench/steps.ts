@@ -1,4 +1,4 @@
-import type { Finding } from '../basics/finding';
+import type { Finding } from '../findings';
 import { operationsOf, type OrderedSession, type Plan, type PlannedOperation } from '../plan';
 
 /** One thing to do at the bench, with its place on the plan's clock. */

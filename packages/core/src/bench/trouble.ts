@@ -1,4 +1,4 @@
-import { type Finding, finding } from '../basics/finding';
+import { type Finding, finding } from '../findings';
 import { type FuseReading, shortestFuse } from './clock';
 
 /**
@@ -7,18 +7,18 @@ import { type FuseReading, shortestFuse } from './clock';
  * While faces are open they can be pulled apart and cleaned off; once all are closed a line may still be moved until
  * its fuse is out; past every fuse only pressing on is left. A joint pulled apart is started again with fresh glue.
  */
-export function troubleOptions(readings: readonly FuseReading[], crew: number): Finding[] {
+export function troubleOptions(readings: readonly FuseReading[]): Finding[] {
   const burning = readings.filter(({ leftMin }) => leftMin !== null);
   const shortest = shortestFuse(burning);
   const leftMin = shortest?.leftMin ?? 0;
   const lines = burning.map(({ fuse }) => fuse.label).join(', ');
   const late = burning.filter((reading) => (reading.leftMin ?? 0) <= 0);
   return [
-    ...(burning.length > 0 && leftMin > 0 ? [finding('call-helper', 'informs', { leftMin, crew })] : []),
+    ...(burning.length > 0 && leftMin > 0 ? [finding('call-helper', 'informs', { leftMin })] : []),
     ...(burning.length > 0 && leftMin > 0 ? [finding('pull-apart', 'informs', { leftMin, lines })] : []),
     ...(late.length > 0
       ? [finding('past-its-time', 'warns', { lines: late.map(({ fuse }) => fuse.label).join(', ') })]
       : []),
-    finding('press-on', 'informs', { leftMin }),
+    finding('press-on', 'informs'),
   ];
 }

@@ -1,7 +1,7 @@
 import { Type } from '@sinclair/typebox';
 import { InputError } from '../basics/checks';
 import { BETWEEN_JAWS_MM } from '../clamps';
-import { finding } from '../basics/finding';
+import { finding } from '../findings';
 import { bounded, oneOf, strictObject } from '../formats';
 import { LIMITS } from '../basics/limits';
 import { resolveSpecies } from '../materials';
@@ -114,7 +114,7 @@ export const placeClamps = calculation({
       tried: placing.tried,
       findings: meets
         ? []
-        : [{ ...finding('rack-falls-short', 'refuses'), values: { sharePct: 100 * placing.lowestShare } }],
+        : [finding('rack-falls-short', 'refuses', { sharePct: 100 * placing.lowestShare })],
     };
   },
 });

@@ -1,6 +1,6 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { InputError } from '../basics/checks';
-import { type Finding, finding } from '../basics/finding';
+import { type Finding, finding } from '../findings';
 import { bounded, oneOf, orNull, strictObject } from '../formats';
 import { LIMITS } from '../basics/limits';
 import { resolveSpecies } from '../materials';

@@ -1,5 +1,5 @@
 import { type Adhesive, type AdhesiveWindow, adhesiveWindow, listAdhesives } from '../adhesives';
-import type { Finding } from '../basics/finding';
+import type { Finding } from '../findings';
 import type { GlueJob } from './job';
 import { heaviestFirst, type Reason, reasonsFor, refusalsOf } from './reasons';
 

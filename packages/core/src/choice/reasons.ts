@@ -1,10 +1,11 @@
 import { type Adhesive, type AdhesiveWindow, SERVICES, standsService } from '../adhesives';
-import { type Finding, finding, type FindingValue } from '../basics/finding';
+import { type Finding, finding, type FindingCode, type FindingValue, type None } from '../findings';
 import type { GlueJob } from './job';
+import type { ReasonValues } from './reason-values';
 
 /** One reason for (+) or against (−) a glue, with the weight it carries. All weights [judgement]. */
 export interface Reason {
-  readonly code: string;
+  readonly code: keyof ReasonValues | FindingCode;
   readonly weight: number;
   readonly values: Readonly<Record<string, FindingValue>>;
 }
@@ -21,45 +22,42 @@ const ENOUGH_SPARE = 3;
 
 /** Why a glue cannot do a job at all. */
 export function refusalsOf({ job, adhesive, window }: Candidate): Finding[] {
-  const refuse = (when: boolean, code: string, values: Readonly<Record<string, FindingValue>>): Finding[] =>
-    when ? [finding(code, 'refuses', values)] : [];
-  const shared = adhesive.hazards.filter((hazard) => job.avoid.includes(hazard));
-  return [
-    ...window.findings.filter(({ severity }) => severity === 'refuses'),
-    ...refuse(!standsService(adhesive.service, job.service), 'service-too-hard', {
-      rated: adhesive.service,
-      wanted: job.service,
-    }),
-    ...refuse(job.gapMm > adhesive.gapMm, 'gap-too-wide', { gapMm: job.gapMm, glueMm: adhesive.gapMm }),
-    ...refuse(window.openMin !== null && window.openMin.low < job.openNeedMin, 'open-too-short', {
-      needMin: job.openNeedMin,
-      windowMin: window.openMin?.low ?? 0,
-    }),
-    ...refuse(window.closedMin !== null && window.closedMin.low < job.closedNeedMin, 'closed-too-short', {
-      needMin: job.closedNeedMin,
-      windowMin: window.closedMin?.low ?? 0,
-    }),
-    ...refuse(
-      adhesive.softensC !== null && job.warmC !== null && job.warmC >= adhesive.softensC,
-      'softens-there',
-      { warmC: job.warmC ?? 0, softensC: adhesive.softensC ?? 0 },
-    ),
-    ...refuse(job.veneer === 'iron-on' && !adhesive.aptitudes.ironOn, 'no-iron-on', {}),
-    ...refuse(
-      job.clampsOffWithinMin !== null &&
-        window.clampMin !== null &&
-        window.clampMin.likely > job.clampsOffWithinMin,
-      'clamps-on-too-long',
-      { clampMin: window.clampMin?.likely ?? 0, withinMin: job.clampsOffWithinMin ?? 0 },
-    ),
-    ...refuse(shared.length > 0, 'to-be-avoided', { hazard: shared[0] ?? '' }),
-  ];
+  const { openMin, closedMin, clampMin } = window;
+  const { warmC, clampsOffWithinMin: withinMin, openNeedMin, closedNeedMin } = job;
+  const { softensC } = adhesive;
+  const found: Finding[] = window.findings.filter(({ severity }) => severity === 'refuses');
+  if (!standsService(adhesive.service, job.service)) {
+    found.push(finding('service-too-hard', 'refuses', { rated: adhesive.service, wanted: job.service }));
+  }
+  if (job.gapMm > adhesive.gapMm) {
+    found.push(finding('gap-too-wide', 'refuses', { gapMm: job.gapMm, glueMm: adhesive.gapMm }));
+  }
+  if (openMin !== null && openMin.low < openNeedMin) {
+    found.push(finding('open-too-short', 'refuses', { needMin: openNeedMin, windowMin: openMin.low }));
+  }
+  if (closedMin !== null && closedMin.low < closedNeedMin) {
+    found.push(finding('closed-too-short', 'refuses', { needMin: closedNeedMin, windowMin: closedMin.low }));
+  }
+  if (softensC !== null && warmC !== null && warmC >= softensC) {
+    found.push(finding('softens-there', 'refuses', { warmC, softensC }));
+  }
+  if (job.veneer === 'iron-on' && !adhesive.aptitudes.ironOn) found.push(finding('no-iron-on', 'refuses'));
+  if (withinMin !== null && clampMin !== null && clampMin.likely > withinMin) {
+    found.push(finding('clamps-on-too-long', 'refuses', { clampMin: clampMin.likely, withinMin }));
+  }
+  if (adhesive.hazards.some((hazard) => job.avoid.includes(hazard))) {
+    found.push(finding('to-be-avoided', 'refuses'));
+  }
+  return found;
 }
 
 type Rule = (candidate: Candidate) => readonly Reason[];
 
-const reason = (code: string, weight: number, values: Reason['values'] = {}): readonly Reason[] =>
-  Math.abs(weight) < 0.05 ? [] : [{ code, weight, values }];
+const reason = <Code extends keyof ReasonValues>(
+  code: Code,
+  weight: number,
+  ...[values]: ReasonValues[Code] extends None ? [] : [values: ReasonValues[Code]]
+): readonly Reason[] => (Math.abs(weight) < 0.05 ? [] : [{ code, weight, values: values ?? {} }]);
 
 const APTITUDE = { good: 1, fair: 0, poor: -1 } as const;
 
@@ -95,7 +93,7 @@ const gaps: Rule = ({ job, adhesive }) =>
   job.gapMm > 0.6 * adhesive.gapMm
     ? reason('gap-near-limit', -1.5, { gapMm: job.gapMm, glueMm: adhesive.gapMm })
     : job.gapMm > 0.05
-      ? reason('fills-the-gap', 1, { gapMm: job.gapMm, glueMm: adhesive.gapMm })
+      ? reason('fills-the-gap', 1, { gapMm: job.gapMm })
       : // Glue that stays thick where nothing needs filling only makes thick lines.
         reason('made-for-gaps', adhesive.gapMm > 2 ? -1.5 : 0);
 
@@ -167,14 +165,12 @@ const veneering: Rule = ({ job, adhesive }) => {
   );
 };
 
-const HEALTH: Readonly<Partial<Record<Adhesive['hazards'][number], number>>> = {
-  'skin-sensitiser': -1,
-  isocyanate: -1,
-  formaldehyde: -1.2,
-  'bonds-skin': -0.8,
-};
-const health: Rule = ({ adhesive }) =>
-  adhesive.hazards.flatMap((hazard) => reason(`hazard-${hazard}`, HEALTH[hazard] ?? 0));
+const health: Rule = ({ adhesive: { hazards } }) => [
+  ...(hazards.includes('skin-sensitiser') ? reason('hazard-skin-sensitiser', -1) : []),
+  ...(hazards.includes('isocyanate') ? reason('hazard-isocyanate', -1) : []),
+  ...(hazards.includes('formaldehyde') ? reason('hazard-formaldehyde', -1.2) : []),
+  ...(hazards.includes('bonds-skin') ? reason('hazard-bonds-skin', -0.8) : []),
+];
 
 const trouble: Rule = ({ adhesive }) => [
   ...(adhesive.potLifeMin === null ? [] : reason('has-to-be-mixed', -0.7)),

@@ -1,4 +1,4 @@
-import { finding } from '../basics/finding';
+import { finding } from '../findings';
 import type { BuildDocument, ShopDocument } from '../formats';
 import { LIMITS } from '../basics/limits';
 import type { Candidate } from './rank';

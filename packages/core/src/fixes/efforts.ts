@@ -1,4 +1,4 @@
-import type { Finding, FindingValue } from '../basics/finding';
+import type { Finding, FindingValue } from '../findings';
 
 type Values = Readonly<Record<string, FindingValue>>;
 

@@ -1,4 +1,4 @@
-import { finding } from '../basics/finding';
+import { finding } from '../findings';
 import type { BuildDocument, ShopDocument } from '../formats';
 import type { Press } from '../mechanics';
 import { arrangements, glueJobOf, type Plan, planBuild, settlePlan, withSessions } from '../plan';

@@ -1,4 +1,4 @@
-import { type Finding, finding } from '../basics/finding';
+import { type Finding, finding } from '../findings';
 import type { BuildDocument, ShopDocument } from '../formats';
 import { type Plan, glueJobOf, type Likelihood, likelihoodOf, planBuild, withSessions } from '../plan';
 import { atHour, clampsLaidOut, oneMorePair } from './common-changes';

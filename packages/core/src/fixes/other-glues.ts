@@ -1,6 +1,6 @@
 import { type Adhesive } from '../adhesives';
 import { type GlueJob, rankAdhesives, type RankedGlue } from '../choice';
-import { finding } from '../basics/finding';
+import { finding } from '../findings';
 import type { BuildDocument, ShopDocument } from '../formats';
 import { familiesOf } from '../plan';
 import type { Candidate } from './rank';

@@ -1,6 +1,6 @@
 import { typicalLot } from '../assembly';
 import { findClampKind, lotForceN } from '../clamps';
-import { finding } from '../basics/finding';
+import { finding } from '../findings';
 import type { ShopDocument } from '../formats';
 import { LIMITS } from '../basics/limits';
 import { ACROSS, clampsElsewhere, type Plan, type PlannedPull, pullFrame } from '../plan';

@@ -1,4 +1,4 @@
-import type { Finding } from '../basics/finding';
+import type { Finding } from '../findings';
 import type { BuildDocument, ShopDocument } from '../formats';
 import { type Aspect, ASPECTS, stateRank, type Verdict } from '../verdicts';
 import { effortOf } from './efforts';

@@ -1,6 +1,6 @@
 import { longEnoughLots, type Panel } from '../assembly';
 import { findClampKind, lotForceN } from '../clamps';
-import { finding } from '../basics/finding';
+import { finding } from '../findings';
 import { caulPairsIn, type PlacedClamp, type ShopDocument } from '../formats';
 import { LIMITS } from '../basics/limits';
 import { positionsOn, withBoards, withRow } from '../plan';

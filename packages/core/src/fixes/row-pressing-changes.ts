@@ -1,6 +1,6 @@
 import { longEnoughLots, panelOpeningMm, typicalLot } from '../assembly';
 import { lotForceN } from '../clamps';
-import { finding } from '../basics/finding';
+import { finding } from '../findings';
 import { caulPairsIn, type ShopDocument } from '../formats';
 import { positionsOn, withRow } from '../plan';
 import { closedDry } from './common-changes';

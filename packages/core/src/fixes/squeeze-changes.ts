@@ -1,4 +1,4 @@
-import { finding } from '../basics/finding';
+import { finding } from '../findings';
 import type { BuildDocument, ShopDocument } from '../formats';
 import { ACROSS, clampsElsewhere, packingOf, type Plan } from '../plan';
 import { closedDry } from './common-changes';
@@ -40,7 +40,7 @@ function moreOnPulls(
   shop: ShopDocument,
   squeezed: (change: Squeeze) => BuildDocument,
 ): Candidate[] {
-  return pulls.flatMap(({ pull, taken, word }): Candidate[] => {
+  return pulls.flatMap(({ pull, taken }): Candidate[] => {
     const now = taken.reduce((sum, { count }) => sum + count, 0);
     const suiting = shop.rack
       .filter(({ kind, maxOpeningMm }) => pull.kinds.includes(kind) && maxOpeningMm >= pull.openingMm)
@@ -48,7 +48,7 @@ function moreOnPulls(
     const others = (build.squeeze?.counts ?? []).filter((each) => each.pull !== pull.id);
     const most = Math.min(MOST_ADDED, suiting - now);
     return Array.from({ length: Math.max(0, most) }, (_, i): Candidate => ({
-      change: finding('more-on-pull', 'informs', { count: i + 1, now, word }),
+      change: finding('more-on-pull', 'informs', { count: i + 1, now }),
       build: squeezed({
         counts: [...others, { pull: pull.id, count: now + i + 1 }],
         ...withoutPlaced(build, pull.id),
@@ -70,7 +70,7 @@ function workedOut(
   return pulls
     .filter(({ placed, idle }) => placed.length + idle.length > 0)
     .map(({ pull, joint }) => ({
-      change: finding('pull-worked-out', 'informs', { pull: pull.id, line: joint }),
+      change: finding('pull-worked-out', 'informs', { line: joint }),
       build: squeezed(withoutPlaced(build, pull.id)),
     }));
 }

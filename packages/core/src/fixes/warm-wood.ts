@@ -1,4 +1,4 @@
-import { finding } from '../basics/finding';
+import { finding } from '../findings';
 import { type BuildDocument, NO_WISHES } from '../formats';
 import type { Candidate } from './rank';
 

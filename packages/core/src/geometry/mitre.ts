@@ -1,5 +1,5 @@
 import { InputError } from '../basics/checks';
-import { type Finding, finding } from '../basics/finding';
+import { type Finding, finding } from '../findings';
 import { degrees, radians } from './angles';
 
 /** A mitred polygon: side i runs from corner i to corner i + 1, measured outside. */

@@ -1,6 +1,6 @@
 import { bend } from '../bending';
 import { InputError } from '../basics/checks';
-import { finding } from '../basics/finding';
+import { finding } from '../findings';
 import { radians } from '../geometry';
 import { extruded, solidOf, type Vec2 } from '../solids';
 import { defineKind, joint, part, partId, STACK_CLAMPS, upTo, X, Z } from './kind';

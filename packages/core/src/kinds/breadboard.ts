@@ -1,5 +1,5 @@
 import { InputError } from '../basics/checks';
-import { type Finding, finding } from '../basics/finding';
+import { type Finding, finding } from '../findings';
 import { breadboardSlot, resolveSpecies } from '../materials';
 import { box, solidOf } from '../solids';
 import { BAR_CLAMPS, defineKind, joint, PADS_MM, part, type Season, upTo, X, Y } from './kind';

@@ -9,7 +9,7 @@ export {
   type Season,
   startOf,
 } from './kind';
-export { type CheckKind, type OperationKind, type Ritual, ritualOf } from './ritual';
+export { type OperationKind, type Ritual, ritualOf } from './ritual';
 export { layAssembly } from './lay-assembly';
 export { boardLabel } from './edge-panel';
 export { findKind, FREE, kindOf, KINDS } from './list';

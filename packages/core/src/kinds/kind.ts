@@ -1,6 +1,6 @@
 import type { SqueezeOutAccess } from '../choice';
 import type { Assembly, Part, PartRole, Ring } from '../assembly';
-import { type Finding } from '../basics/finding';
+import { type Finding } from '../findings';
 import type { Board, RowSection } from '../formats';
 import { MAIN_AXES, type Solid, type Vec3 } from '../solids';
 import { type Answers, type AnswersTo, checkAnswers, type Questions, startingAnswers } from './question';

@@ -1,7 +1,7 @@
 import { InputError } from '../basics/checks';
 import { mitrePolygon, radians } from '../geometry';
 import { type Layout, type PartDraft } from './kind';
-import { finding } from '../basics/finding';
+import { finding } from '../findings';
 import { extruded, solidOf, type Vec2 } from '../solids';
 import { defineKind, joint, MITRE_CLAMPS, part, partId, upTo } from './kind';
 import { askAngles, askChoice, askCount, askLength, askLengths, askSpecies } from './question';

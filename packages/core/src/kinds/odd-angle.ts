@@ -1,4 +1,4 @@
-import { type Finding, finding } from '../basics/finding';
+import { type Finding, finding } from '../findings';
 import { radians } from '../geometry';
 import { extruded, solidOf, type Vec2 } from '../solids';
 import type { Aid } from '../assembly';

@@ -1,5 +1,5 @@
 import type { Aid } from '../assembly';
-import { type Finding, finding } from '../basics/finding';
+import { type Finding, finding } from '../findings';
 import { extruded, solidOf, type Vec2 } from '../solids';
 import { defineKind, joint, part, partId, upTo, usualRing, X } from './kind';
 import { askChoice, askCount, askLength, askSpecies } from './question';

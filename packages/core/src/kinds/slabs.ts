@@ -1,4 +1,4 @@
-import { finding } from '../basics/finding';
+import { finding } from '../findings';
 import { box, solidOf } from '../solids';
 import { defineKind, joint, PADS_MM, partId, upTo } from './kind';
 import { askCount, askLength, askSpecies } from './question';
@@ -99,6 +99,6 @@ export const REGLUE = defineKind({
       ),
     ],
     flat: { kind: 'wind' },
-    findings: [finding('pull-lifts-middle', 'informs', {})],
+    findings: [finding('pull-lifts-middle', 'informs')],
   }),
 });

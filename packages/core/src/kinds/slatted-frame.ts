@@ -1,5 +1,5 @@
 import { InputError } from '../basics/checks';
-import { finding } from '../basics/finding';
+import { finding } from '../findings';
 import { box, type Prism, type Solid, solidOf } from '../solids';
 import { BAR_CLAMPS, defineKind, joint, PADS_MM, part, type PartDraft, partId, upTo, X, Y } from './kind';
 import { askCount, askLength, askSpecies } from './question';
@@ -188,7 +188,6 @@ export const SLATTED_FRAME = defineKind({
             stackMm,
             shoulderMm: betweenLegsMm,
             toleranceMm: 2 * PIECE_TOLERANCE_MM * Math.sqrt(2 * slats + 1),
-            roomMm: betweenLegsMm - stackMm,
             spacerMm,
           },
         ),

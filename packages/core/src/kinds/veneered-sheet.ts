@@ -1,4 +1,4 @@
-import { finding } from '../basics/finding';
+import { finding } from '../findings';
 import { box, solidOf } from '../solids';
 import { defineKind, joint, part, partId, X, Z } from './kind';
 import { askChoice, askLength, askSpecies } from './question';
@@ -62,7 +62,7 @@ export const VENEERED_SHEET = defineKind({
         },
       ],
       flat: { kind: 'balance', bothFaces: faces === 'both' },
-      findings: faces === 'one' ? [finding('one-sided', 'warns', { coreMm, veneerMm })] : [],
+      findings: faces === 'one' ? [finding('one-sided', 'warns')] : [],
     };
   },
 });

@@ -1,6 +1,6 @@
 import { panelLots, panelOpeningMm } from '../assembly';
 import { findClampKind, lotForceN } from '../clamps';
-import { type Finding, finding } from '../basics/finding';
+import { type Finding, finding } from '../findings';
 import { caulPairsIn, type BuildDocument, type PlacedClamp, type ShopDocument } from '../formats';
 import { type Press, STRUT_SHARE } from '../mechanics';
 import { type Plan, planBuild, rowOf, settlePlan, withRow } from '../plan';
@@ -71,7 +71,6 @@ export function check(
               count: clamps.length,
               line: weakest.line.label,
               atMm: weakest.pressure.minAtMm,
-              lengthMm: weakest.line.lengthMm,
               minMPa: weakest.pressure.minMPa,
               lowMPa: weakest.target.lowMPa,
               tried: found.tried,

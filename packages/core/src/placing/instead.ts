@@ -1,7 +1,7 @@
 import { listAdhesives, standsService } from '../adhesives';
 import { panelLots, panelOpeningMm, typicalLot } from '../assembly';
 import { canLightSqueeze, lotForceN, targetPressure } from '../clamps';
-import { finding } from '../basics/finding';
+import { finding } from '../findings';
 import type { RackLot, ShopDocument } from '../formats';
 import type { Press } from '../mechanics';
 import { planBuild, rowOf, withRow } from '../plan';
@@ -52,7 +52,6 @@ function borrowed(plan: PlannedRow): Instead[] {
         kind: lot.kind,
         openingMm,
         forceN: job.lots.find(({ id }) => id === lot.id)?.forceN ?? 0,
-        clamps: found.clamps.length,
       }),
       build: null,
     },
@@ -73,7 +72,6 @@ function withBattens(plan: PlannedRow, shop: ShopDocument, makeId: () => string,
           change: finding('make-battens', 'informs', {
             thicknessMm: BATTEN_MM,
             clamps: rowOf(placing.build).clamps.length,
-            lowestPct: 100 * placing.lowestShare,
           }),
           build: placing.build,
         },

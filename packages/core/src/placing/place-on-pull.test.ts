@@ -1,3 +1,4 @@
+import { ofCode } from '../findings';
 import { DEMO_SHOP } from '../demo';
 import type { BuildDocument, ShopDocument } from '../formats';
 import { panelPressure } from '../mechanics';
@@ -69,8 +70,8 @@ describe('placing the clamps of a stack', () => {
     };
     const { meets, findings } = placed(demoAssembly('trestle-feet'), few);
     expect(meets).toBe(false);
-    const borrow = findings.find(({ code }) => code === 'borrow-clamps');
-    expect(borrow?.values['count']).toBeGreaterThan(2);
+    const borrow = ofCode(findings, 'borrow-clamps');
+    expect(borrow?.values.count).toBeGreaterThan(2);
   });
 });
 

@@ -1,5 +1,5 @@
 import { lotForceN } from '../clamps';
-import { type Finding, finding } from '../basics/finding';
+import { type Finding, finding } from '../findings';
 import type { BuildDocument, PulledClamp, RackLot } from '../formats';
 import { panelPressure, type Press } from '../mechanics';
 import {
@@ -199,7 +199,6 @@ function borrowed(plan: Plan, planned: PlannedPull, stack: Stack, lots: readonly
       kind: lot.kind,
       openingMm: planned.pull.openingMm,
       forceN: job.lots.find(({ id }) => id === lot.id)?.forceN ?? 0,
-      clamps: found.clamps.length,
     }),
   ];
 }

@@ -1,3 +1,4 @@
+import { ofCode } from '../findings';
 import { resolveSpecies } from '../materials';
 import { panelPressure } from '../mechanics';
 import type { ShopDocument } from '../formats';
@@ -213,10 +214,13 @@ describe('placing on a panel from the rack', () => {
     const shop = shopWith({ count: 2 });
     const placing = placeOnRow(planBuild(bare, shop), makeId);
     expect(placing.meets).toBe(false);
-    const borrow = placing.instead.find(({ change }) => change.code === 'borrow-clamps');
-    expect(borrow?.change.values['count']).toBeGreaterThan(0);
+    const borrow = ofCode(
+      placing.instead.map(({ change }) => change),
+      'borrow-clamps',
+    );
+    expect(borrow?.values.count).toBeGreaterThan(0);
     // Borrowed they do.
-    const richer = shopWith({ count: 2 + Number(borrow?.change.values['count']) });
+    const richer = shopWith({ count: 2 + Number(borrow?.values.count) });
     expect(placeOnRow(planBuild(bare, richer), makeId).meets).toBe(true);
   });
 });

@@ -1,8 +1,8 @@
 import type { Range } from '../basics/range';
 import { pressureWord, type PressureWord, type TargetPressure } from '../clamps';
 import type { Hazard } from '../adhesives';
-import type { Finding } from '../basics/finding';
-import { type CheckKind, type KindCaution, kindOf, ritualOf } from '../kinds';
+import type { CheckCode, Finding } from '../findings';
+import { type KindCaution, kindOf, ritualOf } from '../kinds';
 import { type Aspect, ASPECTS, type FigureKind, type VerdictState } from '../verdicts';
 import { clampsOf } from './dates/dates';
 import type { JointNeed, PlannedJoint } from './joints/planned-joint';
@@ -134,7 +134,7 @@ export interface PlanAnswer {
   readonly verdicts: Readonly<Record<Aspect, VerdictAnswer>>;
   readonly checks: readonly {
     readonly id: string;
-    readonly kind: CheckKind;
+    readonly kind: CheckCode;
     readonly joints: readonly string[];
     readonly toleranceMm: number;
   }[];
@@ -188,18 +188,12 @@ export function planAnswer(plan: Plan): PlanAnswer {
       }),
     ) as Record<Aspect, VerdictAnswer>,
     checks: sessions.flatMap((session, s) =>
-      ritualOf(build.template).pulled.flatMap(({ check }) =>
-        check === null
-          ? []
-          : [
-              {
-                id: `${idOf(session, s)}:${check}`,
-                kind: check,
-                joints: session.joints,
-                toleranceMm: SQUARE_CHECKS.includes(check) ? build.goals.squareMm : build.goals.flatMm,
-              },
-            ],
-      ),
+      ritualOf(build.template).pulled.map(({ check }) => ({
+        id: `${idOf(session, s)}:${check}`,
+        kind: check,
+        joints: session.joints,
+        toleranceMm: SQUARE_CHECKS.includes(check) ? build.goals.squareMm : build.goals.flatMm,
+      })),
     ),
     cautions: [...new Set([...cautionsOf(build.template), ...plan.adhesive.hazards])],
     findings: [
@@ -211,7 +205,7 @@ export function planAnswer(plan: Plan): PlanAnswer {
   };
 }
 
-const SQUARE_CHECKS: readonly CheckKind[] = ['diagonals', 'try-square', 'angle'];
+const SQUARE_CHECKS: readonly CheckCode[] = ['diagonals', 'try-square', 'angle'];
 
 const cautionsOf = (template: string): readonly KindCaution[] => kindOf(template)?.cautions ?? [];
 

@@ -1,5 +1,5 @@
 import { type AssemblyFacts, deriveAssembly, panelOf } from '../assembly';
-import { type Finding, finding } from '../basics/finding';
+import { type Finding, finding } from '../findings';
 import type { BuildDocument, ShopDocument } from '../formats';
 import { layAssembly } from '../kinds';
 import { LIMITS } from '../basics/limits';
@@ -105,7 +105,7 @@ const inRow = (joints: readonly PlannedJoint[], { lines }: RowPlan): PlannedJoin
   });
 
 function conditionFindings({ parts }: AssemblyFacts): Finding[] {
-  return parts
-    .filter(({ part }) => part.condition !== 'fresh')
-    .map(({ part }) => finding(`faces-${part.condition}`, 'warns', { part: part.label }));
+  return parts.flatMap(({ part: { condition, label: part } }) =>
+    condition === 'fresh' ? [] : [finding(`faces-${condition}`, 'warns', { part })],
+  );
 }

@@ -1,6 +1,6 @@
 import type { Adhesive } from '../adhesives';
 import type { AssemblyFacts } from '../assembly';
-import type { Finding } from '../basics/finding';
+import type { Finding } from '../findings';
 import type { BuildDocument, Climate, ShopDocument } from '../formats';
 import type { Aspect, Verdict } from '../verdicts/verdict';
 import type { PlannedJoint } from './joints/planned-joint';

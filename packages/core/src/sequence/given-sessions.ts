@@ -1,4 +1,4 @@
-import { finding } from '../basics/finding';
+import { finding } from '../findings';
 import { sessionLaidOut } from './arrange';
 import { type BlockTimer, roughTimer } from './block-timer';
 import { closingTree, splitter } from './closing-tree';

@@ -12,5 +12,6 @@ export {
   type SequenceProgress,
   solveSequence,
 } from './solve-sequence';
+export type { ImpossibleCode } from './reasons';
 export { scatterFrom } from './scatter';
 export { DIRECTION_NAMES, leaves, opposite, seenFromOther, waysOut, type WaysOut } from './ways-out';

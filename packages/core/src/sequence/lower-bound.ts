@@ -1,4 +1,4 @@
-import { type Finding, finding } from '../basics/finding';
+import { type Finding, finding } from '../findings';
 import { clampsFor, type SequenceProblem } from './problem';
 
 /** A number of sessions that no arrangement gets below, and what makes it so. */

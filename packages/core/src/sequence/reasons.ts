@@ -1,25 +1,26 @@
 import { SHARE_EPS } from './best-timing';
-import { finding, type Finding } from '../basics/finding';
+import { finding, type FindingOf } from '../findings';
 import { shortOf, type SequenceProblem } from './problem';
 import type { BlockTimer } from './block-timer';
 import { connectedPieces, splitsOf } from './splits';
 
+/** Why joints can never be made. */
+export type ImpossibleCode =
+  'captive' | 'closed-already' | 'too-few-clamps' | 'too-few-hands' | 'window-too-short' | 'pins-contradict';
+
 /** Why joints can never be made, and which. */
-export interface Impossible extends Finding {
-  readonly joints: readonly number[];
-}
+export type Impossible = FindingOf<ImpossibleCode> & { readonly joints: readonly number[] };
 
 /** Joints that cannot be made even alone: for want of hands, clamps or time. */
 export function impossibleAlone(problem: SequenceProblem, timer: BlockTimer): Impossible[] {
   return problem.joints.flatMap((joint, i): Impossible[] => {
-    const why = (code: string, values: Finding['values']): Impossible[] => [
-      { ...finding(code, 'refuses', { joint: joint.id, ...values }), joints: [i] },
-    ];
-    if (joint.hands > problem.crew) return why('too-few-hands', { hands: joint.hands, crew: problem.crew });
+    const why = (found: FindingOf<ImpossibleCode>): Impossible[] => [{ ...found, joints: [i] }];
+    if (joint.hands > problem.crew) return why(finding('too-few-hands', 'refuses'));
     const [kind] = shortOf(problem, [i]);
-    if (kind !== undefined) return why('too-few-clamps', { kind, there: problem.rack?.[kind] ?? 0 });
+    if (kind !== undefined)
+      return why(finding('too-few-clamps', 'refuses', { kind, there: problem.rack?.[kind] ?? 0 }));
     const used = usedBy(timer, [i]);
-    return used > 1 + SHARE_EPS ? why('window-too-short', { usedShare: used }) : [];
+    return used > 1 + SHARE_EPS ? why(finding('window-too-short', 'refuses', { usedShare: used })) : [];
   });
 }
 

@@ -1,4 +1,4 @@
-import { finding, type Finding } from '../basics/finding';
+import { finding, type Finding } from '../findings';
 import { arrangeOnce } from './arrange';
 import { blockTimer, roughTimer } from './block-timer';
 import { closingTree, splitter } from './closing-tree';
@@ -17,7 +17,7 @@ export interface SequenceAnswer {
   /** Share of its window that the tightest one uses. */
   readonly usedShare: number;
   readonly impossible: readonly Impossible[];
-  readonly findings: readonly Finding[];
+  readonly findings: readonly (Finding | Impossible)[];
   readonly bound: SessionsBound;
 }
 
@@ -168,5 +168,5 @@ function whyNot(problem: SequenceProblem): Impossible[] {
   const held = connectedPieces(problem, parts, all).find((piece) => piece.length > 1 && !possible(piece));
   if (held !== undefined) return [impossibleSet(problem, held, possible, timer)];
   const pinned = all.filter((joint) => problem.pins[joint] !== null);
-  return [{ ...finding('pins-contradict', 'refuses', { pins: pinned.length }), joints: pinned }];
+  return [{ ...finding('pins-contradict', 'refuses'), joints: pinned }];
 }

@@ -1,4 +1,4 @@
-import { finding } from '../basics/finding';
+import { finding } from '../findings';
 import type { PlanParts } from '../plan/plan';
 import { against, atRest, type Judged } from './judged';
 

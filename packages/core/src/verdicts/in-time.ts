@@ -1,5 +1,5 @@
 import { COLD_REFUSALS } from '../adhesives';
-import { finding } from '../basics/finding';
+import { finding } from '../findings';
 import type { PlanParts } from '../plan/plan';
 import { atRest, type Judged } from './judged';
 
@@ -89,9 +89,10 @@ function workings(
   worst: WindowUse,
 ): Judged['workings'] {
   const planned = joints.find(({ facts }) => facts.joint.id === worst.joint);
+  if (planned === undefined) return [];
   return [
     finding('how-window', 'informs', {
-      ...(planned?.window.used ?? {}),
+      ...planned.window.used,
       windowMin: worst.windowMin,
       window: worst.window,
     }),
@@ -99,7 +100,7 @@ function workings(
       line: worst.label,
       usedMin: worst.usedMin,
       crew: build.crew,
-      spreadMin: planned?.spread.minutes ?? 0,
+      spreadMin: planned.spread.minutes,
       handsOnMin,
       clamps: pulls.reduce((sum, { taken }) => sum + taken.reduce((all, { count }) => all + count, 0), 0),
       paceFactor: shop.paceFactor,

@@ -1,6 +1,6 @@
 import type { PlanParts } from '../plan/plan';
 import type { RowInPlan } from '../plan/row/row-plan';
-import { finding } from '../basics/finding';
+import { finding } from '../findings';
 import { flat } from './flat';
 import { inTime } from './in-time';
 import type { Judged } from './judged';

@@ -1,4 +1,4 @@
-import type { Finding } from '../basics/finding';
+import type { Finding } from '../findings';
 import type { FigureKind, VerdictState } from './verdict';
 
 /** A verdict with less than this share of the allowance left is close. */

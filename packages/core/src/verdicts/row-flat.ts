@@ -1,4 +1,4 @@
-import { type Finding, finding } from '../basics/finding';
+import { type Finding, finding } from '../findings';
 import { STRUT_SHARE } from '../mechanics';
 import { clampBowMm, FLUSH_MM } from '../plan/row/clamp-bow';
 import { moistureCupMm } from '../plan/row/moisture-cup';
@@ -49,7 +49,6 @@ export function judgeRowFlat(parts: RowInPlan): Verdict {
         ? []
         : [
             finding('how-cauls', 'informs', {
-              pairs: parts.cauls.pairs,
               loadNPerMm: parts.cauls.load.totalNPerMm,
               pullNPerMm: parts.cauls.load.fromPullNPerMm,
               strutNPerMm: parts.cauls.load.fromStrutNPerMm,
@@ -83,7 +82,7 @@ function causeOf(
     readonly caulTrouble: Finding | undefined;
   },
 ): Finding {
-  const values = { loadShare: strut.loadShare, bucklingNPerMm: strut.bucklingNPerMm, mm: largest.mm };
+  const values = { loadShare: strut.loadShare, mm: largest.mm };
   if (pops) return finding('panel-pops', 'refuses', values);
   if (nearStrut) return finding('panel-near-popping', 'warns', values);
   if (margin < CLOSE_SHARE) return finding(largest.code, margin < 0 ? 'refuses' : 'warns', values);
@@ -106,10 +105,10 @@ function flatParts(parts: RowInPlan): readonly [RowPart, ...RowPart[]] {
   return [
     { code: 'faces-not-flush', mm: flush + steps },
     // A panel that pops has no bow to add: the verdict fails before the sum.
-    ...(Number.isFinite(bowMm) ? [{ code: 'bow-from-pull', mm: bowMm }] : []),
+    ...(Number.isFinite(bowMm) ? [{ code: 'bow-from-pull' as const, mm: bowMm }] : []),
     { code: 'moisture-cup', mm: moistureCupMm(parts) },
     ...(underCauls && (parts.cauls?.leavesMm ?? 0) > 0
-      ? [{ code: 'cauls-bend', mm: parts.cauls?.leavesMm ?? 0 }]
+      ? [{ code: 'cauls-bend' as const, mm: parts.cauls?.leavesMm ?? 0 }]
       : []),
     { code: 'boards-bowed', mm: Math.abs(build.dryFit.bowMm ?? 0) * stays },
     { code: 'boards-twisted', mm: Math.abs(build.dryFit.twistMm ?? 0) * stays },

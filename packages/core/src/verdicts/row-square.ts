@@ -1,4 +1,4 @@
-import { type Finding, finding } from '../basics/finding';
+import { type Finding, finding, type SquarePart } from '../findings';
 import type { RowInPlan } from '../plan/row/row-plan';
 import { CLOSE_SHARE, type RowPart } from './row-parts';
 import { barShareOf, type Verdict } from './verdict';
@@ -46,7 +46,11 @@ export function judgeRowSquare(parts: RowInPlan): Verdict {
   };
 }
 
-function squareParts({ build, job, panel }: RowInPlan): readonly [RowPart, ...RowPart[]] {
+function squareParts({
+  build,
+  job,
+  panel,
+}: RowInPlan): readonly [RowPart<SquarePart>, ...RowPart<SquarePart>[]] {
   const { endStops } = job.holding;
   const furtherLines = Math.max(0, panel.lines.length - 1);
   const creep = endStops

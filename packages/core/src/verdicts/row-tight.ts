@@ -2,7 +2,7 @@ import { standsService } from '../adhesives';
 import { canLightSqueeze, LIGHT_SQUEEZE, pressureWord, TYPICAL_FORCE_SPREAD } from '../clamps';
 import type { Panel } from '../assembly';
 import type { Clash } from '../clamps';
-import { type Finding, finding } from '../basics/finding';
+import { type Finding, finding, type Severity } from '../findings';
 import { leastBy } from '../basics/least-by';
 import type { PlannedLine, RowInPlan } from '../plan/row/row-plan';
 import { barShareOf, type Verdict, type VerdictState } from './verdict';
@@ -41,7 +41,7 @@ function marginOf({ pressure: { minMPa }, target: { lowMPa, highMPa } }: Planned
 
 /** What forbids the plan, most fundamental first. */
 function refusal(parts: RowInPlan): Finding | undefined {
-  const { build, job, adhesive, clampSet, lines, strut } = parts;
+  const { build, job, adhesive, clampSet, lines } = parts;
   const wet = lines.flatMap(({ window }) => window.findings).find(({ code }) => code === 'wood-too-wet');
   if (wet !== undefined) return wet;
   if (!standsService(adhesive.service, build.service)) {
@@ -73,7 +73,6 @@ function refusal(parts: RowInPlan): Finding | undefined {
     return finding('clamp-off-end', 'refuses', {
       clamp: off.number,
       atMm: off.placed.xMm,
-      lengthMm: parts.panel.lengthMm,
     });
   }
   const fouling = clampSet.clashes.find(({ kind }) => kind === 'jaws');
@@ -92,7 +91,6 @@ function refusal(parts: RowInPlan): Finding | undefined {
       line: starved.line.label,
       meanMPa: starved.pressure.meanMPa,
       mostMPa: starved.target.mostMPa,
-      highMPa: starved.target.highMPa,
     });
   }
   const sprung = lines.find(({ closing }) => closing === 'back-to-plane');
@@ -101,7 +99,6 @@ function refusal(parts: RowInPlan): Finding | undefined {
     return finding('pull-off-middle-third', 'refuses', {
       offsetMm: job.pullOffsetMm,
       kernMm: parts.panel.thicknessMm / 6,
-      openMm: strut.jointOpenMm,
     });
   }
   return undefined;
@@ -137,7 +134,12 @@ function warning({ lines, clampSet }: RowInPlan, weakest: PlannedLine): Finding 
 
 const clashValues = ({ clamp, other, apartMm, neededMm }: Clash) => ({ clamp, other, apartMm, neededMm });
 
-function gapFinding(code: string, severity: Finding['severity'], line: PlannedLine, totalN: number): Finding {
+function gapFinding(
+  code: 'gap-back-to-plane' | 'gap-costs-pull',
+  severity: Severity,
+  line: PlannedLine,
+  totalN: number,
+): Finding {
   return finding(code, severity, {
     line: line.line.label,
     gapMm: Math.abs(line.gapMm ?? 0),
@@ -152,9 +154,7 @@ function pressureCause(weakest: PlannedLine, { pressed }: RowInPlan): Finding {
     return finding('line-opens', 'refuses', {
       line: weakest.line.label,
       atMm: weakest.pressure.minAtMm,
-      lengthMm: weakest.line.lengthMm,
       openMm: Math.max(...opens.openMm),
-      lowMPa: weakest.target.lowMPa,
     });
   }
   const severity = { 'under-pressed': 'refuses', light: 'warns' } as const;
@@ -165,14 +165,11 @@ function pressureCause(weakest: PlannedLine, { pressed }: RowInPlan): Finding {
     {
       line: weakest.line.label,
       atMm: weakest.pressure.minAtMm,
-      lengthMm: weakest.line.lengthMm,
-      minMPa: weakest.pressure.minMPa,
-      lowMPa: weakest.target.lowMPa,
     },
   );
 }
 
-function workings({ clampSet, build, job, lines, pressed }: RowInPlan, weakest: PlannedLine): Finding[] {
+function workings({ clampSet, job, lines, pressed }: RowInPlan, weakest: PlannedLine): Finding[] {
   const deep = lines.find(
     ({ closingForceN, closingInTurnN }) =>
       closingInTurnN > DEEP_BEAM_RATIO * closingForceN && closingForceN > 0,
@@ -182,7 +179,6 @@ function workings({ clampSet, build, job, lines, pressed }: RowInPlan, weakest: 
       sg: Math.min(weakest.line.first.wood.sg, weakest.line.second.wood.sg),
       lowMPa: weakest.target.lowMPa,
       highMPa: weakest.target.highMPa,
-      adhesive: build.glue.adhesive,
     }),
     finding('how-mean-pressure', 'informs', {
       totalN: clampSet.totalForceN,

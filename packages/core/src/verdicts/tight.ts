@@ -1,5 +1,5 @@
 import { standsService } from '../adhesives';
-import { type Finding, finding } from '../basics/finding';
+import { type Finding, finding, type Severity } from '../findings';
 import { leastBy } from '../basics/least-by';
 import type { PlannedJoint } from '../plan/joints/planned-joint';
 import type { PlanParts } from '../plan/plan';
@@ -74,13 +74,13 @@ function tooMuch({ squeeze, pulls }: PlanParts): Finding | undefined {
   if (worst === undefined || over(worst) <= 1 + 1e-9) return undefined;
   const { line, meanMPa, wanted } = worst;
   return meanMPa > wanted.mostMPa
-    ? finding('line-starves', 'refuses', { line, meanMPa, mostMPa: wanted.mostMPa, highMPa: wanted.highMPa })
+    ? finding('line-starves', 'refuses', { line, meanMPa, mostMPa: wanted.mostMPa })
     : finding('more-than-needed', 'warns', { line, meanMPa, highMPa: wanted.highMPa });
 }
 
 function gap(
-  code: string,
-  severity: Finding['severity'],
+  code: 'joint-gap' | 'joint-gap-costs',
+  severity: Severity,
   { facts, gap: read, closingForceN }: PlannedJoint,
   glueMm: number,
 ): Finding {
@@ -93,10 +93,10 @@ function gap(
 }
 
 function pullCause(
-  { word, joint, pull, reachMPa, wanted, neededN, reachN }: PlannedPull,
+  { word, joint, reachMPa, neededN, reachN }: PlannedPull,
   trouble: Finding | undefined,
 ): Finding {
-  const values = { line: joint, need: pull.need, minMPa: reachMPa, lowMPa: wanted.lowMPa, neededN, reachN };
+  const values = { line: joint, neededN, reachN, minMPa: reachMPa };
   if (word === 'crushes') return finding('pull-crushes', 'refuses', values);
   if (word === 'under-pressed') return finding('pull-short', 'refuses', values);
   if (word === 'light') return finding('pull-light', 'warns', values);

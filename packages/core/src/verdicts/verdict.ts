@@ -1,4 +1,4 @@
-import type { Finding } from '../basics/finding';
+import type { Finding } from '../findings';
 import { clamp } from '../basics/range';
 
 /** The four things a glue-up is judged on, in order of urgency. */

@@ -1,5 +1,5 @@
 import { benchScript, readinessOf } from '@lean-clasp/core/bench';
-import { CLAMP_CAUTION, causeWords, detailWords, hazardWords, instructionWords } from '@lean-clasp/words';
+import { CLAMP_CAUTION, says, detailWords, hazardWords } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -56,14 +56,14 @@ export function GlueUpStep() {
       )}
       {forbids.length > 0 && (
         <Alert severity="error" variant="outlined" sx={{ mb: 2 }}>
-          Not to be started like this: {forbids.map((finding) => causeWords(finding, f)).join('; ')}. Open the
+          Not to be started like this: {forbids.map((finding) => says(finding, f)).join('; ')}. Open the
           verdict below for what would help.
         </Alert>
       )}
       {forbids.length === 0 && warns.length > 0 && (
         <Alert severity="warning" variant="outlined" sx={{ mb: 2 }}>
-          The plan does not hold: {warns.map((finding) => causeWords(finding, f)).join('; ')}. You can start
-          all the same; the log will show it.
+          The plan does not hold: {warns.map((finding) => says(finding, f)).join('; ')}. You can start all the
+          same; the log will show it.
         </Alert>
       )}
       {sessions.length > 1 && (
@@ -98,7 +98,7 @@ export function GlueUpStep() {
         <Box component="ol" sx={{ pl: 4, m: 0 }}>
           {script.steps.map((step) => (
             <Box component="li" key={step.index} sx={{ py: 0.5 }}>
-              <strong>{instructionWords(step.instruction, f)}</strong>
+              <strong>{says(step.instruction, f)}</strong>
               <Typography variant="body2" color="text.secondary">
                 {detailWords(step.instruction, f)}
               </Typography>

@@ -1,6 +1,6 @@
-import type { Finding } from '@lean-clasp/core/basics';
+import type { Finding } from '@lean-clasp/core/findings';
 import { gatherList } from '@lean-clasp/core/bench';
-import { gatherWords } from '@lean-clasp/words';
+import { says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -36,7 +36,7 @@ export function RehearseStep() {
   if (plan === null) return <Loading />;
   const items = gatherList(plan).map((finding): Item => ({
     id: gatherId(finding),
-    words: gatherWords(finding, f),
+    words: says(finding, f),
   }));
   const all = [...BEFORE_IT_CLOSES, ...items].map((item) => item.id);
   return (
@@ -59,7 +59,7 @@ export function RehearseStep() {
 
 /** What an item is, whatever its amounts come to: its code, and which kind or glue it is where there may be several. */
 const gatherId = ({ code, values }: Finding): string =>
-  [code, values.kind ?? values.method ?? values.adhesive ?? ''].join(':');
+  'kind' in values ? `${code}:${values.kind}` : 'method' in values ? `${code}:${values.method}` : code;
 
 function Ticks({
   items,

@@ -1,4 +1,4 @@
-import { finding } from '../../basics/finding';
+import { finding } from '../../findings';
 import type { PlannedJoint } from '../joints/planned-joint';
 import type { Arranged } from './arranged';
 import { lineByLine } from './line-by-line';

@@ -1,4 +1,4 @@
-import type { Finding } from '../../basics/finding';
+import type { Finding } from '../../findings';
 import type { SequenceAnswer } from '../../sequence';
 
 /** The best arrangement so far, in the words of a build. */

@@ -1,5 +1,5 @@
-import { type CheckKind, type OperationKind, ritualOf } from '../../kinds';
-import { type Finding, finding } from '../../basics/finding';
+import { type OperationKind, ritualOf } from '../../kinds';
+import { type CheckCode, type Finding, finding } from '../../findings';
 import { PACE, type SessionOperation } from '../../sequence';
 import type { Plan } from '../plan';
 import { piecesOf } from '../pulls/pieces';
@@ -28,14 +28,14 @@ export interface PlannedOperation {
   /** A wait that it begins with, in place of work; null where there is none. */
   readonly wait: { readonly min: number; readonly until: string } | null;
   /** Reading that it asks for; null where it asks for none. */
-  readonly asks: CheckKind | null;
+  readonly asks: CheckCode | null;
   readonly instruction: Finding;
 }
 
 /** The operations of one session in order of starting. */
 export function operationsOf(plan: Plan, session: OrderedSession): PlannedOperation[] {
   const worked = session.operations.flatMap((operation) => expanded(plan, operation));
-  const before = ritualOf(plan.build.template).before.map(({ kind, what, check }): Draft => ({
+  const before = ritualOf(plan.build.template).before.map(({ kind, what }): Draft => ({
     id: `before:${what}`,
     kind,
     joints: [],
@@ -43,7 +43,7 @@ export function operationsOf(plan: Plan, session: OrderedSession): PlannedOperat
     hands: [0],
     startMin: 0,
     endMin: 0,
-    asks: check,
+    asks: null,
     instruction: finding(`do-${what}`, 'informs'),
   }));
   const drafts = [...before, ...worked, ...checksOf(plan, session)];
@@ -212,18 +212,18 @@ function checksOf(plan: Plan, session: OrderedSession): Draft[] {
   const steps = ritualOf(plan.build.template).pulled;
   const whole = steps.reduce((sum, { minutes }) => sum + minutes, 0);
   let startMin = session.handsOnMin;
-  return steps.map(({ kind, what, minutes, check }) => {
+  return steps.map(({ minutes, check }) => {
     const endMin = startMin + (minutes / whole) * PACE.checkMin * paceFactor;
     const draft: Draft = {
-      id: `${kind}:${what}`,
-      kind,
+      id: `check:${check}`,
+      kind: 'check',
       joints: session.joints,
       clamps: [],
       hands: [0],
       startMin,
       endMin,
       asks: check,
-      instruction: finding(`do-check-${what}`, 'informs', {
+      instruction: finding(`do-check-${check}`, 'informs', {
         flatMm: plan.build.goals.flatMm,
         squareMm: plan.build.goals.squareMm,
       }),

@@ -1,3 +1,4 @@
+import type { ImpossibleCode } from '../../sequence';
 import type { SequenceSession } from '../../sequence';
 import type { JointTimes } from './joint-times';
 
@@ -31,7 +32,7 @@ export interface Order {
   readonly handsOnMin: number;
   readonly impossible: {
     readonly session: number;
-    readonly code: string;
+    readonly code: ImpossibleCode;
     /** Names of the joints. */
     readonly joints: readonly string[];
   } | null;

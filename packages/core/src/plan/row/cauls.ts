@@ -1,6 +1,6 @@
 import type { ClampSet, Panel } from '../../assembly';
 import { caulPlaces, lotForceN, openingNeededMm } from '../../clamps';
-import { type Finding, finding } from '../../basics/finding';
+import { type Finding, finding } from '../../findings';
 import {
   type BuildDocument,
   type CaulLot,

@@ -1,3 +1,4 @@
+import { ofCode } from '../../findings';
 import { cupSagittaMm } from '../../materials';
 import { maplePanel, planRow } from '../../test-support/builds';
 import { deepFreeze } from '../../test-support/deep-freeze';
@@ -15,9 +16,7 @@ const strayOf = (build: typeof panel, order: string) =>
 describe('ringChoices', () => {
   it('says of the way it is laid what the verdict counts', () => {
     const plan = planRow(free);
-    const counted = plan.verdicts.flat.workings.find(({ code }) => code === 'how-flat')?.values[
-      'moisture-cup'
-    ];
+    const counted = ofCode(plan.verdicts.flat.workings, 'how-flat')?.values['moisture-cup'];
     expect(strayOf(free, 'as-laid')).toBe(counted);
   });
 

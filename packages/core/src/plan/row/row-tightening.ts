@@ -1,5 +1,5 @@
 import { LIGHT_SQUEEZE } from '../../clamps';
-import { type Finding, finding } from '../../basics/finding';
+import { type Finding, finding } from '../../findings';
 import type { RowPlan } from './row-plan';
 
 /**

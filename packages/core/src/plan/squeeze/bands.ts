@@ -1,5 +1,5 @@
 import type { AssemblyFacts } from '../../assembly';
-import { type Finding, finding } from '../../basics/finding';
+import { type Finding, finding } from '../../findings';
 import { band, opposedPulls } from '../../geometry';
 import type { PlannedPull } from '../pulls/planned-pull';
 import type { SqueezedJoint } from './squeezed';
@@ -66,5 +66,5 @@ export function bandFindings(planned: PlannedPull, facts: AssemblyFacts, slip: b
   const found = bands === 0 ? [] : [finding('band-loses-pull', 'informs', { friction, bands })];
   if (staves !== 4) return found;
   const { mostRatio } = opposedPulls({ acrossN: 1, downN: 1, friction: WET_FRICTION });
-  return [...found, finding('opposed-clamps', 'informs', { mostRatio, friction: WET_FRICTION })];
+  return [...found, finding('opposed-clamps', 'informs', { mostRatio })];
 }

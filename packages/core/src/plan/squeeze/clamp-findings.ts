@@ -1,6 +1,6 @@
 import type { AssemblyFacts } from '../../assembly';
 import { findClampKind } from '../../clamps';
-import { type Finding, finding } from '../../basics/finding';
+import { type Finding, finding } from '../../findings';
 import { rackingN } from '../../geometry';
 import { reach, solidPoints } from '../../solids';
 import type { PlanParts } from '../plan';

@@ -1,5 +1,5 @@
 import type { AssemblyFacts } from '../../assembly';
-import { type Finding, finding } from '../../basics/finding';
+import { type Finding, finding } from '../../findings';
 import { dot, reach } from '../../solids';
 import { type LineOfPull, linesOfPull, pointsOf, jointsOf } from '../pulls/lines-of-pull';
 import type { PlannedPull } from '../pulls/planned-pull';
@@ -85,7 +85,7 @@ function offEndFindings(clamps: readonly ClampInSpace[], { lengthMm }: PullFrame
   );
   return off?.place == null
     ? []
-    : [finding('clamp-off-end', 'refuses', { clamp: off.number, atMm: off.place.alongMm, lengthMm })];
+    : [finding('clamp-off-end', 'refuses', { clamp: off.number, atMm: off.place.alongMm })];
 }
 
 /**

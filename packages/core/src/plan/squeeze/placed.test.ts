@@ -1,3 +1,4 @@
+import { ofCode } from '../../findings';
 import { DEMO_SHOP } from '../../demo';
 import { findFixes } from '../../fixes';
 import type { BuildDocument, PulledClamp, ShopDocument } from '../../formats';
@@ -193,7 +194,8 @@ describe('fixes that take for granted what only the person can do', () => {
     expect(plan.verdicts.tight.cause.code).toBe('jaws-do-not-reach');
     const deep = fixesOf(wide).tight.find(({ change }) => change.code === 'borrow-deep');
     // From both sides, each jaw over the middle of its half.
-    expect(deep?.change.values['depthMm']).toBeGreaterThanOrEqual(300 / 4);
+    const borrow = ofCode(deep === undefined ? [] : [deep.change], 'borrow-deep');
+    expect(borrow?.values.depthMm).toBeGreaterThanOrEqual(300 / 4);
     expect(deep).toMatchObject({ first: 'rack', after: { state: 'holds' } });
   });
 });

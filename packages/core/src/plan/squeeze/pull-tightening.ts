@@ -1,5 +1,5 @@
 import { centreOutOrder } from '../../clamps';
-import { type Finding, finding } from '../../basics/finding';
+import { type Finding, finding } from '../../findings';
 import type { PlanParts } from '../plan';
 import type { Squeeze, SqueezedPull } from './squeezed';
 
@@ -63,14 +63,13 @@ function pullSteps({ planned, clamps }: SqueezedPull): Finding[] {
       return [finding('tighten-tape', 'informs', named)];
     case 'vacuum':
       return taken[0]?.forceN === 0
-        ? [finding('tighten-bag', 'informs', named)]
+        ? [finding('tighten-bag', 'informs')]
         : [finding('tighten-sheets', 'informs', { ...named, order: centreOut(numbers).join(' · ') })];
     case 'seat':
       return [
         finding('tighten-seat', 'informs', {
           ...named,
           order: numbers.join(' · '),
-          forceN: taken[0]?.forceN ?? 0,
         }),
       ];
     case 'line':

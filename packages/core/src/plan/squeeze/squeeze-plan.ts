@@ -1,5 +1,5 @@
 import { findClampKind, pressureWord } from '../../clamps';
-import { type Finding, finding } from '../../basics/finding';
+import { type Finding, finding } from '../../findings';
 import type { BuildDocument } from '../../formats';
 import { resolveSpecies } from '../../materials';
 import { layerPressure, type Press } from '../../mechanics';

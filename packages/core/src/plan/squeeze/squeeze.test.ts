@@ -1,3 +1,4 @@
+import { ofCode } from '../../findings';
 import { DEMO_SHOP, wagonBuilds } from '../../demo';
 import { findFixes } from '../../fixes';
 import type { BuildDocument } from '../../formats';
@@ -147,7 +148,10 @@ describe('what is said of it', () => {
     const skew = said.filter(({ code }) => code.startsWith('skew-'));
     expect(skew).toHaveLength(1);
     expect(skew[0]).toMatchObject({ code: 'skew-corrects', values: { long: 'A–C' } });
-    expect(skew[0]?.values['forceN']).toBeCloseTo(rackingN(pulls[0]?.clamps[0]?.forceN ?? NaN, 10, 860), 6);
+    expect(ofCode(skew, 'skew-corrects')?.values.forceN).toBeCloseTo(
+      rackingN(pulls[0]?.clamps[0]?.forceN ?? NaN, 10, 860),
+      6,
+    );
   });
 
   it('says that narrow jaws crush soft wood, and that reach and spacing fall short', () => {

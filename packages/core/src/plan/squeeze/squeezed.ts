@@ -1,5 +1,5 @@
 import type { PressureWord } from '../../clamps';
-import type { Finding } from '../../basics/finding';
+import type { Finding } from '../../findings';
 import type { RackLot } from '../../formats';
 import type { Vec3 } from '../../solids';
 import type { PlannedPull } from '../pulls/planned-pull';

@@ -1,0 +1,53 @@
+import type { None } from '../findings';
+
+/** What speaks for or against a glue on a job, with the values of each. */
+export interface ReasonValues {
+  'time-to-spare': { spareMin: number };
+  'little-time': { ratio: number };
+  'clamps-off-soon': { clampMin: number };
+  'clamps-on-long': { clampMin: number };
+  creeps: None;
+  'does-not-creep': None;
+  'gap-near-limit': { gapMm: number; glueMm: number };
+  'fills-the-gap': { gapMm: number };
+  'made-for-gaps': None;
+  'tougher-than-needed': None;
+  'dark-line': None;
+  'amber-line': None;
+  'clear-line': None;
+  'pale-line': None;
+  'finish-clean': None;
+  'finish-spots': None;
+  'finish-stains': None;
+  'cleans-water': None;
+  'cleans-warm-water': None;
+  'cleans-vinegar-then-scrape': None;
+  'cleans-scrape-only': None;
+  'cleans-acetone': None;
+  'comes-apart-again': None;
+  'never-comes-apart': None;
+  'holds-on-old-hide': None;
+  'wants-bare-wood': None;
+  'oily-wood': None;
+  'fails-on-oily': None;
+  'weaker-on-resin': None;
+  'good-on-end-grain': None;
+  'poor-on-end-grain': None;
+  'stays-hard-under-veneer': None;
+  'creeps-under-veneer': None;
+  'passable-under-veneer': None;
+  'made-for-veneer': None;
+  'hazard-skin-sensitiser': None;
+  'hazard-isocyanate': None;
+  'hazard-formaldehyde': None;
+  'hazard-bonds-skin': None;
+  'has-to-be-mixed': None;
+  'wants-a-pot': None;
+  'wants-a-nozzle': None;
+  'on-the-shelf': { leftMl: number; needMl: number };
+  'too-little-left': { leftMl: number; needMl: number };
+  'not-on-the-shelf': None;
+  'old-bottle': { months: number; lifeMonths: number };
+  costs: { cost: number };
+  'clamps-fall-short': { minMPa: number; lowMPa: number };
+}

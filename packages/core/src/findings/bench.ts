@@ -1,0 +1,100 @@
+import type { None } from './none';
+
+/** What is read while it still moves. */
+export type CheckCode =
+  | 'squeeze-out'
+  | 'straightedge'
+  | 'flush'
+  | 'diagonals'
+  | 'winding'
+  | 'try-square'
+  | 'bore'
+  | 'depth'
+  | 'angle';
+
+/** What is done before the first bead. */
+export type PreparingCode =
+  | 'lay-out'
+  | 'bars-open'
+  | 'film'
+  | 'blocks'
+  | 'level-grid'
+  | 'scraped'
+  | 'as-it-stands'
+  | 'hinges'
+  | 'gun'
+  | 'bars-as-reference'
+  | 'masked'
+  | 'level-table'
+  | 'form-covered'
+  | 'in-line';
+
+interface Tolerances {
+  flatMm: number;
+  squareMm: number;
+}
+
+/** What is done before the first bead, and looked at while it still moves. */
+export interface RitualValues
+  extends Record<`do-${PreparingCode}`, None>, Record<`do-check-${CheckCode}`, Tolerances> {}
+
+/** A joint brought together, and how many others with it. */
+interface Closing {
+  line: string;
+  board: string;
+  others: number;
+}
+
+/** A clamp in hand, by its number. */
+interface ClampAtWork {
+  clamp: number;
+  kind: string;
+  line: string;
+  forceN: number;
+  openingMm: number;
+}
+
+interface ClampOnRow extends ClampAtWork {
+  atMm: number;
+  side: string;
+}
+
+/** What is done while the clock runs. */
+export interface InstructionValues {
+  'do-spread': { line: string; board: string; faces: number; method: string; massG: number };
+  'do-close': Closing;
+  'do-close-joint': Closing;
+  'do-caul': { pair: number; pairs: number };
+  'do-set-clamp': ClampOnRow;
+  'do-tighten': ClampOnRow;
+  'do-set-clamp-on': ClampAtWork;
+  'do-tighten-on': ClampAtWork;
+  'do-tape': { count: number; line: string };
+  'do-wrap': { count: number; line: string };
+  'do-bag': None;
+}
+
+/** What to have within reach. */
+export interface GatherValues {
+  'gather-bench': { lengthMm: number; widthMm: number };
+  'gather-boards': { count: number };
+  'gather-parts': { count: number };
+  'gather-loose': { count: number; kind: string };
+  'gather-stop': None;
+  'gather-glue': { adhesive: string; massG: number; volumeMl: number; onShelfMl: number };
+  'gather-spreader': { method: string };
+  'gather-cauls': { pairs: number };
+  'gather-packing': { count: number; kind: string; thicknessMm: number };
+  'gather-clamps': { count: number; kind: string; openingMm: number; numbers: string };
+  'gather-spares': { count: number };
+  'gather-checks': None;
+  'gather-cleaning': None;
+}
+
+/** What still helps when something went wrong. */
+export interface TroubleValues {
+  'call-helper': { leftMin: number };
+  'pull-apart': { lines: string; leftMin: number };
+  'past-its-time': { lines: string };
+  'press-on': None;
+}

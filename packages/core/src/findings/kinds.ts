@@ -1,0 +1,26 @@
+import type { None } from './none';
+
+/** What a kind says about the answers it was given. */
+export interface KindValues {
+  'block-reach': { blockMm: number; friction: number; lineMm: number };
+  'cauls-far-apart': { apartMm: number; pairs: number };
+  'pull-lifts-middle': None;
+  'scribed-blocks': { pairs: number; apartMm: number; friction: number };
+  'blocks-at': { atMm: number; faceDeg: number; slides: number; friction: number };
+  'no-room-for-blocks': { angleDeg: number; atMm: number };
+  'saw-past-45': { angleDeg: number; sawDeg: number; tiltDeg: number };
+  'stack-sum': { stackMm: number; toleranceMm: number; shoulderMm: number; spacerMm: number };
+  'peg-slot': { peg: number; atMm: number; slotMm: number };
+  'one-sided': None;
+  'bend-plies': {
+    plies: number;
+    plyMm: number;
+    spare: number;
+    strainPct: number;
+    springbackPct: number;
+    formRadiusMm: number;
+  };
+  'faces-older': { part: string };
+  'faces-old-glue': { part: string };
+  'faces-finished': { part: string };
+}
