@@ -1,4 +1,5 @@
-import type { Finding, InstructionValues, RitualValues } from '@lean-clasp/core/findings';
+import type { Finding, InstructionValues, MomentValues, RitualValues } from '@lean-clasp/core/findings';
+import { formatWait } from '@lean-clasp/core/units';
 import { findSpreadMethod } from '@lean-clasp/core/spread';
 import { clampName } from './catalogue';
 import type { Format } from './format';
@@ -42,7 +43,7 @@ const STEPS: {
 const many = (count: number, one: string, more: string) => (count === 1 ? `one ${one}` : `${count} ${more}`);
 
 /** What to do at the bench. */
-const WORK: Words<InstructionValues> = {
+const WORK: Words<InstructionValues & MomentValues> = {
   'do-spread': ({ line }) => `Spread ${line}`,
   'do-close': ({ line }) => `Close ${line}`,
   'do-close-joint': ({ line, others }) => `Close ${line}${others > 0 ? ` and ${others} more` : ''}`,
@@ -54,14 +55,21 @@ const WORK: Words<InstructionValues> = {
   'do-tape': ({ count }) => `Tape, ${many(count, 'strip', 'strips')}`,
   'do-wrap': ({ count }) => `Elastic, ${many(count, 'turn', 'turns')}`,
   'do-bag': () => 'Into the bag, seal, pull',
+  'do-again': () => 'Second squeeze, same order',
+  'do-clean-scrape-wet': () => 'Scrape squeeze-out off',
+  'do-clean-damp-wipe': () => 'Wipe squeeze-out off',
+  'do-clean-peel-masking': () => 'Peel the masking off',
+  'do-clean-skin-and-peel': () => 'Peel squeeze-out off',
 };
 
 const at = ({ side, atMm }: Pick<InstructionValues['do-tighten'], 'side' | 'atMm'>, f: Format) =>
   `${side}, at ${f.length(atMm)}`;
+const rubbery = (fromMin: number, toMin: number) =>
+  `while it is rubbery: about ${formatWait(fromMin)} to ${formatWait(toMin)} after clamping`;
 const firmness = (forceN: number) => (forceN < 700 ? 'just snug' : forceN < 2500 ? 'firm' : 'hard');
 
 /** The detail under an instruction. */
-const WORK_DETAILS: Words<InstructionValues> = {
+const WORK_DETAILS: Words<InstructionValues & MomentValues> = {
   'do-spread': ({ faces, board, method, massG }, f) =>
     `${faces === 2 ? 'both faces' : `on ${board.length <= 2 ? `the edge of board ${board}` : board}`}, ${findSpreadMethod(method).name}, about ${f.mass(massG)}, full film to both ends`,
   'do-close': ({ board }) =>
@@ -76,6 +84,14 @@ const WORK_DETAILS: Words<InstructionValues> = {
   'do-tape': ({ line }) => `stretched across, from the middle of ${line} outward`,
   'do-wrap': () => 'middle first, then the ends, then between',
   'do-bag': () => 'the pump stays on the whole time; read the gauge',
+  'do-again': ({ waitMin, clamps }) =>
+    `${waitMin > 0 ? `after ${formatWait(waitMin)}, once the glue drags: ` : ''}${many(clamps, 'clamp', 'clamps')} brought on again`,
+  'do-clean-scrape-wet': ({ lengthMm }, f) =>
+    `${f.length(lengthMm)} of it with a sharp putty knife, sawdust after it; no wet rag on open pores`,
+  'do-clean-damp-wipe': ({ lengthMm }, f) =>
+    `${f.length(lengthMm)} of it with a rag wrung out, over a thin rule in corners`,
+  'do-clean-peel-masking': ({ fromMin, toMin }) => rubbery(fromMin, toMin),
+  'do-clean-skin-and-peel': ({ fromMin, toMin }) => rubbery(fromMin, toMin),
 };
 
 type Step = readonly [step: string, detail: Say<never>];
@@ -86,7 +102,7 @@ const ritualWords = (part: (step: Step) => Say<never>): Words<RitualValues> =>
   ) as unknown as Words<RitualValues>;
 
 /** A bench step in a few words, for reading at two metres and for speaking. */
-export const INSTRUCTIONS: Words<RitualValues & InstructionValues> = {
+export const INSTRUCTIONS: Words<RitualValues & InstructionValues & MomentValues> = {
   ...ritualWords(
     ([step]) =>
       () =>
@@ -95,7 +111,7 @@ export const INSTRUCTIONS: Words<RitualValues & InstructionValues> = {
   ...WORK,
 };
 
-const DETAILS: Words<RitualValues & InstructionValues> = {
+const DETAILS: Words<RitualValues & InstructionValues & MomentValues> = {
   ...ritualWords(([, detail]) => detail),
   ...WORK_DETAILS,
 };

@@ -62,6 +62,8 @@ export const CAUSES: Words<CauseValues> = {
   'resinous-wood': () => 'resinous wood: glue freshly planed faces',
   'service-too-hard': ({ rated, wanted }) =>
     `made for ${SERVICE_WORDS[rated] ?? rated}, the piece has to stand ${SERVICE_WORDS[wanted] ?? wanted}`,
+  'no-second-squeeze': ({ soonestMin }) =>
+    `this glue in this air leaves no room for a second squeeze: it sets before the ${formatWait(soonestMin)} that it takes to drag. Squeeze fully the first time, or take a slower glue`,
   'no-clamps': () => 'no clamps placed yet',
   'clamp-too-short': ({ clamp, opensMm, neededMm }, f) =>
     `clamp ${clamp} opens ${f.length(opensMm)}, the work needs ${f.length(neededMm)}`,

@@ -7,7 +7,7 @@ import type {
 import { findAdhesive } from '@lean-clasp/core/adhesives';
 import { findClampKind } from '@lean-clasp/core/clamps';
 import { findSpecies } from '@lean-clasp/core/materials';
-import { formatCount } from '@lean-clasp/core/units';
+import { formatCount, formatWait } from '@lean-clasp/core/units';
 import { clampName } from './catalogue';
 import type { Words } from './values';
 
@@ -94,6 +94,6 @@ export const ROW_TIGHTENING: Words<RowTighteningValues> = {
       highestN - lowestN < 1 ? f.force(highestN) : `${f.force(lowestN)} to ${f.force(highestN)}`
     } each.`,
   'tighten-cauls': ({ forceN }, f) => `Cauls down, both ends evenly, ${f.force(forceN)} each.`,
-  'tighten-again': ({ fromMin, toMin }) =>
-    `After ${fromMin} to ${toMin} minutes, once the glue drags, a second squeeze in the same order.`,
+  'tighten-again': ({ afterMin }) =>
+    `After ${formatWait(afterMin)}, once the glue drags, a second squeeze in the same order.`,
 };

@@ -1,6 +1,6 @@
 import { findClampKind } from '@lean-clasp/core/clamps';
 import type { ShopDocument } from '@lean-clasp/core/formats';
-import { rowOpenings, type RowPlan, rowTightening } from '@lean-clasp/core/plan';
+import { type Plan, rowOpenings, type RowPlan, rowTightening } from '@lean-clasp/core/plan';
 import { says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Table from '@mui/material/Table';
@@ -68,9 +68,9 @@ export function Openings({
 }
 
 /** How the clamps are brought on, as it is said at the bench. */
-export function Tightening({ row }: { readonly row: RowPlan }) {
+export function Tightening({ plan }: { readonly plan: Plan }) {
   const f = useFormat();
-  const steps = rowTightening(row);
+  const steps = rowTightening(plan);
   if (steps.length === 0) return null;
   return (
     <Section title="Tightening">

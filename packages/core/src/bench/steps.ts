@@ -1,5 +1,13 @@
 import type { Finding } from '../findings';
-import { operationsOf, type OrderedSession, type Plan, type PlannedOperation } from '../plan';
+import {
+  fuseOf,
+  holdsFuse,
+  isLater,
+  operationsOf,
+  type OrderedSession,
+  type Plan,
+  type PlannedOperation,
+} from '../plan';
 
 /** One thing to do at the bench, with its place on the plan's clock. */
 export interface BenchStep {
@@ -47,7 +55,8 @@ export function benchScript(plan: Plan, session = 0): BenchScript {
  * fuses and should not be run.
  */
 function scriptOf(plan: Plan, session: OrderedSession): BenchScript {
-  const operations = operationsOf(plan, session).filter(({ startMin, endMin }) => endMin > startMin);
+  const all = operationsOf(plan, session);
+  const operations = all.filter((operation) => operation.endMin > operation.startMin && !isLater(operation));
   const placeOf = (joint: string) => plan.joints.findIndex(({ facts }) => facts.joint.id === joint);
   const steps = operations.map(({ kind, joints, clamps, instruction, endMin }, index): BenchStep => ({
     index,
@@ -58,35 +67,36 @@ function scriptOf(plan: Plan, session: OrderedSession): BenchScript {
   }));
   const fuses = session.joints.flatMap((joint): Fuse[] => {
     const planned = plan.joints[placeOf(joint)];
-    const { openMin = null, closedMin = null, totalMin = null } = planned?.window ?? {};
-    if (planned === undefined || planned.facts.gluedMm2 === 0) return [];
-    if (openMin === null || closedMin === null || totalMin === null) return [];
+    const fuse = planned === undefined ? null : fuseOf(planned, operations);
+    if (planned === undefined || fuse === null) return [];
+    const { openMin, closedMin, totalMin } = fuse;
     return [
       {
         line: placeOf(joint),
         label: planned.facts.label,
-        litByStep: litBy(operations, joint),
-        closedByStep: operations.findIndex(({ kind, joints }) => kind === 'close' && joints.includes(joint)),
-        outByStep: operations.findLastIndex(({ asks, joints }) => asks === null && joints.includes(joint)),
-        openMin: openMin.low,
-        closedMin: closedMin.low,
-        totalMin: totalMin.low,
+        litByStep: litBy(operations, fuse.lit),
+        closedByStep: operations.findIndex(({ id }) => id === fuse.closed),
+        // Steps are ticked off one after the other, so that all that hold it must have been.
+        outByStep: operations.findLastIndex((operation) => holdsFuse(operation, joint)),
+        openMin,
+        closedMin,
+        totalMin,
       },
     ];
   });
-  return { steps, fuses, plannedMin: session.handsOnMin + checkMin(operations, session) };
+  return {
+    steps,
+    fuses,
+    plannedMin: Math.max(session.handsOnMin, ...operations.map(({ endMin }) => endMin)),
+  };
 }
-
-/** Hands-on time goes on to the end of the checks. */
-const checkMin = (operations: readonly PlannedOperation[], { handsOnMin }: OrderedSession): number =>
-  Math.max(0, ...operations.map(({ endMin }) => endMin - handsOnMin));
 
 /**
  * The step that is on show when a joint's first bead is laid. Its own spreading may be shown later, where somebody else is still at
  * what was begun before: the fuse burns from the bead, not from the screen.
  */
-function litBy(operations: readonly PlannedOperation[], joint: string): number {
-  const spread = operations.findIndex(({ kind, joints }) => kind === 'spread' && joints.includes(joint));
+function litBy(operations: readonly PlannedOperation[], lit: string): number {
+  const spread = operations.findIndex(({ id }) => id === lit);
   const startMin = operations[spread]?.startMin ?? 0;
   const showing = operations.findIndex(({ endMin }) => endMin > startMin + 1e-9);
   return Math.max(0, Math.min(spread, showing));

@@ -45,6 +45,8 @@ export const LIGHT_SQUEEZE = Object.freeze({
   highMPa: 0.6,
   strengthShare: Object.freeze({ low: 0.6, high: 0.85 }),
   secondAfterMin: Object.freeze({ low: 15, high: 20 }),
+  /** Sooner after closing the glue does not drag yet, and a second squeeze only starves the line. */
+  soonestMin: 5,
   /** The glue must fill gaps of so much. */
   gapMm: 0.2,
 });

@@ -38,6 +38,14 @@ interface Tolerances {
 export interface RitualValues
   extends Record<`do-${PreparingCode}`, None>, Record<`do-check-${CheckCode}`, Tolerances> {}
 
+/** What is done after full pull: a second squeeze, and squeeze-out taken off. */
+export interface MomentValues extends Record<
+  `do-clean-${'scrape-wet' | 'damp-wipe' | 'peel-masking' | 'skin-and-peel'}`,
+  { fromMin: number; toMin: number; lengthMm: number }
+> {
+  'do-again': { waitMin: number; clamps: number };
+}
+
 /** A joint brought together, and how many others with it. */
 interface Closing {
   line: string;

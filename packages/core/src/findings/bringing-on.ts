@@ -26,7 +26,7 @@ export interface RowTighteningValues {
   'tighten-relieve': { line: string };
   'tighten-full': { order: string; highestN: number; lowestN: number };
   'tighten-cauls': { forceN: number };
-  'tighten-again': { fromMin: number; toMin: number };
+  'tighten-again': { afterMin: number };
 }
 
 /** How an assembly is brought together. */

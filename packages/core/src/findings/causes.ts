@@ -29,6 +29,7 @@ export interface CauseValues extends Record<FlatPart | SquarePart, { mm: number 
   'resinous-wood': None;
   'service-too-hard': { rated: string; wanted: string };
   'no-clamps': None;
+  'no-second-squeeze': { soonestMin: number };
   'clamp-too-short': { clamp: number; opensMm: number; neededMm: number };
   'not-enough-on-rack': { placed: number; have: number };
   'clamp-off-end': { clamp: number; atMm: number };

@@ -1,4 +1,4 @@
-import type { GatherValues, InstructionValues, RitualValues, TroubleValues } from './bench';
+import type { GatherValues, InstructionValues, MomentValues, RitualValues, TroubleValues } from './bench';
 import type { PlacingValues, PullTighteningValues, RowTighteningValues } from './bringing-on';
 import type { CauseValues, PullValues, RowValues } from './causes';
 import type { ChangeValues, PullChangeValues, RowChangeValues } from './changes';
@@ -27,6 +27,7 @@ export interface FindingValues
     PullTighteningValues,
     RitualValues,
     InstructionValues,
+    MomentValues,
     GatherValues,
     TroubleValues,
     KindValues,

@@ -2,6 +2,7 @@ export type {
   CheckCode,
   GatherValues,
   InstructionValues,
+  MomentValues,
   PreparingCode,
   RitualValues,
   TroubleValues,

@@ -18,12 +18,13 @@ export { slowestOf } from './joints/slowest';
 export { arrangements, withSessions } from './order/arrange-order';
 export type { Arranged } from './order/arranged';
 export { type Likelihood, likelihoodOf } from './order/likelihood';
-export { operationsOf, type PlannedOperation } from './order/operations';
+export { fuseOf, holdsFuse, type PlannedFuse } from './order/fuses';
+export { operationsOf } from './order/operations';
+export { isLater, type PlannedOperation } from './order/planned-operation';
 export type { Order, OrderedSession } from './order/ordered-sessions';
 export type { Plan, PlanParts } from './plan';
 export {
   type ClampAnswer,
-  type FuseAnswer,
   type JointAnswer,
   type JointPressure,
   type JointState,

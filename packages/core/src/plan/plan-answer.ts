@@ -7,7 +7,9 @@ import { type Aspect, ASPECTS, type FigureKind, type VerdictState } from '../ver
 import { clampsOf } from './dates/dates';
 import type { JointNeed, PlannedJoint } from './joints/planned-joint';
 import { slowestOf } from './joints/slowest';
-import { operationsOf, type PlannedOperation } from './order/operations';
+import { fuseOf, type PlannedFuse } from './order/fuses';
+import { operationsOf } from './order/operations';
+import type { PlannedOperation } from './order/planned-operation';
 import type { OrderedSession } from './order/ordered-sessions';
 import type { Plan } from './plan';
 import { seatForceN } from './pulls/pulls';
@@ -69,23 +71,12 @@ export interface ClampAnswer {
   readonly joints: readonly string[];
 }
 
-/** A joint's fuse in a session: the operations that light it, close it and put it out, and its windows. */
-export interface FuseAnswer {
-  readonly joint: string;
-  readonly lit: string;
-  readonly closed: string;
-  readonly out: string;
-  readonly openMin: number;
-  readonly closedMin: number;
-  readonly totalMin: number;
-}
-
 /** One session of a plan. */
 export interface SessionAnswer {
   readonly id: string;
   readonly joints: readonly string[];
   readonly operations: readonly PlannedOperation[];
-  readonly fuses: readonly FuseAnswer[];
+  readonly fuses: readonly PlannedFuse[];
   readonly handsOnMin: number;
   /** From the first bead; by the slowest joint, null where the glue does not tell. */
   readonly clampsOffMin: number | null;
@@ -309,7 +300,7 @@ function sessionAnswer(plan: Plan, session: OrderedSession): SessionAnswer {
     id: idOf(session, index),
     joints: session.joints,
     operations,
-    fuses: own.flatMap((joint) => fuseOf(joint, operations)),
+    fuses: own.flatMap((joint) => fuseOf(joint, operations) ?? []),
     handsOnMin: session.workMin,
     clampsOffMin: clampMin === null ? null : session.handsOnMin + clampMin,
     machineMin,
@@ -322,28 +313,4 @@ function sessionAnswer(plan: Plan, session: OrderedSession): SessionAnswer {
         : [];
     }),
   };
-}
-
-function fuseOf({ facts, window }: PlannedJoint, operations: readonly PlannedOperation[]): FuseAnswer[] {
-  const { id } = facts.joint;
-  const { openMin, closedMin, totalMin } = window;
-  const first = (kind: PlannedOperation['kind']) =>
-    operations.find((operation) => operation.kind === kind && operation.joints.includes(id))?.id ?? '';
-  const last = operations.filter(({ asks, joints }) => asks === null && joints.includes(id));
-  if (facts.gluedMm2 === 0 || openMin === null || closedMin === null || totalMin === null) return [];
-  const out = last.reduce<PlannedOperation | undefined>(
-    (latest, operation) => (latest === undefined || operation.endMin >= latest.endMin ? operation : latest),
-    undefined,
-  );
-  return [
-    {
-      joint: id,
-      lit: first('spread'),
-      closed: first('close'),
-      out: out?.id ?? first('close'),
-      openMin: openMin.low,
-      closedMin: closedMin.low,
-      totalMin: totalMin.low,
-    },
-  ];
 }

@@ -8,6 +8,7 @@ import { panelPressure, type Press } from '../mechanics';
 import { judge, judgeTight } from '../verdicts';
 import { planJoints, weighGaps } from './joints/plan-joint';
 import type { PlannedJoint } from './joints/planned-joint';
+import { momentFindings } from './order/moments';
 import { usualOrder } from './order/usual-order';
 import type { Plan, PlanParts } from './plan';
 import type { PlannedPull } from './pulls/planned-pull';
@@ -34,7 +35,7 @@ export function planBuild(build: BuildDocument, shop: ShopDocument): Plan {
     ? planRow({ build, shop, adhesive, panel: panelOf(facts), boardMcPct: partMcPct, joints: bare })
     : null;
   const parts = pulledInOrder(bare, { build, shop, facts, adhesive, row });
-  const planned: PlanParts = {
+  const weighed: PlanParts = {
     build,
     shop,
     climate,
@@ -48,6 +49,7 @@ export function planBuild(build: BuildDocument, shop: ShopDocument): Plan {
     handsOnMin: parts.order?.handsOnMin ?? 0,
     findings: [...facts.assembly.findings, ...conditionFindings(facts)],
   };
+  const planned: PlanParts = { ...weighed, findings: [...weighed.findings, ...momentFindings(weighed)] };
   const { sets } = facts.assembly;
   const sum = (value: (joint: PlannedJoint) => number) =>
     planned.joints.reduce((total, joint) => total + value(joint), 0);

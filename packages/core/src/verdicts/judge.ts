@@ -1,6 +1,6 @@
 import type { PlanParts } from '../plan/plan';
 import type { RowInPlan } from '../plan/row/row-plan';
-import { finding } from '../findings';
+import { finding, ofCode } from '../findings';
 import { flat } from './flat';
 import { inTime } from './in-time';
 import type { Judged } from './judged';
@@ -29,7 +29,10 @@ export function judge(parts: PlanParts): Readonly<Record<Aspect, Verdict>> {
 /** *Tight* alone, which is judged anew once clamps are in their places. */
 export function judgeTight(parts: PlanParts): Verdict {
   const row = rowIn(parts);
-  return row === null ? verdict('tight', 'pressure', 'at-least', tight(parts)) : judgeRowTight(row);
+  const judged = row === null ? verdict('tight', 'pressure', 'at-least', tight(parts)) : judgeRowTight(row);
+  // A light squeeze is reckoned with its second one.
+  const once = ofCode(parts.findings, 'no-second-squeeze');
+  return once !== undefined && judged.state === 'holds' ? { ...judged, state: 'close', cause: once } : judged;
 }
 
 function rowIn({ row, build, shop, climate, adhesive }: PlanParts): RowInPlan | null {

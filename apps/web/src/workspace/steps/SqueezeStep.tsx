@@ -42,7 +42,7 @@ const BelowClamps = memo(function BelowClamps({ plan, row }: { readonly plan: Pl
       )}
       <Cauls row={row} />
       <Openings row={row} blocks={plan.shop.blocks} />
-      <Tightening row={row} />
+      <Tightening plan={plan} />
       <HowHeld offMiddleMm={row.job.pullOffsetMm} outlined={row.panel.outlined} />
       <Typography variant="body2">{strutWords(row)}</Typography>
       <Caution>{CLAMP_CAUTION}</Caution>

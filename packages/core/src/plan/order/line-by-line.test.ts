@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import type { BuildDocument } from '../../formats';
 import { maplePanel, planRow } from '../../test-support/builds';
-import { operationsOf, type PlannedOperation } from './operations';
+import { operationsOf } from './operations';
+import type { PlannedOperation } from './planned-operation';
 
 /** Spreading ways of four lines: from a twentieth to six minutes by how thick the card is held [label]. */
 const METHODS = ['bead', 'brush', 'roller', 'card'] as const;

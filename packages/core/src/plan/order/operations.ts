@@ -1,36 +1,15 @@
-import { type OperationKind, ritualOf } from '../../kinds';
-import { type CheckCode, type Finding, finding } from '../../findings';
-import { PACE, type SessionOperation } from '../../sequence';
+import { ritualOf } from '../../kinds';
+import { type Finding, finding } from '../../findings';
+import type { SessionOperation } from '../../sequence';
 import type { Plan } from '../plan';
 import { piecesOf } from '../pulls/pieces';
 import type { PlannedPull } from '../pulls/planned-pull';
 import { ACROSS } from '../row/row-job';
 import { workforceOf } from './order-problem';
+import { checksOf, momentsOf } from './moments';
 import type { OrderedSession } from './ordered-sessions';
+import type { Draft, PlannedOperation } from './planned-operation';
 import { type PressStep, pressSteps } from './press-steps';
-
-/** One stretch of work at the bench. */
-export interface PlannedOperation {
-  /** Survives edits that leave it be: what is done to what. */
-  readonly id: string;
-  readonly kind: OperationKind;
-  /** Ids of the joints that it concerns. */
-  readonly joints: readonly string[];
-  /** Numbers of the clamps, or pairs of cauls, that it concerns. */
-  readonly clamps: readonly number[];
-  /** Pairs of hands, from 0. */
-  readonly hands: readonly number[];
-  /** From the first bead of its session. */
-  readonly startMin: number;
-  readonly endMin: number;
-  /** Ids of those that must end before it may begin. */
-  readonly after: readonly string[];
-  /** A wait that it begins with, in place of work; null where there is none. */
-  readonly wait: { readonly min: number; readonly until: string } | null;
-  /** Reading that it asks for; null where it asks for none. */
-  readonly asks: CheckCode | null;
-  readonly instruction: Finding;
-}
 
 /** The operations of one session in order of starting. */
 export function operationsOf(plan: Plan, session: OrderedSession): PlannedOperation[] {
@@ -43,25 +22,25 @@ export function operationsOf(plan: Plan, session: OrderedSession): PlannedOperat
     hands: [0],
     startMin: 0,
     endMin: 0,
+    wait: null,
     asks: null,
     instruction: finding(`do-${what}`, 'informs'),
   }));
-  const drafts = [...before, ...worked, ...checksOf(plan, session)];
+  const checks = checksOf(plan, session);
+  const readMin = Math.max(session.handsOnMin, ...checks.map(({ endMin }) => endMin));
+  const drafts = [...before, ...worked, ...checks, ...momentsOf(plan, session, readMin)];
   const sorted = drafts
     .map((draft, i) => ({ draft, i }))
     .sort((a, b) => a.draft.startMin - b.draft.startMin || a.draft.endMin - b.draft.endMin || a.i - b.i)
     .map(({ draft }) => draft);
   return sorted.map((draft, i) => ({
     ...draft,
-    wait: null,
     after: sorted
       .slice(0, i)
       .filter((earlier) => earlier.endMin <= draft.startMin + 1e-9 && comesBefore(earlier, draft))
       .map(({ id }) => id),
   }));
 }
-
-type Draft = Omit<PlannedOperation, 'after' | 'wait'>;
 
 /** On the same hands, or on a joint that both concern. */
 const comesBefore = (one: Draft, other: Draft): boolean =>
@@ -82,6 +61,7 @@ function expanded(plan: Plan, operation: SessionOperation): Draft[] {
       hands,
       startMin,
       endMin,
+      wait: null,
       asks: null,
       instruction: spread ? spreadInstruction(plan, joint) : closeInstruction(plan, joints),
     },
@@ -134,6 +114,7 @@ function clampDrafts(plan: Plan, { joints, startMin, endMin }: SessionOperation)
       hands: [step.hand],
       startMin: startMin + step.startMin * stretch,
       endMin: startMin + step.endMin * stretch,
+      wait: null,
       asks: null,
       instruction: pressInstruction(plan, pull, step, number),
     };
@@ -204,31 +185,4 @@ function labelsOf(joints: readonly string[], pull: PlannedPull, squeeze: Plan['s
     .flatMap((each) => each.joints)
     .find(({ joint }) => joints.includes(joint))?.label;
   return named ?? pull.joint;
-}
-
-/** What is looked at once everything is at full pull. */
-function checksOf(plan: Plan, session: OrderedSession): Draft[] {
-  const { paceFactor } = plan.shop;
-  const steps = ritualOf(plan.build.template).pulled;
-  const whole = steps.reduce((sum, { minutes }) => sum + minutes, 0);
-  let startMin = session.handsOnMin;
-  return steps.map(({ minutes, check }) => {
-    const endMin = startMin + (minutes / whole) * PACE.checkMin * paceFactor;
-    const draft: Draft = {
-      id: `check:${check}`,
-      kind: 'check',
-      joints: session.joints,
-      clamps: [],
-      hands: [0],
-      startMin,
-      endMin,
-      asks: check,
-      instruction: finding(`do-check-${check}`, 'informs', {
-        flatMm: plan.build.goals.flatMm,
-        squareMm: plan.build.goals.squareMm,
-      }),
-    };
-    startMin = endMin;
-    return draft;
-  });
 }

@@ -1,13 +1,16 @@
 import { LIGHT_SQUEEZE } from '../../clamps';
 import { type Finding, finding } from '../../findings';
+import { secondSqueezeOf } from '../order/moments';
+import type { Plan } from '../plan';
 import type { RowPlan } from './row-plan';
 
 /**
  * How the clamps of a panel are brought on, step by step, as it is said at the bench: snug cauls, light and full passes from
  * the centre out or from the worst gap, a relief so that a sprung line can slide, and what comes after.
  */
-export function rowTightening({ job, clampSet, lines, cauls }: RowPlan): Finding[] {
-  if (clampSet.clamps.length === 0) return [];
+export function rowTightening(plan: Plan): Finding[] {
+  if (plan.row === null || plan.row.clampSet.clamps.length === 0) return [];
+  const { job, clampSet, lines, cauls } = plan.row;
   const order = [...clampSet.clamps]
     .sort((a, b) => a.tightenAs - b.tightenAs)
     .map(({ number }) => number)
@@ -44,15 +47,18 @@ export function rowTightening({ job, clampSet, lines, cauls }: RowPlan): Finding
       highestN: Math.max(...clampSet.clamps.map(({ forceN }) => forceN)),
     }),
     ...(cauls === null ? [] : [finding('tighten-cauls', 'informs', { forceN: cauls.crown.endForceN })]),
-    ...(job.school === 'light'
-      ? [
-          finding('tighten-again', 'informs', {
-            fromMin: LIGHT_SQUEEZE.secondAfterMin.low,
-            toMin: LIGHT_SQUEEZE.secondAfterMin.high,
-          }),
-        ]
-      : []),
+    ...againFindings(plan),
   ];
+}
+
+/** The second squeeze where there is to be one, or that there is no room for it. */
+function againFindings(plan: Plan): Finding[] {
+  const [session] = plan.order?.sessions ?? [];
+  const second = session === undefined ? null : secondSqueezeOf(plan, session);
+  if (session === undefined || second === null) return [];
+  return second === 'no-room'
+    ? [finding('no-second-squeeze', 'warns', { soonestMin: LIGHT_SQUEEZE.soonestMin })]
+    : [finding('tighten-again', 'informs', { afterMin: second.startMin - session.handsOnMin })];
 }
 
 /** One row of what to open, and how far, before the first bead. */

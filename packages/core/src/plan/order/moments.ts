@@ -1,0 +1,142 @@
+import { cleanUpOf } from '../../choice';
+import { LIGHT_SQUEEZE } from '../../clamps';
+import { type Finding, finding } from '../../findings';
+import { kindOf, ritualOf } from '../../kinds';
+import { PACE } from '../../sequence';
+import { COMFORTABLE_MARGIN } from '../../verdicts/in-time';
+import { glueJobOf } from '../glue-job';
+import { slowestOf } from '../joints/slowest';
+import type { Plan, PlanParts } from '../plan';
+import { workforceOf } from './order-problem';
+import type { OrderedSession } from './ordered-sessions';
+import type { Draft } from './planned-operation';
+
+/** Metres of joint scraped, wiped or peeled in a minute [judgement]. */
+const CLEANED_M_PER_MIN = 2;
+
+/** What is read once everything is at full pull, while it still moves. */
+export function checksOf(plan: Plan, session: OrderedSession): Draft[] {
+  const { paceFactor } = plan.shop;
+  const looks = ritualOf(plan.build.template).pulled;
+  const whole = looks.reduce((sum, { minutes }) => sum + minutes, 0);
+  let startMin = session.handsOnMin;
+  return looks.map(({ minutes, check }) => {
+    const endMin = startMin + (minutes / whole) * PACE.checkMin * paceFactor;
+    const draft: Draft = {
+      id: `check:${check}`,
+      kind: 'check',
+      joints: session.joints,
+      clamps: [],
+      hands: [0],
+      startMin,
+      endMin,
+      wait: null,
+      asks: check,
+      instruction: finding(`do-check-${check}`, 'informs', {
+        flatMm: plan.build.goals.flatMm,
+        squareMm: plan.build.goals.squareMm,
+      }),
+    };
+    startMin = endMin;
+    return draft;
+  });
+}
+
+/** When a second squeeze begins and ends, from the session's first bead, min. */
+export interface SecondSqueeze {
+  readonly startMin: number;
+  readonly endMin: number;
+}
+
+/**
+ * The second squeeze of the light school: once the glue drags, and done before the shortest assembly time is up, less the usual
+ * margin. Null where nothing asks for one.
+ * @returns `no-room` where the glue leaves no time between dragging and setting.
+ */
+export function secondSqueezeOf(
+  { joints, row, shop, build, times }: Pick<PlanParts, 'joints' | 'row' | 'shop' | 'build' | 'times'>,
+  session: OrderedSession,
+): SecondSqueeze | 'no-room' | null {
+  const clamps = row?.clampSet.clamps.length ?? 0;
+  if (row?.job.school !== 'light' || clamps === 0) return null;
+  const { crew, paceFactor } = workforceOf({ build, shop });
+  const takesMin = Math.ceil(clamps / crew) * PACE.tightenClampMin * paceFactor;
+  const closedMin = session.handsOnMin;
+  const latestMin = Math.min(
+    ...joints.flatMap(({ facts, window: { totalMin } }, i) =>
+      totalMin === null || !session.joints.includes(facts.joint.id)
+        ? []
+        : [(times[i]?.spreadStartMin ?? 0) + (1 - COMFORTABLE_MARGIN) * totalMin.low],
+    ),
+  );
+  const startMin = Math.min(closedMin + LIGHT_SQUEEZE.secondAfterMin.low, latestMin - takesMin);
+  return startMin < closedMin + LIGHT_SQUEEZE.soonestMin
+    ? 'no-room'
+    : { startMin, endMin: startMin + takesMin };
+}
+
+/** What comes after full pull beside the readings: a second squeeze, and squeeze-out taken off, each with its wait. */
+export function momentsOf(plan: Plan, session: OrderedSession, fromMin: number): Draft[] {
+  return [...againDrafts(plan, session, fromMin), ...cleaningDrafts(plan, session, fromMin)];
+}
+
+/** That the glue leaves no room for the second squeeze that the light school counts on. */
+export function momentFindings(parts: PlanParts): Finding[] {
+  const without = (parts.order?.sessions ?? []).some(
+    (session) => secondSqueezeOf(parts, session) === 'no-room',
+  );
+  return without ? [finding('no-second-squeeze', 'warns', { soonestMin: LIGHT_SQUEEZE.soonestMin })] : [];
+}
+
+function againDrafts(plan: Plan, session: OrderedSession, fromMin: number): Draft[] {
+  const second = secondSqueezeOf(plan, session);
+  if (second === null || second === 'no-room') return [];
+  const clamps = plan.row?.clampSet.clamps ?? [];
+  const waitMin = Math.max(0, second.startMin - fromMin);
+  return [
+    {
+      id: 'tighten:again',
+      kind: 'tighten',
+      joints: [],
+      clamps: clamps.map(({ number }) => number),
+      hands: [0],
+      startMin: fromMin,
+      endMin: fromMin + waitMin + (second.endMin - second.startMin),
+      wait: { min: waitMin, until: 'drags' },
+      asks: null,
+      instruction: finding('do-again', 'informs', { waitMin, clamps: clamps.length }),
+    },
+  ];
+}
+
+function cleaningDrafts(plan: Plan, session: OrderedSession, fromMin: number): Draft[] {
+  const own = plan.joints.filter(({ facts }) => session.joints.includes(facts.joint.id));
+  const slowest = slowestOf(own);
+  const window = own.find(({ window }) => window.clampMin?.high === slowest.clampMin)?.window;
+  if (window === undefined) return [];
+  const access = kindOf(plan.build.template)?.squeezeOut ?? 'open';
+  const cleanUp = cleanUpOf(plan.adhesive, window, glueJobOf(plan, null), access);
+  if (cleanUp === null || cleanUp.method === 'leave-and-plane') return [];
+  const { method, atMin } = cleanUp;
+  const lengthM = own.reduce((sum, { facts }) => sum + facts.lengthMm, 0) / 1000;
+  const startMin = Math.max(fromMin, session.handsOnMin);
+  const waitMin = Math.max(0, session.handsOnMin + atMin.likely - startMin);
+  return [
+    {
+      id: `clean:${method}`,
+      kind: method === 'damp-wipe' ? 'wipe' : 'scrape',
+      joints: [],
+      clamps: [],
+      hands: [0],
+      startMin,
+      endMin: startMin + waitMin + (lengthM / CLEANED_M_PER_MIN) * plan.shop.paceFactor,
+      wait: waitMin === 0 ? null : { min: waitMin, until: 'rubbery' },
+      asks: null,
+      instruction: finding(`do-clean-${method}`, 'informs', {
+        fromMin: atMin.low,
+        toMin: atMin.high,
+        lengthMm: 1000 * lengthM,
+      }),
+    },
+  ];
+}
