@@ -1,5 +1,6 @@
 import type { Finding } from '@lean-clasp/core/findings';
 import { gatherList } from '@lean-clasp/core/bench';
+import { drawingOf, type Figure } from '@lean-clasp/core/drawing';
 import { findFixes, type Fix } from '@lean-clasp/core/fixes';
 import { BuildDocumentSchema, ShopDocumentSchema } from '@lean-clasp/core/formats';
 import { panelPressure } from '@lean-clasp/core/mechanics';
@@ -35,6 +36,7 @@ const PlanInputSchema = Type.Unsafe<PlanInput>({
 export interface PlanReply extends PlanAnswer {
   readonly gather: readonly Finding[];
   readonly fixes: readonly Fix[];
+  readonly drawing: Figure;
 }
 
 /**
@@ -48,5 +50,10 @@ export function planReply(input: unknown, validator: Validator = createValidator
   const estimate = planBuild(build, shop);
   const plan = settlePlan(estimate);
   const fixes = findFixes(estimate, shop, panelPressure);
-  return { ...planAnswer(plan), gather: gatherList(plan), fixes: Object.values(fixes).flat() };
+  return {
+    ...planAnswer(plan),
+    gather: gatherList(plan),
+    fixes: Object.values(fixes).flat(),
+    drawing: drawingOf(plan),
+  };
 }

@@ -1,35 +1,63 @@
 import type { BenchStep } from '@lean-clasp/core/bench';
-import type { PanelMarks } from '@lean-clasp/core/drawing';
+import { assemblyFigure, type PanelMarks } from '@lean-clasp/core/drawing';
 import Box from '@mui/material/Box';
+import { FigureView } from '../drawing/FigureView';
 import { PanelDrawing } from '../drawing/PanelDrawing';
-import { useSize } from '../drawing/use-size';
-import type { BenchKit } from './bench-kit';
+import { type Size, useSize } from '../drawing/use-size';
+import type { BenchAssembly, BenchKit } from './bench-kit';
 
-/** A row of boards with only what is touched now fully inked. */
+/** What is glued, with only what is touched now standing out. */
 export function BenchDrawing({ kit, step }: { readonly kit: BenchKit; readonly step: BenchStep }) {
-  return kit.marks === null ? null : <RowDrawing kit={kit} marks={kit.marks} step={step} />;
-}
-
-function RowDrawing({
-  kit,
-  marks,
-  step,
-}: {
-  readonly kit: BenchKit;
-  readonly marks: PanelMarks;
-  readonly step: BenchStep;
-}) {
   const [ref, size] = useSize({ width: 700, height: 300 });
   return (
     <Box ref={ref} sx={{ flex: 1, minHeight: 160, overflow: 'hidden' }} aria-hidden>
       <Box sx={{ pointerEvents: 'none' }} inert>
-        <PanelDrawing
-          marks={marks}
-          title={kit.title}
-          size={size}
-          extras={{ dressing: 'plain', focus: { lines: step.lines, clamp: step.clamp } }}
-        />
+        {kit.marks !== null && <RowDrawing title={kit.title} marks={kit.marks} step={step} size={size} />}
+        {kit.assembly && <AssemblyNow assembly={kit.assembly} step={step} size={size} />}
       </Box>
     </Box>
+  );
+}
+
+function RowDrawing({
+  title,
+  marks,
+  step,
+  size,
+}: {
+  readonly title: string;
+  readonly marks: PanelMarks;
+  readonly step: BenchStep;
+  readonly size: Size;
+}) {
+  return (
+    <PanelDrawing
+      marks={marks}
+      title={title}
+      size={size}
+      extras={{ dressing: 'plain', focus: { lines: step.lines, clamp: step.clamp } }}
+    />
+  );
+}
+
+function AssemblyNow({
+  assembly: { marks, joins, clamps },
+  step: { lines, clamp },
+  size,
+}: {
+  readonly assembly: BenchAssembly;
+  readonly step: BenchStep;
+  readonly size: Size;
+}) {
+  // With a clamp in hand its joints are marked, not all the parts that they hold together.
+  const parts = clamp === null ? lines.flatMap((i) => joins[i] ?? []) : [];
+  return (
+    <FigureView
+      figure={assemblyFigure(marks, clamps, { joints: lines, parts, clamp })}
+      size={size}
+      room={{ x: 16, y: 24 }}
+      fontSize={22}
+      testId="bench-assembly"
+    />
   );
 }

@@ -1,5 +1,11 @@
 import type { OperationKind } from '@lean-clasp/core/kinds';
-import { operationsOf, type OrderedSession, type Plan, type PlannedOperation } from '@lean-clasp/core/plan';
+import {
+  isLater,
+  operationsOf,
+  type OrderedSession,
+  type Plan,
+  type PlannedOperation,
+} from '@lean-clasp/core/plan';
 import { formatClock } from '@lean-clasp/core/units';
 import { says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
@@ -82,7 +88,7 @@ export function SessionChart({
   const { tokens } = useTheme().palette;
   const fuses = useMemo(() => fusesOf(plan, session), [plan, session]);
   const moves = useMemo(
-    () => operationsOf(plan, session).filter(({ startMin, endMin }) => endMin > startMin),
+    () => operationsOf(plan, session).filter((each) => each.endMin > each.startMin && !isLater(each)),
     [plan, session],
   );
   const spanMin = Math.max(session.workMin, ...fuses.map(({ limitMin }) => limitMin)) * 1.02;

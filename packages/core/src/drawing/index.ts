@@ -18,3 +18,4 @@ export {
   type PressureStep,
 } from './panel-marks';
 export { type Figure, type FigureInk, figureOf } from './figures';
+export { assemblyFigure, drawingOf } from './lowered';

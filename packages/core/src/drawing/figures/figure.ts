@@ -3,7 +3,7 @@ import type { Calculation } from '../../calculations/calculation';
 import type { Vec2 } from '../../solids';
 
 /** What a line of a figure stands for; interfaces choose its colour and width. */
-export type FigureInk = 'wood' | 'edge' | 'thin' | 'ghost' | 'glue' | 'force' | 'mark';
+export type FigureInk = 'wood' | 'lit' | 'edge' | 'thin' | 'ghost' | 'glue' | 'force' | 'mark';
 
 /** A line, an outline, or an arrow toward its last point. */
 export interface FigurePath {
@@ -11,6 +11,10 @@ export interface FigurePath {
   readonly ink: FigureInk;
   readonly closed: boolean;
   readonly arrow: boolean;
+  /** Cut out of an outline. */
+  readonly holes?: readonly (readonly Vec2[])[];
+  /** How far it lies in the shade, 0 to 1. */
+  readonly shade?: number;
 }
 
 /** A number, or a short word, at a point of the figure. */

@@ -1,0 +1,160 @@
+import type { Figure, FigureInk } from '@lean-clasp/core/drawing';
+import { useTheme } from '@mui/material/styles';
+import { FIGURE_FACE } from '../app/theme';
+import type { Tokens } from '../app/tokens';
+import type { Size } from './use-size';
+
+type Point = readonly [number, number];
+
+interface Stroke {
+  readonly stroke: string;
+  readonly width: number;
+  readonly fill?: string;
+  readonly dash?: string;
+}
+
+const strokes = (tokens: Tokens): Readonly<Record<FigureInk, Stroke>> => ({
+  wood: { stroke: tokens.woodInk, width: 1.2, fill: tokens.wood },
+  lit: { stroke: tokens.ink, width: 1.6, fill: tokens.glue },
+  edge: { stroke: tokens.ink, width: 2 },
+  thin: { stroke: tokens.soft, width: 1, fill: tokens.barGround },
+  ghost: { stroke: tokens.soft, width: 1.2, dash: '5 4' },
+  glue: { stroke: tokens.glue, width: 3, fill: tokens.glue },
+  force: { stroke: tokens.fails, width: 2.2 },
+  mark: { stroke: tokens.action, width: 2.2 },
+});
+
+/** Any figure of the core to scale, within a size and with room for its labels; as high as it needs. */
+export function FigureView({
+  figure,
+  size,
+  room,
+  words = ({ text }) => text,
+  fontSize = 14,
+  testId,
+}: {
+  readonly figure: Figure;
+  readonly size: Size;
+  /** Room for labels on either side, px. */
+  readonly room: { readonly x: number; readonly y: number };
+  readonly words?: (label: Figure['labels'][number]) => string;
+  readonly fontSize?: number;
+  readonly testId?: string;
+}) {
+  const { tokens } = useTheme().palette;
+  const sheet = fit(figure, size, room);
+  if (sheet === null) return null;
+  const { at } = sheet;
+  const inks = strokes(tokens);
+  const path = (points: readonly Point[], closed: boolean) =>
+    `M${points
+      .map((point) =>
+        at(point)
+          .map((value) => value.toFixed(1))
+          .join(' '),
+      )
+      .join('L')}${closed ? 'Z' : ''}`;
+  return (
+    <svg width={size.width} height={sheet.height} aria-hidden data-testid={testId}>
+      {figure.paths.map(({ points, closed, ink, arrow, holes = [], shade = 0 }, i) => {
+        const { stroke, width, fill, dash } = inks[ink];
+        const d = [points, ...holes].map((loop) => path(loop, closed)).join('');
+        return (
+          <g key={i} fillRule="evenodd">
+            <path
+              d={d}
+              fill={closed ? (fill ?? 'none') : 'none'}
+              stroke={stroke}
+              strokeWidth={width}
+              strokeDasharray={dash}
+              strokeLinejoin="round"
+            />
+            {shade > 0 && <path d={d} fill={tokens.woodInk} opacity={0.26 * shade} />}
+            {arrow && <ArrowHead points={points.map(at)} colour={stroke} />}
+          </g>
+        );
+      })}
+      {figure.labels.map((label, i) => (
+        <FigureText key={i} at={at(label.at)} side={label.side} fontSize={fontSize}>
+          {words(label)}
+        </FigureText>
+      ))}
+    </svg>
+  );
+}
+
+interface Sheet {
+  readonly height: number;
+  readonly at: (point: Point) => [number, number];
+}
+
+/** Places a figure's points on a sheet so wide and as high as it needs, to scale; null for one without size. */
+function fit({ paths }: Figure, size: Size, room: { readonly x: number; readonly y: number }): Sheet | null {
+  const points = paths.flatMap((path) => path.points);
+  const xs = points.map(([x]) => x);
+  const ys = points.map(([, y]) => y);
+  const [left, right] = [Math.min(...xs), Math.max(...xs)];
+  const [low, high] = [Math.min(...ys), Math.max(...ys)];
+  const scale = Math.min(
+    (size.width - 2 * room.x) / Math.max(right - left, 1e-9),
+    (size.height - 2 * room.y) / Math.max(high - low, 1e-9),
+  );
+  if (!Number.isFinite(scale) || scale <= 0 || points.length === 0) return null;
+  return {
+    height: (high - low) * scale + 2 * room.y,
+    at: ([x, y]) => [size.width / 2 + (x - (left + right) / 2) * scale, room.y + (high - y) * scale],
+  };
+}
+
+function ArrowHead({ points, colour }: { readonly points: readonly Point[]; readonly colour: string }) {
+  const [from, to] = [points.at(-2), points.at(-1)];
+  if (from === undefined || to === undefined) return null;
+  const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
+  if (length < 2) return null;
+  const turn = (Math.atan2(to[1] - from[1], to[0] - from[0]) * 180) / Math.PI;
+  const size = Math.min(9, length);
+  return (
+    <path
+      d={`M0 0L${-size} ${-size / 2.2}L${-size} ${size / 2.2}Z`}
+      fill={colour}
+      transform={`translate(${to[0].toFixed(1)} ${to[1].toFixed(1)}) rotate(${turn.toFixed(1)})`}
+    />
+  );
+}
+
+const ANCHORS = {
+  above: { anchor: 'middle', dx: 0, dy: -8 },
+  below: { anchor: 'middle', dx: 0, dy: 19 },
+  left: { anchor: 'end', dx: -8, dy: 5 },
+  right: { anchor: 'start', dx: 8, dy: 5 },
+} as const;
+
+function FigureText({
+  at: [x, y],
+  side,
+  fontSize,
+  children,
+}: {
+  readonly at: Point;
+  readonly side: keyof typeof ANCHORS;
+  readonly fontSize: number;
+  readonly children: string;
+}) {
+  const { tokens } = useTheme().palette;
+  const { anchor, dx, dy } = ANCHORS[side];
+  return (
+    <text
+      x={x + dx}
+      y={y + dy}
+      textAnchor={anchor}
+      fontSize={fontSize}
+      fontFamily={FIGURE_FACE}
+      fill={tokens.ink}
+      stroke={tokens.paper}
+      strokeWidth={4}
+      paintOrder="stroke"
+    >
+      {children}
+    </text>
+  );
+}

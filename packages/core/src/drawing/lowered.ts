@@ -1,0 +1,119 @@
+import type { Vec2 } from '../solids';
+import type { Plan } from '../plan';
+import { type AssemblyMarks, assemblyMarks, clampMarks, type PlacedMark } from './assembly-marks';
+import { box, type Figure, type FigureInk, type FigurePath, line, outline, word } from './figures/figure';
+import { type PanelMarks, panelMarks } from './panel-marks';
+
+/** What stands out in a drawing: joints by their place in the plan, parts by id, a clamp by its number. */
+export interface Touched {
+  readonly joints: readonly number[];
+  readonly parts: readonly string[];
+  readonly clamp: number | null;
+}
+
+/** Nothing in particular. */
+const NOTHING: Touched = { joints: [], parts: [], clamp: null };
+
+/** Sheets have y down, figures y up. */
+const flip = (points: readonly Vec2[]): Vec2[] => points.map(([x, y]) => [x, -y]);
+
+/**
+ * An assembly as a figure to scale, mm: sides from behind with their shade, then joints and clamps that are touched; with
+ * nothing touched all clamps.
+ */
+export function assemblyFigure(
+  { sides, joints, parts }: AssemblyMarks,
+  clamps: readonly PlacedMark[] = [],
+  touched: Touched = NOTHING,
+): Figure {
+  const whole = touched.joints.length === 0 && touched.clamp === null;
+  const shown = clamps.filter(({ number }) => whole || number === touched.clamp);
+  return {
+    paths: [
+      ...sides.map(({ part, loops: [outer = [], ...holes], light }): FigurePath => ({
+        ...outline(flip(outer), inkOf(part, touched)),
+        holes: holes.map(flip),
+        shade: 1 - light,
+      })),
+      ...joints
+        .filter((_, i) => touched.joints.includes(i))
+        .flatMap(({ loops }) => loops.map((loop) => outline(flip(loop), 'glue'))),
+      ...shown.flatMap((clamp) => clampPaths(clamp)),
+    ],
+    labels: [
+      ...(whole ? parts.map(({ at: [x, y], label }) => word([x, -y], 'right', label)) : []),
+      ...(whole ? [] : shown.map(({ at: [x, y], number }) => word([x, -y], 'above', String(number)))),
+    ],
+    enlarged: 1,
+  };
+}
+
+/** What is taken away again is thin; what is touched is marked. */
+function inkOf(part: string | null, { parts }: Touched): FigureInk {
+  if (part === null) return 'thin';
+  return parts.includes(part) ? 'lit' : 'wood';
+}
+
+function clampPaths({ line: points, closed, jaws }: PlacedMark): FigurePath[] {
+  const path = closed ? outline(flip(points), 'mark') : line(flip(points), 'mark');
+  return [...(points.length > 1 ? [path] : []), ...jaws.map((jaw) => line(flip(jaw), 'force'))];
+}
+
+/** A panel from above as a figure to scale, mm: boards with their letters, lines, cauls, and every clamp with its number. */
+export function panelFigure({
+  boards,
+  lines,
+  clamps,
+  caulsAtMm,
+  caulWidthMm,
+  widthMm,
+  edgeMm,
+}: PanelMarks): Figure {
+  return {
+    paths: [
+      ...boards.map(({ xMm, yMm, lengthMm, widthMm: wideMm }) => box(xMm, -yMm - wideMm, lengthMm, wideMm)),
+      ...lines.map(({ xMm, yMm, lengthMm }) =>
+        line(
+          [
+            [xMm, -yMm],
+            [xMm + lengthMm, -yMm],
+          ],
+          'glue',
+        ),
+      ),
+      ...caulsAtMm.map((atMm) => box(atMm - caulWidthMm / 2, -widthMm, caulWidthMm, widthMm, 'ghost')),
+      ...clamps.flatMap(({ xMm, padWidthMm }) => [
+        line(
+          [
+            [xMm, edgeMm],
+            [xMm, -widthMm - edgeMm],
+          ],
+          'mark',
+        ),
+        ...[edgeMm, -widthMm - edgeMm].map((y) =>
+          line(
+            [
+              [xMm - padWidthMm / 2, y],
+              [xMm + padWidthMm / 2, y],
+            ],
+            'force',
+          ),
+        ),
+      ]),
+    ],
+    labels: [
+      ...boards.map(({ label, xMm, yMm, lengthMm, widthMm: wideMm }) =>
+        word([xMm + lengthMm / 2, -yMm - wideMm / 2], 'right', label),
+      ),
+      ...clamps.map(({ number, xMm }) => word([xMm, edgeMm], 'above', String(number))),
+    ],
+    enlarged: 1,
+  };
+}
+
+/** What a settled plan looks like: a row of straight boards from above, all else on the slant. */
+export function drawingOf({ row, facts, squeeze }: Plan): Figure {
+  if (row !== null && !row.panel.outlined) return panelFigure(panelMarks(row));
+  const clamps = squeeze?.pulls.flatMap((pull) => pull.clamps) ?? [];
+  return assemblyFigure(assemblyMarks(facts, 'slant'), clampMarks(clamps, 'slant'));
+}
