@@ -49,14 +49,16 @@ function AssemblyNow({
   readonly step: BenchStep;
   readonly size: Size;
 }) {
-  // With a clamp in hand its joints are marked, not all the parts that they hold together.
-  const parts = clamp === null ? lines.flatMap((i) => joins[i] ?? []) : [];
+  // A clamp in hand stands for itself; its pass concerns joints all over.
+  const joints = clamp === null ? lines : [];
+  const parts = joints.flatMap((i) => joins[i] ?? []);
   return (
     <FigureView
-      figure={assemblyFigure(marks, clamps, { joints: lines, parts, clamp })}
+      figure={assemblyFigure(marks, clamps, { joints, parts, clamp })}
       size={size}
       room={{ x: 16, y: 24 }}
-      fontSize={22}
+      fontSize={24}
+      weight={2}
       testId="bench-assembly"
     />
   );

@@ -31,6 +31,7 @@ export function FigureView({
   room,
   words = ({ text }) => text,
   fontSize = 14,
+  weight = 1,
   testId,
 }: {
   readonly figure: Figure;
@@ -39,6 +40,8 @@ export function FigureView({
   readonly room: { readonly x: number; readonly y: number };
   readonly words?: (label: Figure['labels'][number]) => string;
   readonly fontSize?: number;
+  /** How many times as thick marks and forces are drawn, to be seen from further off. */
+  readonly weight?: number;
   readonly testId?: string;
 }) {
   const { tokens } = useTheme().palette;
@@ -65,7 +68,7 @@ export function FigureView({
               d={d}
               fill={closed ? (fill ?? 'none') : 'none'}
               stroke={stroke}
-              strokeWidth={width}
+              strokeWidth={ink === 'mark' || ink === 'force' ? weight * width : width}
               strokeDasharray={dash}
               strokeLinejoin="round"
             />
