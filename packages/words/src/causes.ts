@@ -64,6 +64,8 @@ export const CAUSES: Words<CauseValues> = {
     `made for ${SERVICE_WORDS[rated] ?? rated}, the piece has to stand ${SERVICE_WORDS[wanted] ?? wanted}`,
   'no-second-squeeze': ({ soonestMin }) =>
     `this glue in this air leaves no room for a second squeeze: it sets before the ${formatWait(soonestMin)} that it takes to drag. Squeeze fully the first time, or take a slower glue`,
+  'bead-on-wide-face': ({ line, widthMm }, f) =>
+    `${line} is ${f.length(widthMm)} wide: a bead that nobody spreads leaves it dry between`,
   'no-clamps': () => 'no clamps placed yet',
   'clamp-too-short': ({ clamp, opensMm, neededMm }, f) =>
     `clamp ${clamp} opens ${f.length(opensMm)}, the work needs ${f.length(neededMm)}`,
@@ -114,16 +116,23 @@ export const CAUSES: Words<CauseValues> = {
   'nothing-to-pull-with': ({ line, need, openingMm }, f) =>
     `${line}: ${NEED_LACKS[need] ?? 'nothing on the rack'} that opens ${f.length(openingMm)}`,
   'pull-crushes': ({ line }) => `${line}: this pull crushes the wood`,
+  'pegs-draw': ({ line, offsetMm }, f) =>
+    `${line} is drawn home by its pegs, holes offset ${f.fine(offsetMm)}: no clamp over the length needed`,
+  'one-clamp-deep': ({ line, lengthMm }, f) =>
+    `${line} is ${f.length(lengthMm)} long under one clamp: two, or a caul across`,
   'pull-meets': ({ line }) => `least on ${line}, within reach of the rack`,
   'nothing-to-square': () => 'nothing here that could rack',
   'diagonals-unread': ({ diagonalMm }, f) =>
     `read both diagonals at the dry fit: ${f.length(diagonalMm)} when square`,
   'diagonals-read': () => 'from the diagonals read at the dry fit',
+  'free-end-splays': ({ legMm, errorDeg }, f) =>
+    `at the free end of ${f.length(legMm)} if both cuts of its corner are ${errorDeg}° off`,
   'last-mitre-opens': ({ corners, errorDeg }) =>
     corners === 1
       ? `at the mitre if both its cuts are ${errorDeg}° off`
       : `at the last of ${corners} mitres if every cut is ${errorDeg}° off`,
-  'one-sided-bends': () => 'veneer on one face only: the water bends the sheet within minutes',
+  'one-sided-bends': ({ lowMm, highMm }, f) =>
+    `veneered on one face only: the sheet comes out bowed by ${f.fine(lowMm)} to ${f.fine(highMm)} as it dries`,
   springback: () => 'springback that the form must allow for',
   'moisture-differs': ({ line, mcPct, otherPct }) =>
     `${line}: wood at ${mcPct.toFixed(1)} and ${otherPct.toFixed(1)} %; bring them within 2 % first`,

@@ -26,8 +26,6 @@ export const ROW_CAUSES: Words<RowValues> = {
   'cauls-to-make': ({ pairs, have }) => `${pairs} pairs of cauls planned, the shop has ${have}`,
   'caul-too-short': ({ lengthMm, neededMm }, f) =>
     `cauls of ${f.length(lengthMm)} leave no room for their clamps; ${f.length(neededMm)} do`,
-  'caul-overcrowned': ({ crownMm, neededMm }, f) =>
-    `cauls crowned ${f.fine(crownMm)} where ${f.fine(neededMm)} is enough: their ends would hang free`,
   'caul-overstressed': ({ stressMPa, bearsMPa }, f) =>
     `cauls bend with ${f.pressure(stressMPa)}, they bear ${f.pressure(bearsMPa)}: deeper ones`,
   'caul-clamps-missing': ({ count, openingMm, forceN }, f) =>

@@ -51,6 +51,21 @@ const EXPLANATIONS: { readonly [Code in keyof WorkingValues]: Explain<WorkingVal
     source:
       'Pressures by density and family as under Sums; seating forces and what a fitted mitre wants: judgement.',
   }),
+  'how-one-sided': ({ lowMm, highMm, filmGPerM2 }, f) => ({
+    title: `Bow of a sheet veneered on one face: ${f.fine(lowMm)} to ${f.fine(highMm)}`,
+    rule: 'The veneer swells with the water of the film, is glued down so and shrinks again: a strip of two layers bends by its strain, the larger of across the grain over the width and along the grain over the length. 15 to 35 % of the film is water that goes into the veneer; creep leaves 30 to 100 % of it.',
+    inputs: [['glue', `${filmGPerM2.toFixed(0)} g/m²`]],
+    source: 'Beam theory of two layers (Timoshenko); shares of water and creep are judgement.',
+  }),
+  'how-splay': ({ mm, legMm, errorDeg }, f) => ({
+    title: `Splay of a free end: ${f.fine(mm)}`,
+    rule: 'Both cuts of its corner are off by ε: the leg swings by 2ε, its end by leg × tan(2ε).',
+    inputs: [
+      ['leg', f.length(legMm)],
+      ['error of each cut', `${errorDeg}°`],
+    ],
+    source: 'Plane geometry; the error of a careful saw set-up is judgement.',
+  }),
   'how-diagonals': ({ abMm, bcMm, diagonalMm }, f) => ({
     title: 'Diagonals',
     rule: 'A four-sided frame with true sides is square when its diagonals are alike; pull the long one by half their difference.',

@@ -1,4 +1,5 @@
 import type { Finding } from '../findings';
+import type { OneSided } from '../mechanics';
 import type { Solid, Vec3 } from '../solids';
 
 /** What a part is in its assembly; interfaces turn it into a shop name. */
@@ -132,6 +133,8 @@ export interface Pull {
   readonly openingMm: number;
   /** Clamp kinds that suit, best first. */
   readonly kinds: readonly string[];
+  /** Pegs in offset holes draw it home where no clamp does; by how much they are offset, mm. */
+  readonly peggedMm?: number;
 }
 
 /** Something that presses, guides or shapes and is taken away again. */
@@ -150,12 +153,18 @@ export type SquareCheck =
       readonly faceMm: number;
       readonly lastAngleDeg: number;
     }
+  /** An open chain, whose ends swing out by what the cuts of its corners are off. */
+  | { readonly kind: 'splay'; readonly legMm: number }
   | { readonly kind: 'none' };
 
 /** What may spoil the flatness of a kind, or the shape it is meant to have. */
 export type FlatCheck =
   | { readonly kind: 'wind' }
-  | { readonly kind: 'balance'; readonly bothFaces: boolean }
+  | {
+      readonly kind: 'balance';
+      /** Sheet that is veneered on one face only; null where both are. */
+      readonly oneSided: Omit<OneSided, 'filmGPerM2'> | null;
+    }
   | { readonly kind: 'springback'; readonly springbackMm: number }
   | { readonly kind: 'none' };
 

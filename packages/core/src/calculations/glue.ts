@@ -56,6 +56,7 @@ export const spread = calculation({
     areaMm2: bounded(LIMITS.areaMm2),
     lengthMm: optional(bounded(LIMITS.lineLengthMm)),
     faces: FacesSchema,
+    openMm: optional(bounded({ ...LIMITS.gapMm, min: 0 })),
     adhesive: Type.String(),
     method: Type.String(),
     hands: optional(bounded(LIMITS.hands)),

@@ -29,6 +29,7 @@ export interface CauseValues extends Record<FlatPart | SquarePart, { mm: number 
   'resinous-wood': None;
   'service-too-hard': { rated: string; wanted: string };
   'no-clamps': None;
+  'bead-on-wide-face': { line: string; widthMm: number };
   'no-second-squeeze': { soonestMin: number };
   'clamp-too-short': { clamp: number; opensMm: number; neededMm: number };
   'not-enough-on-rack': { placed: number; have: number };
@@ -50,12 +51,15 @@ export interface CauseValues extends Record<FlatPart | SquarePart, { mm: number 
   'joint-gap-costs': { line: string; gapMm: number; forceN: number };
   'nothing-to-pull-with': { line: string; need: string; openingMm: number };
   'pull-crushes': { line: string };
+  'pegs-draw': { line: string; offsetMm: number };
+  'one-clamp-deep': { line: string; lengthMm: number };
   'pull-meets': { line: string };
   'nothing-to-square': None;
   'diagonals-unread': { diagonalMm: number };
   'diagonals-read': { mm: number };
+  'free-end-splays': { mm: number; legMm: number; errorDeg: number };
   'last-mitre-opens': { corners: number; errorDeg: number };
-  'one-sided-bends': None;
+  'one-sided-bends': { lowMm: number; highMm: number };
   springback: { mm: number };
   'moisture-differs': { line: string; mcPct: number; otherPct: number };
   'nothing-to-flatten': None;
@@ -80,7 +84,6 @@ export interface RowValues {
   'no-room-for-caul': { placed: number; pairs: number };
   'cauls-to-make': { pairs: number; have: number };
   'caul-too-short': { lengthMm: number; neededMm: number };
-  'caul-overcrowned': { crownMm: number; neededMm: number };
   'caul-overstressed': { stressMPa: number; bearsMPa: number };
   'caul-clamps-missing': { count: number; openingMm: number; forceN: number };
 }

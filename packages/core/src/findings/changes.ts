@@ -5,7 +5,7 @@ export interface ChangeValues {
   'add-clamps': { count: number; kind: string };
   'use-clamps': { count: number; kind: string; forceN: number };
   'space-evenly': None;
-  'use-glue': { adhesive: string; onShelf: string };
+  'use-glue': { adhesive: string; onShelf: string; mixed: string };
   'one-more-pair': { crew: number };
   'wet-both-faces': None;
   'wet-one-face': None;

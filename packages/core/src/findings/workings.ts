@@ -11,6 +11,8 @@ export interface WorkingValues {
     lowMPa: number;
     clamps: number;
   };
+  'how-one-sided': { lowMm: number; highMm: number; filmGPerM2: number };
+  'how-splay': { mm: number; legMm: number; errorDeg: number };
   'how-diagonals': { abMm: number; bcMm: number; diagonalMm: number };
   'how-mitres': { corners: number; errorDeg: number; faceMm: number };
   'how-springback': { mm: number };

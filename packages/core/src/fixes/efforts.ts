@@ -35,7 +35,8 @@ const EFFORTS: Readonly<Record<string, number | ((values: Values) => number)>> =
   'wet-both-faces': 0.8,
   'wet-one-face': 0.8,
   'spread-with': 1,
-  'use-glue': ({ onShelf }) => (onShelf === 'yes' ? 1.5 : 4),
+  // Cups, gloves and an overnight wait are more than one session more.
+  'use-glue': ({ onShelf, mixed }) => (onShelf === 'yes' ? 1.5 : 4) + (mixed === 'yes' ? 2.5 : 0),
   'arrange-sessions': ({ sessions }) => (Number(sessions) > 1 ? 3 : 1),
   'one-more-session': 3,
   'other-hour': 3,

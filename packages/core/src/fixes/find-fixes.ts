@@ -3,7 +3,7 @@ import type { BuildDocument, ShopDocument } from '../formats';
 import type { Press } from '../mechanics';
 import { arrangements, glueJobOf, type Plan, planBuild, settlePlan, withSessions } from '../plan';
 import type { SequenceEffort } from '../sequence';
-import { listSpreadMethods } from '../spread';
+import { covers, listSpreadMethods } from '../spread';
 import { atHour, clampsLaidOut, oneMorePair } from './common-changes';
 import { glueCandidates } from './other-glues';
 import { outsideFirst } from './outside-first';
@@ -46,7 +46,10 @@ function candidatesFor(plan: Plan, shop: ShopDocument): Candidate[] {
     ...glueCandidates(build, glueJobOf(plan, null), shop),
     ...warmWood(build),
     ...listSpreadMethods()
-      .filter(({ id }) => COMMON_METHODS.includes(id) && id !== build.glue.method)
+      .filter((method) => COMMON_METHODS.includes(method.id) && method.id !== build.glue.method)
+      .filter((method) =>
+        plan.joints.every(({ facts }) => covers(method, facts.gluedMm2 / Math.max(1, facts.lengthMm))),
+      )
       .map(({ id }) => ({
         change: finding('spread-with', 'informs', { method: id }),
         build: glue({ method: id }),

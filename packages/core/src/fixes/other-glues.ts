@@ -1,4 +1,4 @@
-import { type Adhesive } from '../adhesives';
+import { type Adhesive, findAdhesive } from '../adhesives';
 import { type GlueJob, rankAdhesives, type RankedGlue } from '../choice';
 import { finding } from '../findings';
 import type { BuildDocument, ShopDocument } from '../formats';
@@ -37,7 +37,11 @@ export function glueCandidates(build: BuildDocument, job: GlueJob, shop: ShopDoc
   return otherGlues(job, build.glue.adhesive, shop).map(({ id }) => {
     const onShelf = shop.bottles.some(({ adhesive, remainingMl }) => adhesive === id && remainingMl > 0);
     return {
-      change: finding('use-glue', 'informs', { adhesive: id, onShelf: onShelf ? 'yes' : 'no' }),
+      change: finding('use-glue', 'informs', {
+        adhesive: id,
+        onShelf: onShelf ? 'yes' : 'no',
+        mixed: findAdhesive(id).potLifeMin === null ? 'no' : 'yes',
+      }),
       build: { ...build, glue: { ...build.glue, adhesive: id } },
     };
   });

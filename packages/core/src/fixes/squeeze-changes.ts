@@ -150,7 +150,11 @@ function truerShape({ build, facts }: Plan, squeezed: (change: Squeeze) => Build
       build: squeezed({ clampedDown: true }),
     });
   }
-  if (facts.assembly.flat.kind === 'balance' && !facts.assembly.flat.bothFaces && 'faces' in build.answers) {
+  if (
+    facts.assembly.flat.kind === 'balance' &&
+    facts.assembly.flat.oneSided !== null &&
+    'faces' in build.answers
+  ) {
     found.push({
       change: finding('veneer-both', 'informs'),
       build: { ...build, answers: { ...build.answers, faces: 'both' } },

@@ -85,6 +85,7 @@ export const BREADBOARD = defineKind({
           axis: X,
           openingMm: l + 2 * endWidthMm + PADS_MM,
           kinds: BAR_CLAMPS,
+          peggedMm: drawboreMm(resolveSpecies(species).properties.sg),
         },
       ],
       square: { kind: 'diagonals', abMm: l + 2 * endWidthMm, bcMm: w },
@@ -93,6 +94,9 @@ export const BREADBOARD = defineKind({
     };
   },
 });
+
+/** How far the hole in a tongue is offset towards the shoulder, mm: hard wood gives less [judgement]. */
+const drawboreMm = (sg: number): number => (sg > 0.65 ? 0.8 : sg > 0.5 ? 1.1 : 1.5);
 
 /** Slot of every peg off the middle; the middle one is glued. */
 function slotFindings(

@@ -78,19 +78,23 @@ export const TRIM_SET = defineKind({
       setDry: true,
       oneGo: false,
       // Each corner has a clamp of its own, set dry beforehand, so that it is pressed as soon as it is closed.
-      pulls: frame.joints.map(({ id }) => ({
-        id: `corner-${id}`,
-        joints: [id],
-        need: 'band' as const,
-        stacked: true,
-        axis: [1, 0, 0] as const,
-        openingMm: answers.widthMm,
-        kinds: ['pointed-spring', 'cam-mitre', 'tape'] as const,
-      })),
+      pulls: cornerPulls(frame.joints, answers.widthMm),
       sets,
     };
   },
 });
+
+/** A clamp of its own on each corner; it opens by the member, not by the frame. */
+const cornerPulls = (joints: Layout['joints'], widthMm: number): Layout['pulls'] =>
+  joints.map(({ id }) => ({
+    id: `corner-${id}`,
+    joints: [id],
+    need: 'band',
+    stacked: true,
+    axis: [1, 0, 0],
+    openingMm: widthMm,
+    kinds: ['pointed-spring', 'cam-mitre', 'tape'],
+  }));
 
 /** Mitred members round an outline, the last side left out where it is open. */
 export function frameOf({ sidesMm, anglesDeg, widthMm, thicknessMm, species, open }: Outline): Layout {
@@ -112,19 +116,23 @@ export function frameOf({ sidesMm, anglesDeg, widthMm, thicknessMm, species, ope
     parts,
     joints,
     aids: [],
-    pulls: [
-      {
-        id: 'round',
-        joints: joints.map(({ id }) => id),
-        need: 'band',
-        stacked: true,
-        axis: [1, 0, 0],
-        openingMm: Math.max(...sidesMm),
-        kinds: MITRE_CLAMPS,
-      },
-    ],
-    square:
-      n === 4 && !open && anglesDeg.every((angle) => Math.abs(angle - 90) < 1e-9)
+    // A band would fold an open chain up.
+    pulls: open
+      ? cornerPulls(joints, widthMm)
+      : [
+          {
+            id: 'round',
+            joints: joints.map(({ id }) => id),
+            need: 'band',
+            stacked: true,
+            axis: [1, 0, 0],
+            openingMm: Math.max(...sidesMm),
+            kinds: MITRE_CLAMPS,
+          },
+        ],
+    square: open
+      ? { kind: 'splay', legMm: Math.max(sidesMm[0] ?? 0, sidesMm[members - 1] ?? 0) }
+      : n === 4 && anglesDeg.every((angle) => Math.abs(angle - 90) < 1e-9)
         ? { kind: 'diagonals', abMm: sidesMm[0] ?? 0, bcMm: sidesMm[1] ?? 0 }
         : { kind: 'mitres', corners: joints.length, faceMm: widthMm, lastAngleDeg: last },
     flat: { kind: 'wind' },

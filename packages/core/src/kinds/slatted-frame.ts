@@ -158,6 +158,7 @@ export const SLATTED_FRAME = defineKind({
         ...spacers.map(({ draft }) => draft),
       ],
       joints: [...legJoints, ...slatJoints, ...spacerJoints],
+      // Nothing presses upright: slats and spacers are slid in and held by the second leg.
       pulls: [
         {
           id: 'across',
@@ -166,15 +167,6 @@ export const SLATTED_FRAME = defineKind({
           stacked: false,
           axis: X,
           openingMm: betweenLegsMm + 2 * railMm + PADS_MM,
-          kinds: BAR_CLAMPS,
-        },
-        {
-          id: 'up',
-          joints: [...slatJoints, ...spacerJoints].map(({ id }) => id),
-          need: 'seat',
-          stacked: false,
-          axis: Y,
-          openingMm: heightMm + PADS_MM,
           kinds: BAR_CLAMPS,
         },
       ],

@@ -1,4 +1,5 @@
 import { finding } from '../findings';
+import { resolveSpecies } from '../materials';
 import { box, solidOf } from '../solids';
 import { defineKind, joint, part, partId, X, Z } from './kind';
 import { askChoice, askLength, askSpecies } from './question';
@@ -61,7 +62,13 @@ export const VENEERED_SHEET = defineKind({
           kinds: ['vacuum'],
         },
       ],
-      flat: { kind: 'balance', bothFaces: faces === 'both' },
+      flat: {
+        kind: 'balance',
+        oneSided:
+          faces === 'both'
+            ? null
+            : { lengthMm, widthMm, coreMm, veneerMm, veneer: resolveSpecies(veneerSpecies).properties },
+      },
       findings: faces === 'one' ? [finding('one-sided', 'warns')] : [],
     };
   },

@@ -17,5 +17,6 @@ export {
   type UnitPressures,
   unitPressures,
 } from './panel';
+export { type OneSided, oneSidedBowMm } from './one-sided';
 export { type LayerPressure, layerPressure, type PressedLayer } from './pressed-layer';
 export { panelStrut, STRUT_SHARE, type StrutAnswer, type StrutBoard, strutModulusMPa } from './panel-strut';

@@ -1,3 +1,4 @@
+import type { JointKind } from '../assembly';
 import { SENSITISERS } from '../adhesives';
 import type { GlueJob } from '../choice';
 import { type BuildDocument, NO_WISHES, type Wishes } from '../formats';
@@ -42,6 +43,9 @@ function fromWishes(build: BuildDocument) {
   };
 }
 
+/** Joints that end grain itself holds; tenons, housings and bands are held by the long grain beside it. */
+const HELD_BY_ENDS: readonly JointKind[] = ['mitre', 'butt', 'scarf'];
+
 const most = (values: readonly number[]): number => Math.max(0, ...values);
 
 /**
@@ -55,7 +59,10 @@ export function glueJobOf(plan: PlanParts, today: string | null): GlueJob {
   const kind = kindOf(build.template)?.asksOfGlue ?? {};
   const contacts = glued.flatMap((joint) => joint.facts.contacts);
   const area = contacts.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
-  const ends = contacts.filter(({ pairing }) => pairing === 'long-end' || pairing === 'end-end');
+  const ends = glued
+    .filter(({ facts: { joint } }) => HELD_BY_ENDS.includes(joint.kind))
+    .flatMap((joint) => joint.facts.contacts)
+    .filter(({ pairing }) => pairing === 'long-end' || pairing === 'end-end');
   const anyPart = (is: (part: (typeof facts.parts)[number]) => boolean) => facts.parts.some(is);
   return {
     ...wishes,

@@ -250,7 +250,8 @@ function stateOf(
   { facts, need, target, crushMPa }: PlannedJoint,
   pressure: JointPressure | null,
 ): JointState {
-  if (need === 'none') return 'dry';
+  // What nothing pulls at is held by the parts beside it.
+  if (need === 'none') return facts.gluedMm2 > 0 ? 'seated' : 'dry';
   const pull = pulls.find(({ pull: { joints } }) => joints.includes(facts.joint.id));
   if (need === 'seat')
     return pull !== undefined && pull.reachN >= pull.neededN * (1 - 1e-9) ? 'seated' : 'short';

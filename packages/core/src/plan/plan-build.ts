@@ -5,6 +5,7 @@ import { layAssembly } from '../kinds';
 import { LIMITS } from '../basics/limits';
 import { equilibriumMoisturePct } from '../materials';
 import { panelPressure, type Press } from '../mechanics';
+import { covers, LEAST_CUP_ML } from '../spread';
 import { judge, judgeTight } from '../verdicts';
 import { planJoints, weighGaps } from './joints/plan-joint';
 import type { PlannedJoint } from './joints/planned-joint';
@@ -49,16 +50,23 @@ export function planBuild(build: BuildDocument, shop: ShopDocument): Plan {
     handsOnMin: parts.order?.handsOnMin ?? 0,
     findings: [...facts.assembly.findings, ...conditionFindings(facts)],
   };
-  const planned: PlanParts = { ...weighed, findings: [...weighed.findings, ...momentFindings(weighed)] };
+  const planned: PlanParts = {
+    ...weighed,
+    findings: [...weighed.findings, ...momentFindings(weighed), ...unspreadFindings(parts.joints)],
+  };
   const { sets } = facts.assembly;
   const sum = (value: (joint: PlannedJoint) => number) =>
     planned.joints.reduce((total, joint) => total + value(joint), 0);
+  const spreadMl = sets * sum((joint) => joint.spread.volumeMl);
+  // Mixed glue is measured out by the cup, not by the drop.
+  const volumeMl =
+    adhesive.potLifeMin === null || spreadMl === 0 ? spreadMl : Math.max(LEAST_CUP_ML, spreadMl);
   return {
     ...planned,
     verdicts: judge(planned),
     totals: {
-      massG: sets * sum((joint) => joint.spread.massG),
-      volumeMl: sets * sum((joint) => joint.spread.volumeMl),
+      massG: volumeMl * adhesive.densityGPerMl,
+      volumeMl,
       spreadMin: sum((joint) => joint.spread.minutes),
       onShelfMl: shop.bottles
         .filter((bottle) => bottle.adhesive === adhesive.id)
@@ -105,6 +113,18 @@ const inRow = (joints: readonly PlannedJoint[], { lines }: RowPlan): PlannedJoin
     const { target, closing, closingForceN, crushMPa } = line;
     return { ...joint, target, closing, closingForceN, crushMPa };
   });
+
+/** The widest face that a bead alone would leave dry. */
+function unspreadFindings(joints: readonly PlannedJoint[]): Finding[] {
+  const dry = joints
+    .map(({ facts, method }) => ({ facts, method, widthMm: facts.gluedMm2 / Math.max(1, facts.lengthMm) }))
+    .filter(({ method, widthMm }) => !covers(method, widthMm))
+    .sort((a, b) => b.widthMm - a.widthMm)
+    .slice(0, 1);
+  return dry.map(({ facts: { label: line }, widthMm }) =>
+    finding('bead-on-wide-face', 'warns', { line, widthMm }),
+  );
+}
 
 function conditionFindings({ parts }: AssemblyFacts): Finding[] {
   return parts.flatMap(({ part: { condition, label: part } }) =>

@@ -1,2 +1,2 @@
-export { findSpreadMethod, listSpreadMethods, type SpreadMethod } from './methods';
-export { spread, type Spread } from './spread';
+export { covers, findSpreadMethod, listSpreadMethods, type SpreadMethod, TAKE_UP_MIN } from './methods';
+export { LEAST_CUP_ML, spread, type Spread } from './spread';

@@ -1,48 +1,54 @@
 import { InputError } from '../basics/checks';
 
 /**
- * A way of getting glue onto the wood. Rates are one person's [judgement], to be calibrated from the log.
- * `basis` says whether the rate counts square metres of face or metres of line.
+ * A way of getting glue onto the wood. Rates are one person's [judgement], to be calibrated from the log. Glue comes out of the
+ * bottle as a bead first; then it is worked along an edge, or over a face, whichever takes longer.
  */
 export interface SpreadMethod {
   readonly id: string;
   readonly name: string;
-  readonly basis: 'area' | 'length';
-  /** m² of face per minute, or m of line per minute. */
-  readonly ratePerMin: number;
-  /** Picking up, loading and putting down, per joint. */
-  readonly setUpMin: number;
+  /** m of bead per minute. */
+  readonly beadMPerMin: number;
+  /** m of edge per minute; null for methods that lay the bead and leave it. */
+  readonly alongMPerMin: number | null;
+  /** m² of face per minute; null as above. */
+  readonly areaM2PerMin: number | null;
   /** Share of extra glue that ends up on the tool, the rag and the floor. */
   readonly waste: number;
 }
 
+/** Picking up, loading and putting down, for each face [judgement]. */
+export const TAKE_UP_MIN = 0.1;
+
+const BEAD = 5;
+
 const METHODS: readonly SpreadMethod[] = [
-  { id: 'bead', name: 'bead only', basis: 'length', ratePerMin: 1.5, setUpMin: 0.1, waste: 0.05 },
-  { id: 'finger', name: 'finger', basis: 'area', ratePerMin: 0.05, setUpMin: 0.1, waste: 0.05 },
-  { id: 'card', name: 'card', basis: 'area', ratePerMin: 0.12, setUpMin: 0.15, waste: 0.05 },
-  { id: 'brush', name: 'brush', basis: 'area', ratePerMin: 0.1, setUpMin: 0.15, waste: 0.1 },
-  {
-    id: 'joint-brush',
-    name: 'small joint brush',
-    basis: 'area',
-    ratePerMin: 0.06,
-    setUpMin: 0.15,
-    waste: 0.1,
-  },
-  { id: 'trowel', name: 'notched trowel', basis: 'area', ratePerMin: 0.5, setUpMin: 0.3, waste: 0.1 },
-  { id: 'roller', name: 'hand roller', basis: 'area', ratePerMin: 0.4, setUpMin: 0.3, waste: 0.12 },
-  { id: 'hopper-roller', name: 'hopper roller', basis: 'area', ratePerMin: 0.9, setUpMin: 0.5, waste: 0.12 },
-  {
-    id: 'stiff-brush',
-    name: 'short stiff brush',
-    basis: 'area',
-    ratePerMin: 0.15,
-    setUpMin: 0.15,
-    waste: 0.1,
-  },
-  { id: 'hot-nozzle', name: 'hot nozzle', basis: 'length', ratePerMin: 1.5, setUpMin: 0.1, waste: 0.05 },
-  { id: 'thinned-coats', name: 'thinned coats', basis: 'area', ratePerMin: 0.12, setUpMin: 0.3, waste: 0.1 },
+  bead('bead', 'bead only', BEAD),
+  worked('finger', 'finger', 3, 0.05, 0.05),
+  worked('card', 'card', 2.5, 0.12, 0.05),
+  worked('brush', 'brush', 2.5, 0.1, 0.1),
+  worked('joint-brush', 'small joint brush', 1.5, 0.06, 0.1),
+  worked('trowel', 'notched trowel', 3, 0.5, 0.1),
+  worked('roller', 'hand roller', 5, 0.4, 0.12),
+  worked('hopper-roller', 'hopper roller', 5, 1.5, 0.12),
+  worked('stiff-brush', 'short stiff brush', 2.5, 0.15, 0.1),
+  bead('hot-nozzle', 'hot nozzle', 2.5),
+  worked('thinned-coats', 'thinned coats', 2.5, 0.12, 0.1),
 ];
+
+function bead(id: string, name: string, beadMPerMin: number): SpreadMethod {
+  return { id, name, beadMPerMin, alongMPerMin: null, areaM2PerMin: null, waste: 0.05 };
+}
+
+function worked(
+  id: string,
+  name: string,
+  alongMPerMin: number,
+  areaM2PerMin: number,
+  waste: number,
+): SpreadMethod {
+  return { id, name, beadMPerMin: BEAD, alongMPerMin, areaM2PerMin, waste };
+}
 
 const byId: ReadonlyMap<string, SpreadMethod> = new Map(METHODS.map((method) => [method.id, method]));
 
@@ -67,3 +73,10 @@ export function findSpreadMethod(id: string): SpreadMethod {
   }
   return found;
 }
+
+/** A bead that is left to spread under the clamps reaches so far across a face, mm [judgement]. */
+const BEAD_REACHES_MM = 60;
+
+/** Whether a method wets a whole face so wide: a bead that nobody works does so on edges only. */
+export const covers = ({ areaM2PerMin }: SpreadMethod, widthMm: number): boolean =>
+  areaM2PerMin !== null || widthMm <= BEAD_REACHES_MM;

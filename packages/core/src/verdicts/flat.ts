@@ -1,4 +1,5 @@
 import { finding } from '../findings';
+import { oneSidedBowMm } from '../mechanics';
 import type { PlanParts } from '../plan/plan';
 import { against, atRest, type Judged } from './judged';
 
@@ -7,20 +8,26 @@ const STAYS_CLAMPED_DOWN = 0.3;
 /** Moisture of parts in one wide joint that differs by this much or more is worth a warning, %. */
 const MISMATCH_PCT = 2;
 
+/** Glue on the joints, g/m². */
+const filmGPerM2 = (joints: PlanParts['joints']): number => {
+  const areaM2 = joints.reduce((sum, { facts }) => sum + facts.gluedMm2, 0) / 1e6;
+  return areaM2 === 0 ? 0 : joints.reduce((sum, { spread }) => sum + spread.massG, 0) / areaM2;
+};
+
 /** Whether it comes out flat: by wind and bow as read, moisture, balance and springback. */
 export function flat({ facts, build, joints }: PlanParts): Judged {
   const check = facts.assembly.flat;
   const limit = build.goals.flatMm;
   const { twistMm, bowMm } = build.dryFit;
-  if (check.kind === 'balance' && !check.bothFaces) {
-    return {
-      state: 'fails',
-      figure: null,
-      against: limit,
-      margin: -0.5,
-      cause: finding('one-sided-bends', 'refuses'),
-      workings: [],
-    };
+  if (check.kind === 'balance' && check.oneSided !== null) {
+    const bow = oneSidedBowMm({ ...check.oneSided, filmGPerM2: filmGPerM2(joints) });
+    const values = { lowMm: bow.low, highMm: bow.high };
+    return against(
+      bow.high,
+      limit,
+      (over) => finding('one-sided-bends', over ? 'refuses' : 'warns', values),
+      [finding('how-one-sided', 'informs', { ...values, filmGPerM2: filmGPerM2(joints) })],
+    );
   }
   if (check.kind === 'springback') {
     return against(

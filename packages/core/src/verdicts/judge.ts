@@ -30,9 +30,11 @@ export function judge(parts: PlanParts): Readonly<Record<Aspect, Verdict>> {
 export function judgeTight(parts: PlanParts): Verdict {
   const row = rowIn(parts);
   const judged = row === null ? verdict('tight', 'pressure', 'at-least', tight(parts)) : judgeRowTight(row);
-  // A light squeeze is reckoned with its second one.
-  const once = ofCode(parts.findings, 'no-second-squeeze');
-  return once !== undefined && judged.state === 'holds' ? { ...judged, state: 'close', cause: once } : judged;
+  // Pressure alone makes no line: a light squeeze is reckoned with its second one, and a face with glue all over it.
+  const lacking = ofCode(parts.findings, 'no-second-squeeze') ?? ofCode(parts.findings, 'bead-on-wide-face');
+  return lacking !== undefined && judged.state === 'holds'
+    ? { ...judged, state: 'close', cause: lacking }
+    : judged;
 }
 
 function rowIn({ row, build, shop, climate, adhesive }: PlanParts): RowInPlan | null {

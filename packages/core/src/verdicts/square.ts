@@ -1,5 +1,5 @@
 import { finding } from '../findings';
-import { mitrePolygon } from '../geometry';
+import { mitrePolygon, radians } from '../geometry';
 import type { PlanParts } from '../plan/plan';
 import { against, atRest, type Judged } from './judged';
 
@@ -32,6 +32,13 @@ export function square({ facts, build }: PlanParts): Judged {
     );
   }
   const cutErrorDeg = build.squeeze?.cutErrorDeg ?? CAREFUL_SAW_DEG;
+  if (check.kind === 'splay') {
+    const mm = check.legMm * Math.tan(radians(2 * cutErrorDeg));
+    const values = { mm, legMm: check.legMm, errorDeg: cutErrorDeg };
+    return against(mm, limit, (over) => finding('free-end-splays', over ? 'warns' : 'informs', values), [
+      finding('how-splay', 'informs', values),
+    ]);
+  }
   const { gapMm } = mitrePolygon({
     sidesMm: Array.from({ length: check.corners }, () => 100),
     anglesDeg: Array.from({ length: check.corners }, () => check.lastAngleDeg),

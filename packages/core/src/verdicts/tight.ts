@@ -25,7 +25,7 @@ export function tight(parts: PlanParts): Judged {
       ? undefined
       : finding('service-too-hard', 'refuses', { rated: adhesive.service, wanted: build.service })) ??
     (open === undefined ? undefined : gap('joint-gap', 'refuses', open, adhesive.gapMm)) ??
-    (weakest.taken.length === 0
+    (weakest.taken.length === 0 && weakest.drawnMm === null
       ? finding('nothing-to-pull-with', 'refuses', {
           line: weakest.joint,
           need: weakest.pull.need,
@@ -93,7 +93,7 @@ function gap(
 }
 
 function pullCause(
-  { word, joint, reachMPa, neededN, reachN }: PlannedPull,
+  { word, joint, reachMPa, neededN, reachN, drawnMm }: PlannedPull,
   trouble: Finding | undefined,
 ): Finding {
   const values = { line: joint, neededN, reachN, minMPa: reachMPa };
@@ -101,5 +101,6 @@ function pullCause(
   if (word === 'under-pressed') return finding('pull-short', 'refuses', values);
   if (word === 'light') return finding('pull-light', 'warns', values);
   if (trouble !== undefined) return trouble;
+  if (drawnMm !== null) return finding('pegs-draw', 'informs', { line: joint, offsetMm: drawnMm });
   return finding('pull-meets', 'informs', values);
 }

@@ -5,7 +5,7 @@ import { sharedTraits } from '../../materials';
 import { closingForceN } from '../../mechanics';
 import { remembered } from '../../basics/remembered';
 import { reach, solidPoints } from '../../solids';
-import { findSpreadMethod, spread } from '../../spread';
+import { findSpreadMethod, spread, TAKE_UP_MIN } from '../../spread';
 import { type ClosingAdvice, closingAdvice } from './closing';
 import { closingWork } from './closing-work';
 import type { JointNeed, PlannedJoint } from './planned-joint';
@@ -45,6 +45,8 @@ export function weighGaps(
   }));
 }
 
+/** Mean opening of a hollow edge over its largest: the edge is a parabola. */
+const HOLLOW_MEAN = 2 / 3;
 /** Glue and spreader are taken up anew for a joint as long as this; short ones follow each other in one go [judgement]. */
 const TAKEN_UP_FROM_MM = 300;
 
@@ -62,16 +64,17 @@ function planJoint(facts: JointFacts, first: boolean, context: JointContext): Pl
   const faces = own?.faces ?? build.glue.faces;
   const method = findSpreadMethod(own?.method ?? build.glue.method);
   const dry = facts.gluedMm2 === 0;
+  const gap = readGaps(facts.joint.gapsMm);
+  const closingN = closingForce(facts, gap?.gapMm ?? null, both, adhesive.gapMm);
   const spreading = spread({
     areaMm2: facts.gluedMm2,
     lengthMm: Math.max(1, facts.lengthMm),
     faces,
+    openMm: closingN > 0 && Number.isFinite(closingN) ? 0 : HOLLOW_MEAN * Math.abs(gap?.gapMm ?? 0),
     adhesive,
     method,
   });
   const takenUp = first || facts.lengthMm >= TAKEN_UP_FROM_MM;
-  const gap = readGaps(facts.joint.gapsMm);
-  const closingN = closingForce(facts, gap?.gapMm ?? null, both, adhesive.gapMm);
   const closing = closingWork(facts, both, {
     crew: build.crew,
     setDry: context.facts.assembly.setDry,
@@ -82,7 +85,7 @@ function planJoint(facts: JointFacts, first: boolean, context: JointContext): Pl
     mcOtherPct: Math.min(...moistures),
     faces,
     method,
-    spread: { ...spreading, minutes: dry ? 0 : spreading.minutes - (takenUp ? 0 : method.setUpMin) },
+    spread: { ...spreading, minutes: dry ? 0 : spreading.minutes - (takenUp ? 0 : faces * TAKE_UP_MIN) },
     window: context.windowIn({
       tempC: climate.tempC,
       rhPct: climate.rhPct,
@@ -126,6 +129,7 @@ function wantedBy(
       asked && pull !== undefined
         ? pressureWanted(
             pull.need,
+            [facts.joint.kind],
             adhesive,
             both.map(({ wood }) => wood.sg),
           )

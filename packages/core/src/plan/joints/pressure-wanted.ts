@@ -1,5 +1,5 @@
 import type { Adhesive } from '../../adhesives';
-import type { Pull } from '../../assembly';
+import type { JointKind, Pull } from '../../assembly';
 import { type TargetPressure, targetPressure } from '../../clamps';
 
 /** Fitted mitres want to be closed rather than pressed, MPa [judgement]. */
@@ -8,14 +8,18 @@ const MITRE_LOW_MPA = 0.1;
 const TAPE_WANTED: TargetPressure = { lowMPa: 0.02, highMPa: 0.1, mostMPa: 1 };
 /** A press for veneer, MPa. */
 const VENEER_WANTED: TargetPressure = { lowMPa: 0.08, highMPa: 0.6, mostMPa: 2.5 };
-/** Pressure that a joint wants by the way in which it is pressed, between woods of these specific gravities. */
+
+/** Pressure that joints want by their kinds and the way in which they are pressed, between woods of these specific gravities. */
 export function pressureWanted(
   need: Pull['need'],
+  kinds: readonly JointKind[],
   adhesive: Adhesive,
   sgs: readonly number[],
 ): TargetPressure {
   if (need === 'vacuum') return VENEER_WANTED;
   if (need === 'tape') return TAPE_WANTED;
   const target = targetPressure(adhesive, sgs);
-  return need === 'band' ? { ...target, lowMPa: Math.min(MITRE_LOW_MPA, target.lowMPa) } : target;
+  return kinds.every((kind) => kind === 'mitre')
+    ? { ...target, lowMPa: Math.min(MITRE_LOW_MPA, target.lowMPa) }
+    : target;
 }

@@ -78,6 +78,7 @@ function rowPull(pull: Pull, facts: AssemblyFacts, { lines, clampSet, job }: Row
     b.line.areaMm2 * b.target.lowMPa > a.line.areaMm2 * a.target.lowMPa ? b : a,
   );
   return {
+    drawnMm: null,
     pull: { ...pull, openingMm: able[0]?.openingNeededMm ?? pull.openingMm },
     joint: weakest.line.label,
     seats: false,

@@ -24,4 +24,6 @@ export interface PlannedPull {
   readonly mostN: number;
   readonly reachMPa: number;
   readonly word: PressureWord;
+  /** Offset of the pegs that draw it home in place of clamps, mm; null where clamps do. */
+  readonly drawnMm: number | null;
 }

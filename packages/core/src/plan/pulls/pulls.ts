@@ -6,7 +6,7 @@ import { radians } from '../../geometry';
 import { dot, MAIN_AXES, reach, solidPoints } from '../../solids';
 import { cornersUnderBands } from '../squeeze/bands';
 import { pressureWanted } from '../joints/pressure-wanted';
-import { linesOfPull, jointsOf } from './lines-of-pull';
+import { clampsOnLine, coverageMm, jointsOf, linesOfPull } from './lines-of-pull';
 import { placementsOf, suits, takenBy } from './placed-on-pull';
 import type { PlannedPull } from './planned-pull';
 
@@ -76,6 +76,7 @@ function planPullFor(
   const areaMm2 = pull.stacked ? largest.gluedMm2 : total;
   const wanted = pressureWanted(
     pull.need,
+    own.map(({ joint }) => joint.kind),
     adhesive,
     woods.map(({ sg }) => sg),
   );
@@ -98,7 +99,8 @@ function planPullFor(
           own.length,
           {
             wanted: squeeze.counts?.find((each) => each.pull === pull.id)?.count,
-            least: need === 'seat' ? clampsForSeats(pull, own) : 1,
+            least:
+              need === 'seat' ? clampsForSeats(pull, own) : clampsToCover(pull, own, facts, rack, squeeze),
             roomMm: need === 'line' && pull.stacked ? roomAlong(pull, own, facts) : Infinity,
             lightestFromN: need === 'seat' ? neededN / clampsForSeats(pull, own) : null,
           },
@@ -117,7 +119,8 @@ function planPullFor(
         ? Math.min(1, (SEAT_ROOM * neededN) / mostN)
         : Math.min(1, (EASED_TO * wanted.highMPa) / heaviestMPa);
   const taken = full.map((each) => ({ ...each, forceN: each.mostN * ease }));
-  const reachN = mostN * ease;
+  const drawnMm = need === 'seat' && full.length === 0 ? (pull.peggedMm ?? null) : null;
+  const reachN = drawnMm === null ? mostN * ease : neededN;
   const reachMPa =
     vacuum === undefined
       ? need === 'seat'
@@ -143,6 +146,7 @@ function planPullFor(
     // A seat is right between what brings it home and a little more, which its pull is eased to.
     word:
       need === 'seat' && reachN >= neededN * (1 - 1e-9) ? 'right' : pressureWord(reachMPa, wanted, crushMPa),
+    drawnMm,
   };
 }
 
@@ -184,10 +188,25 @@ const VACUUM_LOSS_MPA_PER_KM = 0.01;
 
 /** Joints on more lines than this are seated through cauls, or by the parts beside them. */
 export const MOST_SEATED_ONE_BY_ONE = 6;
-/** Clamps that seats want at least: one on each line of pull. */
+/** Clamps that seats want at least: one or two on each line of pull. */
 function clampsForSeats(pull: Pull, joints: readonly JointFacts[]): number {
-  const lines = linesOfPull(pull, joints).length;
-  return lines > MOST_SEATED_ONE_BY_ONE ? 1 : lines;
+  const lines = linesOfPull(pull, joints);
+  if (lines.length > MOST_SEATED_ONE_BY_ONE) return 1;
+  return lines.reduce((sum, line) => sum + clampsOnLine(line), 0);
+}
+
+/** Clamps whose pressure meets along a single joint or a bend; a stack under elements finds its own. */
+function clampsToCover(
+  pull: Pull,
+  joints: readonly JointFacts[],
+  facts: AssemblyFacts,
+  rack: readonly RackLot[],
+  { packing }: NonNullable<BuildDocument['squeeze']>,
+): number {
+  if (pull.need !== 'line' || joints.every(({ joint }) => joint.kind === 'face')) return 1;
+  const lot = rack.find((each) => suits(pull, each) && each.count > 0);
+  const everyMm = coverageMm(pull, joints, facts, lot?.padWidthMm ?? 0, packing);
+  return Math.ceil(Math.max(...joints.map(({ lengthMm }) => lengthMm)) / everyMm);
 }
 
 /** Edge along which jaws of a stack stand side by side; twice that where they come on from both sides of its width. */

@@ -34,8 +34,6 @@ export interface CaulPlan {
 const USUAL_CAUL = Object.freeze({ species: 'hard-maple', widthMm: 40, depthMm: 50, crownMm: 0 });
 /** Clamps at its ends stand so far beyond the panel. */
 const BEYOND_MM = 30;
-/** More crown than so many times what is needed starves the ends, mm beyond that [judgement]. */
-const OVERCROWN = Object.freeze({ times: 1.3, mm: 0.15 });
 /** Fibre stress that dry straight-grained wood bears again and again, as a share of its modulus [judgement]. */
 const STRESS_SHARE = 1 / 350;
 
@@ -83,7 +81,7 @@ export function planCauls({
     windMm: build.dryFit.twistMm ?? 0,
   });
   const { eLMPa } = resolveSpecies(caul.species, 'cauls.species').properties;
-  const crown = caulCrown({
+  const needed = caulCrown({
     lengthMm: panel.widthMm,
     widthMm: caul.widthMm,
     depthMm: caul.depthMm,
@@ -91,6 +89,13 @@ export function planCauls({
     lineLoadNPerMm: Math.max(load.totalNPerMm, LEAST_LOAD),
     overhangMm: BEYOND_MM,
   });
+  // One that is crowned more than that is still drawn flat: its ends take as much more.
+  const flatter = Math.max(1, needed.crownMm > 0 ? caul.crownMm / needed.crownMm : 1);
+  const crown = {
+    ...needed,
+    endForceN: flatter * needed.endForceN,
+    bendingStressMPa: flatter * needed.bendingStressMPa,
+  };
   const endClamps = endClampsFor(shop, pairs, panel.thicknessMm + 2 * caul.depthMm, crown.endForceN);
   return {
     pairs,
@@ -175,10 +180,6 @@ function caulFindings({
   if (have < caulPairs) found.push(finding('cauls-to-make', 'warns', { have, pairs: caulPairs }));
   if (listed && caul.lengthMm < needMm) {
     found.push(finding('caul-too-short', 'warns', { lengthMm: caul.lengthMm, neededMm: needMm }));
-  }
-  const over = caul.crownMm - crown.crownMm;
-  if (over > (OVERCROWN.times - 1) * crown.crownMm + OVERCROWN.mm) {
-    found.push(finding('caul-overcrowned', 'warns', { crownMm: caul.crownMm, neededMm: crown.crownMm }));
   }
   if (crown.bendingStressMPa > eLMPa * STRESS_SHARE) {
     found.push(

@@ -2,13 +2,12 @@ import type { AssemblyFacts } from '../../assembly';
 import { findClampKind } from '../../clamps';
 import { type Finding, finding } from '../../findings';
 import { rackingN } from '../../geometry';
-import { reach, solidPoints } from '../../solids';
 import type { PlanParts } from '../plan';
 import type { PlannedPull } from '../pulls/planned-pull';
 import { type Packing, type PressedStack, spreadMm } from './press-stack';
 import { pullFrame } from './pull-frame';
 import type { ClampInSpace } from './squeezed';
-import { jointsOf } from '../pulls/lines-of-pull';
+import { clampsOnLine, coverageMm, jointsOf, linesOfPull } from '../pulls/lines-of-pull';
 
 /** Skew for which the racking force is told, mm. */
 const SKEW_MM = 10;
@@ -101,17 +100,33 @@ export function apartFindings(
   if (pull.need !== 'line' || clamps.length === 0) return [];
   const joints = jointsOf(pull, facts);
   const lengthMm = Math.max(...joints.map((own) => own.lengthMm));
-  const [low, high] = reach(
-    facts.parts.flatMap(({ part }) => solidPoints(part.solid)),
-    pull.axis,
-  );
-  const caul = packing.kind === 'bare' ? 0 : packing.thicknessMm;
-  // Half of the stack is above the middle line; a bend is as thick as its plies, not as high as its arc.
-  const thickMm = joints.length > 1 ? joints.length * 1 : high - low;
-  const padMm = clamps[0]?.lot.padWidthMm ?? 0;
-  const coversMm = padMm + 2 * caul + Math.min(thickMm, padMm);
-  const count = Math.ceil(lengthMm / Math.max(1, coversMm));
+  const coversMm = coverageMm(pull, joints, facts, clamps[0]?.lot.padWidthMm ?? 0, packing);
+  const count = Math.ceil(lengthMm / coversMm);
   return count > clamps.length
     ? [finding('clamps-far-apart', 'warns', { line: joint, count, have: clamps.length, everyMm: coversMm })]
     : [];
+}
+
+/** Seats so long that one clamp in their middle leaves their ends standing off. */
+export function deepFindings(
+  { pull, seats }: PlannedPull,
+  facts: AssemblyFacts,
+  clamps: readonly ClampInSpace[],
+  packing: Packing,
+): Finding[] {
+  if (!seats || packing.kind === 'cauls') return [];
+  const lines = linesOfPull(pull, jointsOf(pull, facts));
+  const lone = lines.find(({ joints }) => {
+    const ids = joints.map(({ joint }) => joint.id);
+    const own = clamps.filter((clamp) => clamp.joints.some((id) => ids.includes(id)));
+    return own.length === 1 && clampsOnLine({ joints }) > 1;
+  });
+  return lone === undefined
+    ? []
+    : [
+        finding('one-clamp-deep', 'warns', {
+          line: lone.joints[0]?.label ?? '',
+          lengthMm: Math.max(...lone.joints.map(({ lengthMm }) => lengthMm)),
+        }),
+      ];
 }

@@ -15,7 +15,14 @@ import {
 } from '../../solids';
 import { piecesOf } from '../pulls/pieces';
 import type { PlannedPull } from '../pulls/planned-pull';
-import { footOf, type LineOfPull, linesOfPull, pointsOf, jointsOf } from '../pulls/lines-of-pull';
+import {
+  footOf,
+  TWO_CLAMPS_FROM_MM,
+  type LineOfPull,
+  linesOfPull,
+  pointsOf,
+  jointsOf,
+} from '../pulls/lines-of-pull';
 import { twoRows } from '../pulls/pulls';
 import { ROUND } from './bands';
 import { acrossInTurn, type ClampPlace, type PullFrame, pullFrame } from './pull-frame';
@@ -27,8 +34,7 @@ interface Station {
   readonly joints: readonly string[];
 }
 
-/** A long joint is drawn home by two clamps, so far to either side of its middle as a share of its length. */
-const TWO_FROM_MM = 250;
+/** Where a joint is drawn home by two clamps, so far to either side of its middle as a share of its length. */
 const TO_SIDE = 0.3;
 
 /**
@@ -146,7 +152,7 @@ function inLine(pull: Pull, frame: PullFrame, joints: readonly JointFacts[], cou
     const [along] = squareTo(pull.axis, points);
     const [low, high] = reach(points, along);
     const ids = own.map(({ joint }) => joint.id);
-    const two = high - low > TWO_FROM_MM && lines.length * 2 <= count;
+    const two = high - low > TWO_CLAMPS_FROM_MM && lines.length * 2 <= count;
     return two
       ? [-1, 1].map((side) => ({ at: add(at, scale(along, side * TO_SIDE * (high - low))), joints: ids }))
       : [{ at, joints: ids }];

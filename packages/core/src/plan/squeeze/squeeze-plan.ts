@@ -9,7 +9,14 @@ import type { RowPlan } from '../row/row-plan';
 import type { PlannedPull } from '../pulls/planned-pull';
 import { PLATEN_MM, vacuumMPa } from '../pulls/pulls';
 import { bandFindings, cornersUnderBands } from './bands';
-import { apartFindings, depthFindings, padFindings, skewFindings, stackFindings } from './clamp-findings';
+import {
+  apartFindings,
+  deepFindings,
+  depthFindings,
+  padFindings,
+  skewFindings,
+  stackFindings,
+} from './clamp-findings';
 import { clampsInSpace } from './clamps-in-space';
 import { placedFindings } from './placed-findings';
 import { type Packing, pressStack, type PressedStack, stackOf } from './press-stack';
@@ -95,6 +102,7 @@ function squeezePull(
     ...padFindings(planned, clamps, packing),
     ...depthFindings(planned, facts, clamps),
     ...placedFindings(planned, facts, clamps, packing),
+    ...deepFindings(planned, facts, clamps, packing),
     ...skewFindings(parts, planned, clamps),
   ];
   const word = (mpa: number) => pressureWord(mpa, planned.wanted, planned.crushMPa);
