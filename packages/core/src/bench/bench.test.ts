@@ -106,7 +106,7 @@ describe('readFuse', () => {
 describe('readinessOf', () => {
   it('forbids what could not hold and lets the rest be run with a warning', () => {
     expect(readinessOf(plan)).toEqual({ forbids: [], warns: [] });
-    const hot = planBuild(maplePanel({ climate: { tempC: 33, rhPct: 20 } }), TEST_SHOP);
+    const hot = planBuild(maplePanel({ crew: 1, climate: { tempC: 33, rhPct: 20 } }), TEST_SHOP);
     expect(readinessOf(hot)).toMatchObject({ forbids: [], warns: [{ code: 'window-missed' }] });
     const bare = planBuild(maplePanel({ clamps: [] }), { ...TEST_SHOP, rack: [] });
     expect(readinessOf(bare).forbids.map(({ code }) => code)).toEqual(['no-clamps']);
@@ -210,7 +210,7 @@ describe('promiseOf', () => {
     expect(promiseOf(plan)).toMatchObject({
       adhesive: 'pva-interior',
       clamps: 6,
-      crew: 1,
+      crew: 2,
       handsOnMin: plan.handsOnMin,
       flatMm: plan.verdicts.flat.figure,
     });

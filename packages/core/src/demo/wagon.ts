@@ -38,11 +38,15 @@ export function wagonBuilds(): readonly DemoBuild[] {
         endWidthMm: 80,
       },
     }),
-    made('drumhead', {
-      template: 'round-panel',
-      name: 'Drumhead top',
-      answers: { species: 'cherry', boards: 6, lengthMm: 880, widthMm: 610, thicknessMm: 22 },
-    }),
+    made(
+      'drumhead',
+      {
+        template: 'round-panel',
+        name: 'Drumhead top',
+        answers: { species: 'cherry', boards: 6, lengthMm: 880, widthMm: 610, thicknessMm: 22 },
+      },
+      { crew: 2 },
+    ),
     made('lamp-posts', {
       template: 'mitred-post',
       name: 'Lamp posts',
@@ -161,7 +165,7 @@ export function wagonBuilds(): readonly DemoBuild[] {
           veneerMm: 0.7,
         },
       },
-      { crew: 2 },
+      { crew: 2, glue: { adhesive: 'pva-interior', method: 'hopper-roller', faces: 1 } },
     ),
     made('prop-shelf', {
       template: 'edge-banding',

@@ -10,7 +10,7 @@ const base = maplePanel();
 const { clamps, holding }: RowSection = base.row ?? USUAL_ROW;
 const boards = base.boards ?? [];
 const TROUBLED: readonly (readonly [string, PanelChange])[] = [
-  ['too slow', { climate: { tempC: 28, rhPct: 30 } }],
+  ['too slow', { crew: 1, climate: { tempC: 28, rhPct: 30 } }],
   ['two clamps only', { clamps: clamps.slice(2, 4) }],
   ['too short clamps', { clamps: clamps.map((clamp) => ({ ...clamp, rackId: 'short' })) }],
   ['nothing holds it', { holding: { ...holding, barsTouch: false, caulPairs: 0 } }],

@@ -109,7 +109,7 @@ function blocksFor(
     findings: [
       finding('blocks-at', 'informs', {
         atMm,
-        faceDeg: 90 - angleDeg / 2,
+        faceDeg: angleDeg / 2,
         friction: BLOCK_FRICTION,
         slides: Number(slides),
       }),

@@ -59,7 +59,7 @@ export const MITRED_POST = defineKind({
       square: {
         kind: 'mitres',
         corners: staves,
-        faceMm: thicknessMm / Math.cos(Math.PI / staves),
+        faceMm: thicknessMm,
         lastAngleDeg: 180 - 2 * bevelDeg,
       },
       sets: posts,

@@ -8,7 +8,9 @@ import {
   type ShopDocument,
   USUAL_ROW,
 } from '../formats';
+import { lotForceN } from '../clamps';
 import { type Answers, findKind, FREE, type Kind, type PartDraft, startOf } from '../kinds';
+import { resolveSpecies } from '../materials';
 import { glueFor, moistureInUse } from './service';
 
 /** What a new build starts from. */
@@ -109,7 +111,16 @@ function boardOf({ species, blankMm, ring }: PartDraft, makeId: () => string): B
   };
 }
 
-/** Cauls as far as the shop has them, unless the kind asks for them. */
+/** Blocks under the jaws from the start, where bare ones would bite, mm. */
+const BLOCK_MM = 20;
+
+/** Whether some clamp of the rack at full pull prints its jaw into the softest of the parts. */
+function jawsBite(parts: readonly PartDraft[], { rack }: ShopDocument): boolean {
+  const bearsMPa = Math.min(...parts.map(({ species }) => resolveSpecies(species).properties.compPerpMPa));
+  return rack.some((lot) => lotForceN(lot) / (lot.padWidthMm * lot.padHeightMm) > bearsMPa);
+}
+
+/** Cauls as far as the shop has them, unless the kind asks for them; blocks where bare jaws would bite. */
 function rowFor(
   kind: Kind,
   answers: Answers,
@@ -123,7 +134,9 @@ function rowFor(
   return {
     ...USUAL_ROW,
     clamps: [],
-    edge: { ...(asked.edge ?? USUAL_ROW.edge) },
+    edge:
+      asked.edge ??
+      (jawsBite(parts, shop) ? { kind: 'blocks', thicknessMm: BLOCK_MM } : { ...USUAL_ROW.edge }),
     holding: { ...USUAL_ROW.holding, caulPairs },
   };
 }

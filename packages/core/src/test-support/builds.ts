@@ -66,7 +66,7 @@ export interface PanelChange extends Partial<Omit<BuildDocument, 'dryFit' | 'glu
   readonly glue?: BuildDocument['glue'];
 }
 
-/** The five-board maple panel of the first issue: 600 × 1000 × 20 mm, six long bars, two pairs of cauls, deep-frozen. */
+/** The five-board maple panel of the first issue: 600 × 1000 × 20 mm, six long bars, two pairs of cauls, two people, deep-frozen. */
 export function maplePanel(change: PanelChange = {}): BuildDocument {
   let next = 0;
   const build = newBuild(
@@ -79,6 +79,7 @@ export function maplePanel(change: PanelChange = {}): BuildDocument {
   const boards = rest.boards ?? build.boards ?? [];
   return deepFreeze({
     ...build,
+    crew: 2,
     ...rest,
     row: {
       ...row,

@@ -166,17 +166,25 @@ describe('what is said of it', () => {
     const codes = bare.flatMap(({ findings }) => findings.map(({ code }) => code));
     expect(codes).toContain('pad-crushes');
     expect(codes).toContain('jaws-do-not-reach');
-    expect(
-      pullsOf(demoAssembly('awning-pole')).flatMap(({ findings }) => findings.map(({ code }) => code)),
-    ).toContain('clamps-far-apart');
+    const pole = demoAssembly('awning-pole');
+    const toldOf = (build: BuildDocument) =>
+      pullsOf(build).flatMap(({ findings }) => findings.map(({ code }) => code));
+    // Worked out, clamps stand near enough; one by itself does not do.
+    expect(toldOf(pole)).not.toContain('clamps-far-apart');
+    const [pull] = pullsOf(pole);
+    const one = { counts: [{ pull: pull?.planned.pull.id ?? '', count: 1 }] };
+    expect(toldOf({ ...pole, squeeze: one })).toContain('clamps-far-apart');
   });
 
   it('lists every clamp to open and how it is brought together', () => {
     const plan = settled(demoAssembly('costume-trunk'));
     if (plan.squeeze === null) throw new Error('a case is squeezed');
     const openings = pullOpenings(plan.squeeze);
-    expect(openings.map(({ count }) => count)).toEqual([4, 4]);
-    expect(openings.flatMap(({ numbers }) => numbers)).toEqual([1, 2, 3, 4, 5, 6, 7, 8]);
+    const numbers = openings.flatMap((opening) => opening.numbers);
+    expect(openings.reduce((sum, { count }) => sum + count, 0)).toBe(numbers.length);
+    expect([...numbers].sort((a, b) => a - b)).toEqual(numbers.map((_, i) => i + 1));
+    // Levels 340 mm deep want two clamps each.
+    expect(numbers.length).toBeGreaterThanOrEqual(8);
     const codes = pullTightening(plan, plan.squeeze).map(({ code }) => code);
     expect(codes).toEqual([
       'tighten-seat',
@@ -206,7 +214,6 @@ describe('changes that mend it', () => {
 
   it.each([
     ['gable-sign', 'tight', ['more-on-pull']],
-    ['awning-pole', 'tight', ['more-on-pull']],
     ['scenery-flats', 'square', ['pull-diagonal']],
     ['costume-trunk', 'flat', ['clamp-down']],
   ] as const)('%s, %s: %j', (id, aspect, codes) => {
