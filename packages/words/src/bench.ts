@@ -53,7 +53,7 @@ const WORK: Words<InstructionValues & MomentValues> = {
   'do-set-clamp-on': ({ clamp }) => `Clamp ${clamp} on`,
   'do-tighten-on': ({ clamp }) => `Clamp ${clamp} to its pull`,
   'do-tape': ({ count }) => `Tape, ${many(count, 'strip', 'strips')}`,
-  'do-wrap': ({ count }) => `Elastic, ${many(count, 'turn', 'turns')}`,
+  'do-wrap': ({ place, count }) => `Wrap place ${place}, ${many(count, 'turn', 'turns')}`,
   'do-bag': () => 'Into the bag, seal, pull',
   'do-again': () => 'Second squeeze, same order',
   'do-clean-scrape-wet': () => 'Scrape squeeze-out off',
@@ -82,7 +82,7 @@ const WORK_DETAILS: Words<InstructionValues & MomentValues> = {
     `${clampName(kind, 1)} on ${line}, opened to ${f.length(openingMm)}, light`,
   'do-tighten-on': ({ line, forceN }, f) => `on ${line}, ${firmness(forceN)}: ${f.force(forceN)}`,
   'do-tape': ({ line }) => `stretched across, from the middle of ${line} outward`,
-  'do-wrap': () => 'middle first, then the ends, then between',
+  'do-wrap': ({ line }) => `two layers, every turn stretched; feel the corners of ${line} slide flush`,
   'do-bag': () => 'the pump stays on the whole time; read the gauge',
   'do-again': ({ waitMin, clamps }) =>
     `${waitMin > 0 ? `after ${formatWait(waitMin)}, once the glue drags: ` : ''}${many(clamps, 'clamp', 'clamps')} brought on again`,

@@ -8,7 +8,7 @@ import type { Words } from './values';
 /** What is not opened to a size goes by its own name. */
 const LOOSE: Readonly<Record<string, string>> = {
   tape: 'strips of tape, torn off beforehand',
-  'elastic-wrap': 'turns of elastic',
+  'elastic-wrap': 'places to wrap with elastic, up to eight turns each',
   vacuum: 'bag with its pump, gauge and sealant; look it over for leaks',
   weight: 'weights',
 };

@@ -6,6 +6,7 @@ export {
   listClampKinds,
   lotForceN,
   TYPICAL_FORCE_SPREAD,
+  TURN_N,
 } from './kinds';
 export { clampNeed } from './need';
 export { openingFit, type OpeningFit, openingNeededMm } from './opening';

@@ -46,6 +46,10 @@ function kind(
   };
 }
 
+/** Turns of elastic at one place, in two layers, and what each pulls with [judgement]. */
+const TURNS_A_PLACE = 8;
+export const TURN_N = 50;
+
 const KINDS: readonly ClampKind[] = [
   kind('t-bar', 'T-bar sash clamp', 6000, [40, 40], { spans: true, handleMm: 110, jawDepthMm: 55 }),
   kind('pipe', 'pipe clamp', 5000, [45, 50], { spans: true, handleMm: 100, jawDepthMm: 45 }),
@@ -61,7 +65,8 @@ const KINDS: readonly ClampKind[] = [
   kind('pointed-spring', 'pointed spring clamp', 250, [3, 3]),
   kind('spring', 'spring clamp', 150, [20, 25]),
   kind('tape', 'strip of tape', 30, [25, 25]),
-  kind('elastic-wrap', 'turn of elastic wrap', 50, [25, 25]),
+  // A place is wrapped with up to eight turns in two layers.
+  kind('elastic-wrap', 'wrapped place', TURNS_A_PLACE * TURN_N, [25, 25]),
   {
     id: 'vacuum',
     name: 'vacuum bag',

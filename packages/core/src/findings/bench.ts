@@ -78,7 +78,7 @@ export interface InstructionValues {
   'do-set-clamp-on': ClampAtWork;
   'do-tighten-on': ClampAtWork;
   'do-tape': { count: number; line: string };
-  'do-wrap': { count: number; line: string };
+  'do-wrap': { place: number; count: number; line: string };
   'do-bag': None;
 }
 

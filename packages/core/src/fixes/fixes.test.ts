@@ -80,9 +80,9 @@ describe('fixes', () => {
   const codes = (change: PanelChange, aspect: (typeof ASPECTS)[number]) =>
     fixesOf(maplePanel(change))[aspect].map((fix) => fix.change.code);
 
-  it('propose hands, another glue or another hour for a panel that is too slow', () => {
+  it('propose hands, sessions or another glue for a panel that is too slow', () => {
     expect(codes(TROUBLED[0]?.[1] ?? {}, 'inTime')).toEqual(
-      expect.arrayContaining(['one-more-pair', 'other-hour']),
+      expect.arrayContaining(['one-more-pair', 'arrange-sessions', 'use-glue']),
     );
   });
 

@@ -61,8 +61,10 @@ export function glueJobOf(plan: PlanParts, today: string | null): GlueJob {
   const area = contacts.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
   const ends = glued
     .filter(({ facts: { joint } }) => HELD_BY_ENDS.includes(joint.kind))
-    .flatMap((joint) => joint.facts.contacts)
-    .filter(({ pairing }) => pairing === 'long-end' || pairing === 'end-end');
+    .flatMap(({ facts: { joint, contacts: own } }) =>
+      // The slope of a scarf drinks as end grain does, however flat it is.
+      own.filter(({ pairing }) => joint.kind === 'scarf' || pairing === 'long-end' || pairing === 'end-end'),
+    );
   const anyPart = (is: (part: (typeof facts.parts)[number]) => boolean) => facts.parts.some(is);
   return {
     ...wishes,

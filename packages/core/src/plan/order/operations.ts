@@ -157,8 +157,10 @@ function pressInstruction(
   if (kind === 'caul') {
     return finding('do-caul', 'informs', { pair: number ?? 0, pairs: row?.job.holding.caulPairs ?? 0 });
   }
-  if (kind === 'tape' || kind === 'wrap')
-    return finding(`do-${kind}`, 'informs', { count, line: pull.joint });
+  if (kind === 'tape') return finding('do-tape', 'informs', { count, line: pull.joint });
+  if (kind === 'wrap') {
+    return finding('do-wrap', 'informs', { place: number ?? 0, count, line: pull.joint });
+  }
   if (kind === 'bag') return finding('do-bag', 'informs');
   const piece = piecesOf(pull)[item ?? -1];
   const onRow = row?.clampSet.clamps.find((clamp) => clamp.number === number);

@@ -96,7 +96,8 @@ describe('arrangements of builds', () => {
     const { best, plan } = arranged(feet);
     expect(best.sessions.length).toBeGreaterThan(1);
     expect(plan.verdicts.inTime.figure).toBeGreaterThan(0);
-    const [tape] = arrangements(planBuild({ ...demo('backdrop'), crew: 1 }, DEMO_SHOP));
+    const slowly = { ...demo('backdrop'), crew: 1, glue: { ...demo('backdrop').glue, method: 'roller' } };
+    const [tape] = arrangements(planBuild(slowly, DEMO_SHOP));
     expect(tape?.status).toBe('infeasible');
     expect(tape?.impossible[0]?.code).toBe('window-too-short');
     expect(tape?.impossible[0]?.joints[0]).toContain('core');
@@ -113,7 +114,7 @@ describe('arrangements of builds', () => {
   });
 
   it('is among the fixes where it helps', () => {
-    const fixes = findFixes(planBuild(demo('drumhead'), DEMO_SHOP), DEMO_SHOP);
+    const fixes = findFixes(planBuild({ ...demo('drumhead'), crew: 1 }, DEMO_SHOP), DEMO_SHOP);
     expect(fixes.inTime.map(({ change }) => change.code)).toContain('arrange-sessions');
   });
 });

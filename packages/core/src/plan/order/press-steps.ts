@@ -1,8 +1,7 @@
-import { centreOutOrder, findClampKind } from '../../clamps';
+import { centreOutOrder, findClampKind, TURN_N } from '../../clamps';
 import { PACE } from '../../sequence';
 import { piecesOf } from '../pulls/pieces';
 import type { PlannedPull } from '../pulls/planned-pull';
-import { ON_A_ROLL } from '../pulls/pulls';
 import { ACROSS } from '../row/row-job';
 import type { RowPlan } from '../row/row-plan';
 
@@ -12,7 +11,7 @@ const STRIP_MIN = 0.05;
 const SNAP_MIN = 0.1;
 const SNAP_ON: readonly string[] = ['spring', 'pointed-spring'];
 /** What is laid or snapped on is not tightened afterwards. */
-const NOT_TIGHTENED: readonly string[] = [...SNAP_ON, 'weight', 'vacuum'];
+const NOT_TIGHTENED: readonly string[] = [...SNAP_ON, 'weight', 'vacuum', 'elastic-wrap'];
 
 /** Who does it, how fast, and whether clamps are laid out beforehand. */
 export interface Workforce {
@@ -77,9 +76,9 @@ function caulTasks(row: RowPlan | null): Task[] {
   }));
 }
 
-/** Kinds of the pieces of a pull, one by one; null for strips and turns, which go on by the handful. */
+/** Kinds of the pieces of a pull, one by one; null for strips, which go on by the handful. */
 const kindsOf = (pull: PlannedPull): (string | null)[] =>
-  piecesOf(pull).map(({ lot }) => (ON_A_ROLL.includes(lot.kind) ? null : lot.kind));
+  piecesOf(pull).map(({ lot }) => (lot.kind === 'tape' ? null : lot.kind));
 
 function settingTasks(
   pull: PlannedPull,
@@ -89,19 +88,24 @@ function settingTasks(
 ): Task[] {
   const usual = preSet ? PACE.setPreSetClampMin : PACE.setClampMin;
   const strips = pull.taken
-    .filter(({ lot }) => ON_A_ROLL.includes(lot.kind))
-    .flatMap(({ lot, count }) =>
+    .filter(({ lot }) => lot.kind === 'tape')
+    .flatMap(({ count }) =>
       shares(count, crew).map((each): Task => ({
-        kind: lot.kind === 'tape' ? 'tape' : 'wrap',
+        kind: 'tape',
         item: null,
         count: each,
         minutes: each * STRIP_MIN,
       })),
     );
+  const pieces = piecesOf(pull);
   return [
     ...strips,
     ...order.map((item): Task => {
       const kind = kinds[item] ?? '';
+      if (kind === 'elastic-wrap') {
+        const turns = Math.max(1, Math.round((pieces[item]?.forceN ?? 0) / TURN_N));
+        return { kind: 'wrap', item, count: turns, minutes: turns * STRIP_MIN };
+      }
       const bag = kind !== '' && findClampKind(kind).pressureMPa !== null;
       return {
         kind: bag ? 'bag' : 'set-clamp',
@@ -125,12 +129,20 @@ const orderOfRow = ({ clampSet }: RowPlan): number[] =>
     .sort((a, b) => a.tightenAs - b.tightenAs)
     .map((clamp) => clampSet.clamps.indexOf(clamp));
 
-/** Stacks from the centre out, everything else as it stands. */
+/** Stacks from the centre out; what goes round a post in the middle, at the ends, then between; everything else as it stands. */
 function orderOfPull(pull: PlannedPull): number[] {
   const items = kindsOf(pull).flatMap((kind, i) => (kind === null ? [] : [i]));
-  return pull.pull.stacked && pull.pull.need === 'line'
-    ? centreOutOrder(items, items.length - 1).map((i) => items[i] ?? 0)
-    : items;
+  if (pull.pull.stacked && pull.pull.need === 'line') {
+    return centreOutOrder(items, items.length - 1).map((i) => items[i] ?? 0);
+  }
+  return pull.pull.need === 'band' && items.length > 2 ? middleEndsBetween(items) : items;
+}
+
+/** The middle one, both ends, then the others from the middle outward. */
+function middleEndsBetween(items: readonly number[]): number[] {
+  const outward = centreOutOrder(items, items.length - 1).map((i) => items[i] ?? 0);
+  const first = [outward[0], items[0], items.at(-1)].filter((item) => item !== undefined);
+  return [...first, ...outward.filter((item) => !first.includes(item))];
 }
 
 /** A number shared out among so many people, as evenly as it goes. */

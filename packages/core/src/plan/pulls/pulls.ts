@@ -21,7 +21,13 @@ const SEAT_N: Readonly<Partial<Record<JointKind, number>>> = {
 };
 const USUAL_SEAT_N = 500;
 const SEAT_ROOM = 1.25;
-/** Strips of tape, and wraps round a post, are laid this far apart, mm [judgement]. */
+/** Places wrapped with elastic: at most so many, with room for the next one, mm; two layers go over each other at a frame [judgement]. */
+const MOST_PLACES = 20;
+const LEAST_PLACES = 4;
+const PLACE_EVERY_MM = 60;
+/** What goes round stands no further from the next than this, mm [judgement]. */
+const ROUND_EVERY_MM = 400;
+/** Strips of tape are laid this far apart, mm [judgement]. */
 const STRIP_EVERY_MM = 40;
 /** Kinds that every shop has on a roll; the rack need not list them. */
 export const ON_A_ROLL: readonly string[] = ['tape', 'elastic-wrap'];
@@ -195,7 +201,7 @@ function clampsForSeats(pull: Pull, joints: readonly JointFacts[]): number {
   return lines.reduce((sum, line) => sum + clampsOnLine(line), 0);
 }
 
-/** Clamps whose pressure meets along a single joint or a bend; a stack under elements finds its own. */
+/** Clamps whose pressure meets along a single joint, a bend or a post; a stack under elements finds its own. */
 function clampsToCover(
   pull: Pull,
   joints: readonly JointFacts[],
@@ -203,10 +209,12 @@ function clampsToCover(
   rack: readonly RackLot[],
   { packing }: NonNullable<BuildDocument['squeeze']>,
 ): number {
+  const lengthMm = Math.max(...joints.map((joint) => joint.lengthMm));
+  if (pull.need === 'band') return Math.ceil(lengthMm / ROUND_EVERY_MM);
   if (pull.need !== 'line' || joints.every(({ joint }) => joint.kind === 'face')) return 1;
   const lot = rack.find((each) => suits(pull, each) && each.count > 0);
   const everyMm = coverageMm(pull, joints, facts, lot?.padWidthMm ?? 0, packing);
-  return Math.ceil(Math.max(...joints.map(({ lengthMm }) => lengthMm)) / everyMm);
+  return Math.ceil(lengthMm / everyMm);
 }
 
 /** Edge along which jaws of a stack stand side by side; twice that where they come on from both sides of its width. */
@@ -255,7 +263,10 @@ function takeFromRack(
   const rolls = ON_A_ROLL.filter((kind) => pull.kinds.includes(kind)).map((kind): RackLot => ({
     id: kind,
     kind,
-    count: joints * Math.max(1, Math.ceil(lengthMm / STRIP_EVERY_MM)) * (kind === 'tape' ? 2 : 4),
+    count:
+      kind === 'tape'
+        ? 2 * joints * Math.max(1, Math.ceil(lengthMm / STRIP_EVERY_MM))
+        : Math.min(MOST_PLACES, Math.max(LEAST_PLACES, Math.ceil(lengthMm / PLACE_EVERY_MM))),
     maxOpeningMm: pull.openingMm,
     forceN: null,
     padWidthMm: 25,
