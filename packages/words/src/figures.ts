@@ -10,12 +10,12 @@ export const ASPECT_NAMES: Readonly<Record<Aspect, string>> = {
   flat: 'Flat',
 };
 
-/** A figure in the person's units; a dash where there is none to give. */
+/** A figure in the person's units; a dash where there is none to give. Time that lacks is told by `againstWords`, without a sign. */
 export function figureWords({ kind }: Pick<Verdict, 'kind'>, value: number | null, f: Format): string {
   if (value === null) return '—';
   switch (kind) {
     case 'minutes':
-      return formatClock(value);
+      return formatClock(Math.abs(value));
     case 'pressure':
       return f.pressure(value);
     case 'force':
@@ -23,6 +23,17 @@ export function figureWords({ kind }: Pick<Verdict, 'kind'>, value: number | nul
     case 'fine-length':
       return f.fine(value);
   }
+}
+
+/** Whether so many minutes are left over or lacking. */
+const spareWord = (minutes: number): 'spare' | 'short' => (minutes < 0 ? 'short' : 'spare');
+
+/** A figure that stands by itself: time says whether it is left over or lacking. */
+export function figureAlone(verdict: Pick<Verdict, 'kind' | 'figure'>, f: Format): string {
+  const words = figureWords(verdict, verdict.figure, f);
+  return verdict.kind === 'minutes' && verdict.figure !== null
+    ? `${words} ${spareWord(verdict.figure)}`
+    : words;
 }
 
 /** What the figure of squareness is, where it is not an end out of square. */
@@ -36,7 +47,7 @@ export function againstWords(verdict: Verdict, f: Format): string {
   const limit = figureWords(verdict, verdict.against, f);
   switch (verdict.aspect) {
     case 'inTime':
-      return verdict.figure === null ? 'refused' : `spare of ${limit}`;
+      return verdict.figure === null ? 'refused' : `${spareWord(verdict.figure)} of ${limit}`;
     case 'tight':
       return verdict.kind === 'force' ? `in all, seating wants ${limit}` : `lowest, wants ${limit}`;
     case 'square':

@@ -9,7 +9,7 @@ export {
   SPECIES_OPTIONS,
   hazardWords,
 } from './catalogue';
-export { ASPECT_NAMES, againstWords, figureWords } from './figures';
+export { ASPECT_NAMES, againstWords, figureAlone, figureWords } from './figures';
 export { type Format, formatFor } from './format';
 export { traitWords } from './glue';
 export { KIND_WORDS, kindWords } from './kind-names';

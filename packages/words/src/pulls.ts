@@ -49,7 +49,9 @@ export const PULL_CAUSES: Words<PullValues> = {
   'jaws-do-not-reach': ({ kind, depthMm, neededMm }, f) =>
     `${clampName(kind, 2)} reach ${f.length(depthMm)} in, they are to press ${f.length(neededMm)} from the edge: deeper ones, or stiff cauls right across`,
   'clamps-far-apart': ({ line, have, everyMm, count }, f) =>
-    `${line}: what ${have} clamps press does not meet; one every ${f.length(everyMm)} makes ${count}`,
+    have === 1
+      ? `${line}: one clamp presses only ${f.length(everyMm)} of it; one every ${f.length(everyMm)} makes ${count}`
+      : `${line}: what ${have} clamps press does not meet; one every ${f.length(everyMm)} makes ${count}`,
   'placed-gone': ({ count }) =>
     `${count} ${count === 1 ? 'clamp was' : 'clamps were'} placed from a lot that is no longer on the rack or does not suit: take another lot, or take ${count === 1 ? 'it' : 'them'} off`,
   'placed-too-short': ({ count, opensMm, neededMm }, f) =>

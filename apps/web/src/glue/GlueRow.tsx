@@ -1,7 +1,7 @@
 import type { Reason } from '@lean-clasp/core/choice';
 import type { GlueOption } from '@lean-clasp/core/plan';
 import { formatWait } from '@lean-clasp/core/units';
-import { says, figureWords, reasonWords, traitWords } from '@lean-clasp/words';
+import { figureAlone, reasonWords, says, traitWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { FIGURE_FACE } from '../app/theme';
@@ -47,11 +47,7 @@ export function GlueRow({ option }: { readonly option: GlueOption }) {
             {adhesive.labelled.length > 0 && ' · by your label'}
           </Box>
           <Box component="span" sx={{ fontFamily: FIGURE_FACE, fontWeight: 700 }}>
-            {refused
-              ? 'refused'
-              : inTime.figure === null
-                ? ''
-                : `${figureWords(inTime, inTime.figure, f)} spare`}
+            {refused ? 'refused' : inTime.figure === null ? '' : figureAlone(inTime, f)}
           </Box>
         </Box>
         {window.openMin !== null && window.totalMin !== null && (

@@ -1,5 +1,5 @@
 import type { Fix } from '@lean-clasp/core/fixes';
-import { ASPECT_NAMES, says, figureWords } from '@lean-clasp/words';
+import { ASPECT_NAMES, says, figureAlone } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -63,8 +63,7 @@ function FixItem({ fix, onApplied }: { readonly fix: Fix; readonly onApplied?: (
         <Typography sx={{ fontWeight: 600 }}>{words}</Typography>
         <Typography variant="body2">
           {fix.first !== null && 'Then '}
-          {figureWords(fix.before, fix.before.figure, f)} → {figureWords(fix.after, fix.after.figure, f)}{' '}
-          <StateMark state={fix.after.state} />
+          {figureAlone(fix.before, f)} → {figureAlone(fix.after, f)} <StateMark state={fix.after.state} />
           {fix.costs.map((aspect) => `; ${ASPECT_NAMES[aspect]} comes close by it`)}
         </Typography>
       </Box>

@@ -355,7 +355,7 @@ describe('frames, posts and cases', () => {
       shop: undefined,
       glue: SLOW,
       answers: { staves: 5, acrossFlatsMm: 90, thicknessMm: 15, lengthMm: 700, posts: 1 },
-    } as PlanInput);
+    });
     const wraps = answer.sessions[0]?.operations.filter(({ kind }) => kind === 'wrap') ?? [];
     expect(wraps.length).toBeGreaterThanOrEqual(3);
     const at = wraps.map(({ clamps: [number] }) => {

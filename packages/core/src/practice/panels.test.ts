@@ -40,7 +40,7 @@ const JOBS: readonly (readonly [name: string, input: PlanInput, expected: Expect
       crew: 1,
       row: { edge: { kind: 'bare', thicknessMm: 20 } } as PlanInput['row'],
       answers: { species: 'eastern-white-pine', boards: 3, widthMm: 250, lengthMm: 500, thicknessMm: 20 },
-    } as PlanInput,
+    },
     { states: { tight: 'fails' }, causes: { tight: 'jaw-crushes' }, firstFix: { tight: 'use-blocks' } },
   ],
   [
@@ -197,7 +197,7 @@ describe('side by side', () => {
         glue: { adhesive, method: 'roller', faces: 2 },
         row: { school: 'light' } as PlanInput['row'],
         answers: { species: 'douglas-fir', boards: 2, widthMm: 300, lengthMm: 900, thicknessMm: 35 },
-      } as PlanInput).answer;
+      }).answer;
     const foaming = rough('polyurethane-foaming');
     expect(['holds', 'close']).toContain(foaming.verdicts.tight.state);
     const again = foaming.sessions[0]?.operations.find(({ id }) => id === 'tighten:again');

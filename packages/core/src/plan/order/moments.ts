@@ -120,7 +120,9 @@ function cleaningDrafts(plan: Plan, session: OrderedSession, fromMin: number): D
   const { method, atMin } = cleanUp;
   const lengthM = own.reduce((sum, { facts }) => sum + facts.lengthMm, 0) / 1000;
   const startMin = Math.max(fromMin, session.handsOnMin);
-  const waitMin = Math.max(0, session.handsOnMin + atMin.likely - startMin);
+  // What comes off wet comes off at once, as soon as the readings are taken.
+  const wet = method === 'damp-wipe' || method === 'scrape-wet';
+  const waitMin = wet ? 0 : Math.max(0, session.handsOnMin + atMin.likely - startMin);
   return [
     {
       id: `clean:${method}`,
