@@ -1,0 +1,92 @@
+import { DEMO_SHOP } from '@lean-clasp/core/demo';
+import type { ShopDocument } from '@lean-clasp/core/formats';
+import { ThemeProvider } from '@mui/material/styles';
+import { render } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import type { ReactNode } from 'react';
+import { Provider } from 'react-redux';
+import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
+import { preferred } from '../src/app/preferences';
+import { makeStore } from '../src/app/store';
+import { themeFor } from '../src/app/theme';
+import { opened } from '../src/documents/documents-slice';
+import { SHOP_ID } from '../src/shop/shop-id';
+
+/** One thing asked of the stand-in server. */
+export interface Asked {
+  readonly method: string;
+  readonly path: string;
+  readonly body: unknown;
+}
+
+type Answer = (asked: Asked) => unknown;
+
+/** What a stand-in server answers, by method and path; undefined: it does not know that. */
+export type Server = Readonly<Record<string, Answer>>;
+
+const json = (body: unknown, status = 200) =>
+  new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
+
+/** Where the router stands. */
+function Where() {
+  return <output data-testid="where">{useLocation().pathname}</output>;
+}
+
+/** Renders a whole page at an address, with a shop open and a server that answers as told; what it was asked is kept. */
+export function renderPage(
+  page: ReactNode,
+  {
+    path = '/',
+    at = path,
+    server = {},
+    shop = DEMO_SHOP,
+    units = 'metric',
+  }: {
+    readonly path?: string;
+    readonly at?: string;
+    readonly server?: Server;
+    readonly shop?: ShopDocument;
+    readonly units?: 'metric' | 'imperial';
+  } = {},
+) {
+  localStorage.clear();
+  const asked: Asked[] = [];
+  jest.spyOn(globalThis, 'fetch').mockImplementation(async (input, init) => {
+    const request =
+      input instanceof Request ? input : new Request(new URL(String(input), location.origin), init);
+    const text = await request.text();
+    const one: Asked = {
+      method: request.method,
+      path: new URL(request.url).pathname,
+      body: text === '' ? null : (JSON.parse(text) as unknown),
+    };
+    asked.push(one);
+    const answer = server[`${one.method} ${one.path}`];
+    return answer === undefined
+      ? json({ error: { code: 'unknown-id', field: '', message: 'Nothing here.', allowed: '' } }, 404)
+      : json(answer(one));
+  });
+  const store = makeStore(localStorage);
+  store.dispatch(preferred({ units }));
+  store.dispatch(
+    opened({
+      collection: 'shops',
+      document: { id: SHOP_ID, revision: 0, body: shop, updatedAtMs: 0 },
+      log: [],
+    }),
+  );
+  render(
+    <Provider store={store}>
+      <ThemeProvider theme={themeFor('day')}>
+        <MemoryRouter initialEntries={[at]}>
+          <Routes>
+            <Route path={path} element={page} />
+            <Route path="*" element={null} />
+          </Routes>
+          <Where />
+        </MemoryRouter>
+      </ThemeProvider>
+    </Provider>,
+  );
+  return { user: userEvent.setup(), store, asked };
+}
