@@ -59,7 +59,7 @@ test('a run by the clock: fuses, undo, reload, trouble, and a log entry that out
   await page.getByRole('button', { name: 'patchy' }).click();
   await retype(page.getByLabel('Off flat, straightedge across'), '0.4');
   await page.getByLabel(/What went well/).fill('Second clamp fetched late.');
-  await expect(page.getByRole('row', { name: /hands-on time/ })).toContainText('7:49');
+  await expect(page.getByRole('row', { name: /hands-on time/ })).toContainText('9:30');
   await page.clock.resume();
   await page.waitForTimeout(300);
   await app.restart();

@@ -94,7 +94,7 @@ test('glues are compared on this job and one press takes another', async ({ page
   await expect(list.getByRole('button', { pressed: true })).toContainText('Interior PVA');
   await list.getByRole('button', { name: /Exterior PVA/ }).click();
   await expect(list.getByRole('button', { pressed: true })).toContainText('Exterior PVA');
-  await expect(verdict(page, 'inTime')).toHaveAttribute('data-state', 'holds');
+  await expect(verdict(page, 'inTime')).toHaveAttribute('data-state', 'close');
   await expect(page.getByText(/safety data sheet/)).toBeVisible();
   await kept(page);
 });

@@ -8,7 +8,7 @@ describe('VerdictStrip', () => {
   it('says each of the four with its word, figure, limit and cause', async () => {
     renderBuild(<VerdictStrip />);
     expect((await cell('In time')).getAttribute('aria-label')).toMatch(
-      /^In time fails: −0:08 spare of 6:07; A–B takes 6:14 of 6:07 closed assembly time/,
+      /^In time fails: 1:23 short of 6:07; A–B takes 7:30 of 6:07 closed assembly time/,
     );
     expect((await cell('Tight')).getAttribute('aria-label')).toMatch(
       /^Tight holds: 1\.5\d MPa lowest, wants 1\.20 MPa/,
@@ -21,7 +21,7 @@ describe('VerdictStrip', () => {
     const { user } = renderBuild(<VerdictStrip />);
     await user.click(await cell('In time'));
     const detail = screen.getByRole('region', { name: 'In time in detail' });
-    expect(await within(detail).findByText('Exterior PVA')).toBeInTheDocument();
+    expect(await within(detail).findByText('One more pair of hands, 2 in all')).toBeInTheDocument();
     expect(within(detail).getByText(/^Window: closed time at the unfavourable end/)).toBeInTheDocument();
     expect(within(detail).getByText(/^Label times: typical published sheets/)).toBeInTheDocument();
     await user.click(within(detail).getByRole('button', { name: 'Close' }));

@@ -45,8 +45,6 @@ export function stageFloor(shop: ShopDocument): BuildDocument {
   }));
   return {
     ...panel,
-    // Maud and Osric.
-    crew: 2,
     boards,
     row: {
       ...row,

@@ -80,7 +80,7 @@ describe('Glue', () => {
 
   it('gives the glue of each line and of the whole', async () => {
     renderBuild(<GlueStep />);
-    expect(await screen.findByRole('row', { name: /^A–B card, one face 4 g 0:19/ })).toBeInTheDocument();
+    expect(await screen.findByRole('row', { name: /^A–B card, one face 4 g 0:42/ })).toBeInTheDocument();
     expect(screen.getByText(/^In all 15 g \(14 mL\)/)).toBeInTheDocument();
   });
 
@@ -103,10 +103,10 @@ describe('Order', () => {
   it('lays the moves on a clock and offers what would help', async () => {
     renderBuild(<OrderStep />);
     expect(
-      await screen.findByRole('img', { name: /^\d+ moves in 7:49; tightest A–B, / }),
+      await screen.findByRole('img', { name: /^\d+ moves in 9:30; tightest A–B, / }),
     ).toBeInTheDocument();
-    expect(screen.getByText(/^7:49 hands-on, then 1 h 5 min in clamps/)).toBeInTheDocument();
-    expect(await screen.findByRole('button', { name: /^Do it: Exterior PVA/ })).toBeInTheDocument();
+    expect(screen.getByText(/^9:30 hands-on, then 1 h 5 min in clamps/)).toBeInTheDocument();
+    expect(await screen.findByRole('button', { name: /^Do it: One more pair of hands/ })).toBeInTheDocument();
   });
 });
 
