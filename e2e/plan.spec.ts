@@ -22,12 +22,12 @@ test('a new panel from eight answers, judged while they are given', async ({ pag
 
 test('hot dry air shortens the time, a cold shop refuses the glue', async ({ page, app }) => {
   await page.goto(`${app.url}/builds/stage-floor/glue`);
-  await expect(verdict(page, 'inTime')).toContainText('spare of 6:07');
+  await expect(verdict(page, 'inTime')).toContainText('short of 6:07');
   await page.getByRole('button', { name: /18 °C · 45 %/ }).click();
   const air = page.getByRole('dialog', { name: 'Air' });
   await air.getByLabel('Temperature').fill('32');
   await air.getByLabel('Humidity').fill('20');
-  await expect(verdict(page, 'inTime')).toContainText('spare of 4:2');
+  await expect(verdict(page, 'inTime')).toContainText('short of 4:2');
   await expect(verdict(page, 'inTime')).toHaveAttribute('data-state', 'fails');
   await air.getByLabel('Temperature').fill('6');
   await expect(verdict(page, 'inTime')).toContainText('below 10 °C: this glue forms no sound line');

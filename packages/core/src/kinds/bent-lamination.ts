@@ -23,7 +23,8 @@ export const BENT_LAMINATION = defineKind({
   },
   preparation: ['fresh-faces', 'spare-plies', 'form-covered', 'leave-long', 'mark-faces', 'rehearse-two'],
   cautions: ['springs'],
-  adhesive: null,
+  // Plies want time, and a glue that does not creep under their spring.
+  adhesive: 'epoxy-slow',
   faces: 1,
   method: 'trowel',
   asksOfGlue: { lastingLoad: true },

@@ -60,9 +60,9 @@ export const TRIM_SET = defineKind({
   },
   preparation: ['fresh-faces', 'pre-clamp-dry', 'heat-gun-up', 'test-bead', 'inside-corners'],
   cautions: ['hot', 'springs'],
-  adhesive: null,
+  adhesive: 'polyurethane-hot-melt',
   faces: 1,
-  method: 'bead',
+  method: 'hot-nozzle',
   asksOfGlue: { clampsOffWithinMin: RELEASE_MIN },
   layOut: ({ openingWidthMm, openingHeightMm, sets, ...answers }) => {
     const frame = frameOf({
