@@ -39,9 +39,9 @@ export default {
       testEnvironment: '<rootDir>/apps/web/test/jsdom-environment.cjs',
       testMatch: ['<rootDir>/apps/web/**/*.test.{ts,tsx}'],
       setupFilesAfterEnv: ['<rootDir>/apps/web/test/setup.cjs'],
-      // nanoid, which the calendar writer stands on, ships ES modules only.
-      transform: { ...shared.transform, 'node_modules/nanoid/.+\\.js$': swc(false) },
-      transformIgnorePatterns: ['node_modules/(?!nanoid/)'],
+      // nanoid, which the calendar writer stands on, and the hook for shortcuts ship ES modules only.
+      transform: { ...shared.transform, 'node_modules/(nanoid|react-hotkeys-hook)/.+\\.js$': swc(false) },
+      transformIgnorePatterns: ['node_modules/(?!(nanoid|react-hotkeys-hook)/)'],
       moduleNameMapper: {
         '^@fontsource.*$': '<rootDir>/apps/web/test/nothing.cjs',
         '\\.css$': '<rootDir>/apps/web/test/nothing.cjs',

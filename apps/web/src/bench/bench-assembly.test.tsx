@@ -1,0 +1,109 @@
+import { DEMO_SHOP, wagonBuilds } from '@lean-clasp/core/demo';
+import type { RunDocument } from '@lean-clasp/core/formats';
+import { promiseOf } from '@lean-clasp/core/bench';
+import { planBuild, settlePlan } from '@lean-clasp/core/plan';
+import { formatFor, says } from '@lean-clasp/words';
+import { fireEvent, screen } from '@testing-library/react';
+import { renderPage } from '../../test/render-page';
+import { Bench } from './Bench';
+import { benchKit } from './bench-kit';
+import { runFetched } from './runs-slice';
+
+const f = formatFor('metric');
+
+/** The bench in the middle of a glue-up of one of the demo's builds. */
+function atBench(id: string, steps: number) {
+  const build = wagonBuilds().find((each) => each.id === id)?.build;
+  if (build === undefined) throw new Error(`no ${id}`);
+  const plan = settlePlan(planBuild(build, DEMO_SHOP));
+  const kit = benchKit(plan);
+  const startedAtMs = Date.now() - 5000;
+  const run: RunDocument = {
+    format: 'lean-clasp/run',
+    version: 1,
+    id: `run-${id}`,
+    buildId: id,
+    buildName: build.name,
+    startedAtMs,
+    state: 'running',
+    clampedAtMs: null,
+    promise: promiseOf(plan),
+    events: Array.from({ length: steps }, (_, i) => ({ kind: 'next', atMs: startedAtMs + i, step: i })),
+    record: null,
+  } as unknown as RunDocument;
+  const page = renderPage(<Bench run={run} kit={kit} />);
+  page.store.dispatch(runFetched(run));
+  return { ...page, kit, plan };
+}
+
+const drawn = () => screen.queryByTestId('bench-assembly');
+
+describe('an assembly at the bench', () => {
+  it.each(wagonBuilds().map(({ id }) => id))('%s is told step by step beside its drawing', (id) => {
+    const { kit } = atBench(id, 0);
+    const [step] = kit.script.steps;
+    if (step === undefined) throw new Error('no step');
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe(says(step.instruction, f));
+    expect(screen.getByText(`1 of ${kit.script.steps.length}`)).toBeInTheDocument();
+    // A row is drawn from above, everything else on the slant.
+    expect(kit.marks === null).toBe(kit.assembly !== null);
+    if (kit.marks === null) expect(drawn()?.querySelectorAll('path').length).toBeGreaterThan(3);
+    expect(document.body.textContent).not.toMatch(/undefined|NaN/);
+  });
+
+  it('marks both parts of the joint that is spread, and only those', () => {
+    const { kit, plan } = atBench('scenery-flats', 0);
+    const [step] = kit.script.steps;
+    const joint = plan.facts.joints[step?.lines[0] ?? -1]?.joint;
+    const lit = kit.assembly?.marks.sides.filter(({ part }) => part === joint?.a || part === joint?.b) ?? [];
+    const fills = [...(drawn()?.querySelectorAll('path') ?? [])].map((path) => path.getAttribute('fill'));
+    const counts = new Map<string | null, number>();
+    for (const fill of fills) counts.set(fill, (counts.get(fill) ?? 0) + 1);
+    expect(lit.length).toBeGreaterThan(0);
+    expect([...counts.values()].some((count) => count >= lit.length)).toBe(true);
+  });
+
+  it('shows the clamp in hand by its number, without marking the joints of the whole pass', () => {
+    const build = wagonBuilds().find(({ id }) => id === 'costume-trunk')?.build;
+    if (build === undefined) throw new Error('no trunk');
+    const script = benchKit(settlePlan(planBuild(build, DEMO_SHOP))).script;
+    const first = script.steps.findIndex(({ clamp }) => clamp !== null);
+    const { kit } = atBench('costume-trunk', first);
+    const number = kit.script.steps[first]?.clamp;
+    const labels = [...(drawn()?.querySelectorAll('text') ?? [])].map((text) => text.textContent);
+    expect(labels).toEqual([String(number)]);
+  });
+
+  it('has no fuse before the first bead is laid, and burns from there', () => {
+    const { kit } = atBench('scenery-flats', 3);
+    expect(kit.script.fuses.length).toBeGreaterThan(2);
+    expect(screen.getByText('burning')).toBeInTheDocument();
+    expect(screen.getByText(/^until line /)).toBeInTheDocument();
+  });
+
+  it('goes on and back by the large buttons', () => {
+    const { store } = atBench('scenery-flats', 2);
+    const events = () => store.getState().runs.byId['run-scenery-flats']?.events ?? [];
+    const before = events().length;
+    fireEvent.click(screen.getByRole('button', { name: /^Done/ }));
+    expect(events().length).toBe(before + 1);
+    expect(events().at(-1)?.kind).toBe('next');
+    fireEvent.click(screen.getByRole('button', { name: 'Back' }));
+    expect(events().at(-1)?.kind).toBe('back');
+  });
+
+  it('offers what still helps when something goes wrong', () => {
+    atBench('scenery-flats', 4);
+    fireEvent.click(screen.getByRole('button', { name: 'Trouble' }));
+    expect(screen.getByRole('dialog', { name: 'Something went wrong' }).textContent).toMatch(
+      /Call another pair of hands now/,
+    );
+  });
+
+  it('keeps what is done hours into the cure out of the script', () => {
+    const { kit, plan } = atBench('scenery-flats', 0);
+    const last = kit.script.steps.at(-1);
+    expect(last?.plannedEndMin).toBeLessThan(plan.handsOnMin + 5);
+    expect(kit.script.steps.map(({ instruction }) => instruction.code).join()).not.toContain('peel');
+  });
+});
