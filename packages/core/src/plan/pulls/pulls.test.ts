@@ -1,0 +1,203 @@
+import fc from 'fast-check';
+import type { BuildDocument, RackLot, ShopDocument } from '../../formats';
+import { buildOf, TEST_SHOP } from '../../test-support/builds';
+import { planBuild, settlePlan } from '../plan-build';
+import { clampsOnLine, coverageMm, jointsOf, linesOfPull } from './lines-of-pull';
+import { piecesOf } from './pieces';
+import { MOST_SEATED_ONE_BY_ONE, seatForceN } from './pulls';
+
+const lot = (id: string, kind: string, count: number, maxOpeningMm: number, forceN: number): RackLot => ({
+  id,
+  kind,
+  count,
+  maxOpeningMm,
+  forceN,
+  padWidthMm: 40,
+  padHeightMm: 40,
+});
+
+const shopWith = (...rack: RackLot[]): ShopDocument => ({ ...TEST_SHOP, rack });
+
+const started = (template: string, answers: BuildDocument['answers'] = {}): BuildDocument => ({
+  ...buildOf({ template, name: 'One', project: '', service: 'dry', answers }),
+  crew: 2,
+});
+
+const pullsOf = (build: BuildDocument, shop: ShopDocument) => planBuild(build, shop).pulls;
+
+const FRAME = { widthMm: 450, heightMm: 700, memberMm: 60, thicknessMm: 20, midRails: 0, tenonMm: 40 };
+
+describe('a seat', () => {
+  it('takes the lightest clamps that give what it wants, not the strongest there are', () => {
+    const [pull] = pullsOf(
+      started('tenon-frame', FRAME),
+      shopWith(
+        lot('strong', 't-bar', 8, 1500, 6000),
+        lot('middling', 'f-heavy', 8, 800, 3500),
+        lot('weak', 'trigger', 8, 800, 900),
+      ),
+    );
+    expect(pull?.taken.map((each) => each.lot.id)).toEqual(['middling']);
+    expect(pull?.word).toBe('right');
+    expect(pull?.reachN).toBeGreaterThanOrEqual(pull?.neededN ?? NaN);
+    expect(pull?.reachN).toBeLessThanOrEqual(1.25 * (pull?.neededN ?? NaN) + 1e-6);
+  });
+
+  it('makes do with what is there, the strongest of the weak first, and says where it falls short', () => {
+    const weak = shopWith(lot('weak', 'trigger', 1, 800, 300), lot('weaker', 'trigger', 1, 800, 200));
+    const [pull] = pullsOf(started('tenon-frame', FRAME), weak);
+    expect(pull?.taken[0]?.lot.id).toBe('weak');
+    expect(pull?.word).not.toBe('right');
+    expect(pull?.reachN).toBeCloseTo(500, 6);
+  });
+
+  it('takes none that is too short', () => {
+    const [pull] = pullsOf(started('tenon-frame', FRAME), shopWith(lot('short', 'f-heavy', 8, 300, 4000)));
+    expect(pull?.taken).toEqual([]);
+    expect(pull?.drawnMm).toBeNull();
+  });
+
+  it('wants two clamps on a line longer than 150 mm, one on a shorter', () => {
+    const shop = shopWith(lot('many', 'f-heavy', 40, 1200, 4000));
+    const counted = (depthMm: number) =>
+      pullsOf(
+        started('case', { widthMm: 500, heightMm: 700, depthMm, shelves: 1, backStrips: 0 }),
+        shop,
+      )[0]?.taken.reduce((sum, { count }) => sum + count, 0);
+    expect(counted(120)).toBe(3);
+    expect(counted(300)).toBe(6);
+  });
+
+  it('is brought home by fewer where many lines are held by the parts beside them', () => {
+    const { facts, pulls } = planBuild(
+      started('case', { widthMm: 800, heightMm: 2000, depthMm: 250, shelves: 8, backStrips: 0 }),
+      shopWith(lot('many', 'f-heavy', 60, 1200, 4000)),
+    );
+    const [pull] = pulls;
+    if (pull === undefined) throw new Error('a case is pulled together');
+    const lines = linesOfPull(pull.pull, jointsOf(pull.pull, facts));
+    expect(lines.length).toBeGreaterThan(MOST_SEATED_ONE_BY_ONE);
+    expect(pull.taken.reduce((sum, { count }) => sum + count, 0)).toBeLessThan(2 * lines.length);
+  });
+
+  it('adds its joints up', () => {
+    const { facts, pulls } = planBuild(started('tenon-frame', FRAME), TEST_SHOP);
+    const [pull] = pulls;
+    const byHand = facts.joints.reduce((sum, { joint }) => sum + seatForceN(joint.kind), 0);
+    expect(pull?.neededN).toBeCloseTo(byHand, 6);
+  });
+});
+
+describe('what is pressed', () => {
+  it('is never planned above what its joints want, whatever the rack can', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 20 }),
+        fc.double({ min: 500, max: 12_000, noNaN: true }),
+        fc.constantFrom('face-lamination', 'scarf', 'odd-angle', 'bent-lamination'),
+        (count, forceN, template) => {
+          const shop = shopWith(
+            lot('f', 'f-heavy', count, 1500, forceN),
+            lot('c', 'c-clamp', count, 1500, forceN),
+          );
+          for (const { reachMPa, wanted, taken } of pullsOf(started(template), shop)) {
+            expect(reachMPa).toBeLessThanOrEqual(wanted.highMPa * (1 + 1e-9));
+            for (const each of taken) {
+              expect(each.forceN).toBeLessThanOrEqual(each.mostN * (1 + 1e-9));
+              expect(each.count).toBeLessThanOrEqual(each.lot.count);
+            }
+          }
+        },
+      ),
+      { numRuns: 40, seed: 3 },
+    );
+  });
+
+  it('gets clamps near enough that what they press meets, each eased', () => {
+    const shop = shopWith(lot('c', 'c-clamp', 20, 150, 5000));
+    const build = {
+      ...started('scarf', { pieces: 2, lengthMm: 4000, widthMm: 60, thicknessMm: 40, ratio: 8 }),
+      glue: { adhesive: 'epoxy-slow', method: 'stiff-brush', faces: 2 as const },
+    };
+    const { facts, pulls } = planBuild(build, shop);
+    const [pull] = pulls;
+    if (pull === undefined) throw new Error('a scarf is pressed');
+    const joints = jointsOf(pull.pull, facts);
+    const everyMm = coverageMm(pull.pull, joints, facts, 40, undefined);
+    const count = pull.taken.reduce((sum, each) => sum + each.count, 0);
+    expect(count).toBe(Math.ceil(Math.max(...joints.map(({ lengthMm }) => lengthMm)) / everyMm));
+    expect(pull.reachN).toBeLessThanOrEqual(0.1 * (joints[0]?.gluedMm2 ?? NaN) + 1e-6);
+    expect(settlePlan(planBuild(build, shop)).verdicts.tight.state).toBe('holds');
+  });
+
+  it('reaches further under cauls than under bare jaws', () => {
+    const { facts, pulls } = planBuild(started('odd-angle'), TEST_SHOP);
+    const [pull] = pulls;
+    if (pull === undefined) throw new Error('a corner is pressed');
+    const joints = jointsOf(pull.pull, facts);
+    const bare = coverageMm(pull.pull, joints, facts, 30, { kind: 'bare', thicknessMm: 0 });
+    const under = coverageMm(pull.pull, joints, facts, 30, { kind: 'cauls', thicknessMm: 25 });
+    expect(under - bare).toBeCloseTo(50, 9);
+  });
+});
+
+describe('what goes round', () => {
+  const post = (lengthMm: number) =>
+    started('mitred-post', { staves: 6, acrossFlatsMm: 120, thicknessMm: 14, lengthMm });
+
+  it.each([300, 700, 1200, 1900])('a post of %i mm stands no more than 400 mm apart', (lengthMm) => {
+    const [pull] = pullsOf(post(lengthMm), shopWith(lot('band', 'band', 10, 3000, 1200)));
+    const count = pull?.taken.reduce((sum, each) => sum + each.count, 0) ?? 0;
+    expect(count).toBeGreaterThanOrEqual(Math.ceil(lengthMm / 400));
+  });
+
+  it('is at most twenty wrapped places where the rack has no band', () => {
+    const [pull] = pullsOf(post(3800), shopWith());
+    const places = pull?.taken.find(({ lot: { kind } }) => kind === 'elastic-wrap');
+    expect(places?.count).toBeGreaterThan(2);
+    expect(places?.count).toBeLessThanOrEqual(20);
+  });
+
+  it('is never a band round an open chain', () => {
+    const pulls = pullsOf(started('mitred-frame', { chain: 'open' }), TEST_SHOP);
+    expect(pulls.every(({ pull }) => !pull.kinds.includes('band'))).toBe(true);
+    expect(pulls).toHaveLength(2);
+  });
+});
+
+describe('pegs', () => {
+  const top = (panelLengthMm: number, species = 'white-oak') =>
+    started('breadboard', { species, panelWidthMm: 700, panelLengthMm, thicknessMm: 28 });
+
+  it('draw the ends home where no clamp is long enough, and only there', () => {
+    const shop = shopWith(lot('bar', 't-bar', 4, 1200, 5000));
+    expect(pullsOf(top(900), shop)[0]?.drawnMm).toBeNull();
+    const drawn = pullsOf(top(2000), shop)[0];
+    expect(drawn?.drawnMm).toBeGreaterThan(0);
+    expect(drawn?.reachN).toBe(drawn?.neededN);
+    expect(settlePlan(planBuild(top(2000), shop)).verdicts.tight).toMatchObject({
+      state: 'holds',
+      cause: { code: 'pegs-draw' },
+    });
+  });
+});
+
+describe('pieces', () => {
+  it('are as many as were taken, strong and weak in turn', () => {
+    const shop = shopWith(lot('a', 'c-clamp', 3, 400, 5000), lot('b', 'f-heavy', 3, 400, 4000));
+    const [pull] = pullsOf(started('face-lamination', { lengthMm: 900, widthMm: 80, layers: 2 }), shop);
+    if (pull === undefined) throw new Error('a stack is pressed');
+    const pieces = piecesOf(pull);
+    expect(pieces).toHaveLength(pull.taken.reduce((sum, { count }) => sum + count, 0));
+    if (pull.taken.length > 1) {
+      const kinds = pieces.map(({ lot: { kind } }) => kind);
+      expect(new Set(kinds.slice(0, 2)).size).toBe(2);
+    }
+  });
+
+  it('ask for one or two on a line by how long its joint is', () => {
+    const line = (lengthMm: number) =>
+      ({ joints: [{ lengthMm }] }) as unknown as Parameters<typeof clampsOnLine>[0];
+    expect([100, 150, 151, 900].map((lengthMm) => clampsOnLine(line(lengthMm)))).toEqual([1, 1, 2, 2]);
+  });
+});
