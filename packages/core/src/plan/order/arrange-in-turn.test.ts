@@ -50,7 +50,8 @@ describe('lines that are glued as they lie', () => {
   });
 
   it('are told apart from those that no session can hold', () => {
-    const hot = planBuild({ ...warm, crew: 1, climate: { tempC: 30, rhPct: 35 } }, DEMO_SHOP);
+    const slowly = { ...warm.glue, method: 'roller' };
+    const hot = planBuild({ ...warm, crew: 1, glue: slowly, climate: { tempC: 30, rhPct: 35 } }, DEMO_SHOP);
     expect(arrangedInTurn(hot, free)).toMatchObject({
       status: 'infeasible',
       sessions: [],
