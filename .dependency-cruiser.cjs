@@ -32,6 +32,18 @@ module.exports = {
       to: { path: '^apps/([^/]+)/', pathNot: '^apps/$1/' },
     },
     {
+      name: 'web-foundations-know-no-pages',
+      comment: 'What every page stands on asks no page.',
+      severity: 'error',
+      from: {
+        path: '^apps/web/src/(quantities|parts|timeline|api|documents|drawing|frame)/',
+        pathNot: '\\.test\\.tsx?$',
+      },
+      to: {
+        path: '^apps/web/src/(builds|today|workspace|squeeze|order|glue|assembly|shop|sums|logbook|bench|verdicts|planner)/',
+      },
+    },
+    {
       name: 'core-models-do-not-know-plans',
       severity: 'error',
       comment: 'Models answer questions; only the plan, and what stands on it, puts them together.',

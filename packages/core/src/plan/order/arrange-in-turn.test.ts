@@ -5,7 +5,12 @@ import { arrangedInTurn } from './arrange-in-turn';
 import { withSessions } from './arrange-order';
 import { lineByLine } from './line-by-line';
 
-const warm = { ...demoAssembly('proscenium'), crew: 2, climate: { tempC: 22, rhPct: 35 } };
+const warm = {
+  ...demoAssembly('proscenium'),
+  crew: 2,
+  glue: { adhesive: 'pva-interior', method: 'trowel', faces: 1 as const },
+  climate: { tempC: 22, rhPct: 35 },
+};
 const plan = planBuild(warm, DEMO_SHOP);
 const free = plan.joints.map(() => null);
 const ids = plan.joints.map(({ facts }) => facts.joint.id);
