@@ -7,6 +7,7 @@ import { moveByArrows } from '../drawing/arrow-keys';
 import { Pickable } from '../drawing/Pickable';
 import { placeLabels } from '../drawing/place-labels';
 import { isSelected, useSelection } from '../drawing/selection';
+import { svgPath } from '../drawing/svg-path';
 import type { Size } from '../drawing/use-size';
 import type { Playback } from '../order/use-playback';
 import { type Format, useFormat } from '../quantities/use-format';
@@ -53,18 +54,7 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
   const hatch = useId();
   const at = placing(frame, size);
   const path = (loops: AssemblyMarks['sides'][number]['loops']) =>
-    loops
-      .map(
-        (loop) =>
-          `M${loop
-            .map((point) =>
-              at(point)
-                .map((value) => value.toFixed(1))
-                .join(' '),
-            )
-            .join('L')}Z`,
-      )
-      .join('');
+    loops.map((loop) => svgPath(loop, at, true)).join('');
   const joined = facts.joints.find(({ joint }) => isSelected(selected, 'joint', joint.id))?.joint;
   const lit = (id: string | null) =>
     id !== null &&

@@ -56,10 +56,7 @@ export function AssemblySheet({
   const marks = useMemo(() => assemblyMarks(facts, flat, { shifts, aids }), [facts, flat, shifts, aids]);
   const widest = playback?.widest ?? TOGETHER;
   const clamps = useMemo(
-    () =>
-      squeezed && shifts.size === 0
-        ? clampMarks(plan.squeeze?.pulls.flatMap((pull) => pull.clamps) ?? [], flat)
-        : [],
+    () => (squeezed && shifts.size === 0 ? clampMarks(plan.squeeze, flat) : []),
     [squeezed, shifts, plan.squeeze, flat],
   );
   // While closings are played the sheet keeps its scale.

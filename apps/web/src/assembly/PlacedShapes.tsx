@@ -4,6 +4,7 @@ import { FIGURE_FACE } from '../app/theme';
 import { moveByArrows } from '../drawing/arrow-keys';
 import { Pickable } from '../drawing/Pickable';
 import { isSelected, useSelection } from '../drawing/selection';
+import { type Point, svgPath } from '../drawing/svg-path';
 
 /** More clamps than this show no numbers. */
 const MOST_NUMBERS = 45;
@@ -12,7 +13,7 @@ const RADIUS = 11;
 interface Placed {
   readonly marks: readonly PlacedMark[];
   /** From mm on the sheet to pixels. */
-  readonly at: (point: readonly [number, number]) => [number, number];
+  readonly at: (point: Point) => [number, number];
 }
 
 /** Clamps of an assembly where they stand: bars with their jaws, bands and strips. */
@@ -20,14 +21,7 @@ export function PlacedBars({ marks, at }: Placed) {
   const { tokens } = useTheme().palette;
   const { selected } = useSelection();
   const isLit = (id: string | null) => id !== null && isSelected(selected, 'clamp', id);
-  const path = (points: readonly (readonly [number, number])[], closed: boolean) =>
-    `M${points
-      .map((point) =>
-        at(point)
-          .map((value) => value.toFixed(1))
-          .join(' '),
-      )
-      .join('L')}${closed ? 'Z' : ''}`;
+  const path = (points: readonly Point[], closed: boolean) => svgPath(points, at, closed);
   return (
     <g aria-hidden pointerEvents="none">
       {marks.map(({ id, number, line, closed, jaws }) => (

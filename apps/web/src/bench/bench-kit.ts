@@ -43,6 +43,6 @@ function assemblyOf({ facts, squeeze }: Plan): BenchAssembly {
   return {
     marks: assemblyMarks(facts, 'slant'),
     joins: facts.joints.map(({ joint }) => [joint.a, joint.b]),
-    clamps: clampMarks(squeeze?.pulls.flatMap(({ clamps }) => clamps) ?? [], 'slant'),
+    clamps: clampMarks(squeeze, 'slant'),
   };
 }

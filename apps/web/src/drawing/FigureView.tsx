@@ -2,9 +2,8 @@ import type { Figure, FigureInk } from '@lean-clasp/core/drawing';
 import { useTheme } from '@mui/material/styles';
 import { FIGURE_FACE } from '../app/theme';
 import type { Tokens } from '../app/tokens';
+import { type Point, svgPath } from './svg-path';
 import type { Size } from './use-size';
-
-type Point = readonly [number, number];
 
 interface Stroke {
   readonly stroke: string;
@@ -49,19 +48,11 @@ export function FigureView({
   if (sheet === null) return null;
   const { at } = sheet;
   const inks = strokes(tokens);
-  const path = (points: readonly Point[], closed: boolean) =>
-    `M${points
-      .map((point) =>
-        at(point)
-          .map((value) => value.toFixed(1))
-          .join(' '),
-      )
-      .join('L')}${closed ? 'Z' : ''}`;
   return (
     <svg width={size.width} height={sheet.height} aria-hidden data-testid={testId}>
       {figure.paths.map(({ points, closed, ink, arrow, holes = [], shade = 0 }, i) => {
         const { stroke, width, fill, dash } = inks[ink];
-        const d = [points, ...holes].map((loop) => path(loop, closed)).join('');
+        const d = [points, ...holes].map((loop) => svgPath(loop, at, closed)).join('');
         return (
           <g key={i} fillRule="evenodd">
             <path

@@ -19,7 +19,6 @@ import { useFreeRack } from './use-free-rack';
 /** Places clamps from the rack by search, around those that are pinned, and says what is short. */
 export function PlaceClamps({ row }: { readonly row: RowPlan }) {
   const { build, shop, edit } = useOpenBuild();
-  const f = useFormat();
   const rack = useFreeRack(shop);
   const run = useCallback(
     (goOn: (step: RowPlacingStep) => Promise<boolean>) => arranger().place(build, rack.shop, makeId(), goOn),
@@ -50,9 +49,7 @@ export function PlaceClamps({ row }: { readonly row: RowPlan }) {
         hint={`Fewest from the rack that press everywhere${pinned > 0 ? `, around ${pinned} pinned` : ''}.`}
       />
       <LeaveOut rack={rack} />
-      {placing !== null && sameClamps(placing.build, build) && (
-        <Came placing={placing} words={(each) => says(each, f)} />
-      )}
+      {placing !== null && sameClamps(placing.build, build) && <Came placing={placing} />}
     </Box>
   );
 }
@@ -64,19 +61,13 @@ function sameClamps(placed: BuildDocument, now: BuildDocument): boolean {
 }
 
 /** What placing came to, and what would do where the rack does not. */
-function Came({
-  placing,
-  words,
-}: {
-  readonly placing: RowPlacing;
-  readonly words: (finding: RowPlacing['findings'][number]) => string;
-}) {
+function Came({ placing }: { readonly placing: RowPlacing }) {
   const { edit } = useOpenBuild();
   const f = useFormat();
   return (
     <Alert severity={placing.meets ? 'success' : 'warning'} variant="outlined" role="status" sx={{ mt: 1 }}>
       {placing.findings.map((finding) => (
-        <Typography key={words(finding)}>{words(finding)}</Typography>
+        <Typography key={says(finding, f)}>{says(finding, f)}</Typography>
       ))}
       {placing.instead.length > 0 && (
         <>

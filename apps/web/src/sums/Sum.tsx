@@ -120,7 +120,7 @@ function AnswerView({ answer }: { readonly answer: Answer }) {
       </Box>
       {findings.map((finding, i) => (
         <Typography key={i} sx={{ mt: 1.5 }} color={finding.severity === 'refuses' ? 'error' : undefined}>
-          {sumWords(finding, f) ?? finding.code}
+          {sumWords(finding, f)}
         </Typography>
       ))}
       {Object.keys(used).length > 0 && (

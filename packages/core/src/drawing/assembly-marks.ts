@@ -19,7 +19,7 @@ import {
   type Vec2,
   type Vec3,
 } from '../solids';
-import type { ClampInSpace } from '../plan';
+import type { Squeeze } from '../plan';
 import { type Shifts, TOGETHER } from './apart';
 import { fromBehind, type Layer } from './painters-order';
 
@@ -108,10 +108,11 @@ function eyeAt(direction: Vec3): Eye {
   return { towards, right, up: cross(towards, right) };
 }
 
-/** Flattens clamps to the sheet of a view. Bars seen end on are a spot. */
-export function clampMarks(clamps: readonly ClampInSpace[], view: AssemblyView): PlacedMark[] {
+/** Flattens the clamps of a plan to the sheet of a view; none before they are in their places. Bars seen end on are a spot. */
+export function clampMarks(squeeze: Squeeze | null, view: AssemblyView): PlacedMark[] {
   const eye = EYES[view];
   const flatten = (point: Vec3): Vec2 => [dot(point, eye.right), -dot(point, eye.up)];
+  const clamps = squeeze?.pulls.flatMap((pull) => pull.clamps) ?? [];
   return clamps.map(({ id, number, shape, lot }): PlacedMark => {
     if (shape.kind === 'spot') {
       const at = flatten(shape.at);

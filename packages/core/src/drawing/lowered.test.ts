@@ -16,10 +16,7 @@ describe('assemblyFigure', () => {
     'draws %s as large as its marks, with every side and every clamp',
     (_, plan) => {
       const marks = assemblyMarks(plan.facts, 'slant');
-      const clamps = clampMarks(
-        (settlePlan(plan).squeeze?.pulls ?? []).flatMap((pull) => pull.clamps),
-        'slant',
-      );
+      const clamps = clampMarks(settlePlan(plan).squeeze, 'slant');
       const bare = assemblyFigure(marks);
       expect(bare.paths).toHaveLength(marks.sides.length);
       expect(spread(corners(bare).map(([x]) => x))).toBeCloseTo(marks.size[0], 6);
@@ -35,10 +32,7 @@ describe('assemblyFigure', () => {
   it('marks only what is touched', () => {
     const plan = plans.find(({ build }) => build.template === 'tenon-frame');
     if (plan === undefined) throw new Error('The demo has no frame.');
-    const clamps = clampMarks(
-      (settlePlan(plan).squeeze?.pulls ?? []).flatMap((pull) => pull.clamps),
-      'front',
-    );
+    const clamps = clampMarks(settlePlan(plan).squeeze, 'front');
     const marks = assemblyMarks(plan.facts, 'front');
     const [joint] = plan.facts.joints;
     const figure = assemblyFigure(marks, clamps, {

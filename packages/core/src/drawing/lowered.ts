@@ -114,6 +114,5 @@ export function panelFigure({
 /** What a settled plan looks like: a row of straight boards from above, all else on the slant. */
 export function drawingOf({ row, facts, squeeze }: Plan): Figure {
   if (row !== null && !row.panel.outlined) return panelFigure(panelMarks(row));
-  const clamps = squeeze?.pulls.flatMap((pull) => pull.clamps) ?? [];
-  return assemblyFigure(assemblyMarks(facts, 'slant'), clampMarks(clamps, 'slant'));
+  return assemblyFigure(assemblyMarks(facts, 'slant'), clampMarks(squeeze, 'slant'));
 }

@@ -20,13 +20,14 @@ export function flat({ facts, build, joints }: PlanParts): Judged {
   const limit = build.goals.flatMm;
   const { twistMm, bowMm } = build.dryFit;
   if (check.kind === 'balance' && check.oneSided !== null) {
-    const bow = oneSidedBowMm({ ...check.oneSided, filmGPerM2: filmGPerM2(joints) });
+    const film = filmGPerM2(joints);
+    const bow = oneSidedBowMm({ ...check.oneSided, filmGPerM2: film });
     const values = { lowMm: bow.low, highMm: bow.high };
     return against(
       bow.high,
       limit,
       (over) => finding('one-sided-bends', over ? 'refuses' : 'warns', values),
-      [finding('how-one-sided', 'informs', { ...values, filmGPerM2: filmGPerM2(joints) })],
+      [finding('how-one-sided', 'informs', { ...values, filmGPerM2: film })],
     );
   }
   if (check.kind === 'springback') {

@@ -80,12 +80,16 @@ export function momentsOf(plan: Plan, session: OrderedSession, fromMin: number):
   return [...againDrafts(plan, session, fromMin), ...cleaningDrafts(plan, session, fromMin)];
 }
 
+/** Said where a glue sets before it drags. */
+export const noSecondSqueeze = (): Finding =>
+  finding('no-second-squeeze', 'warns', { soonestMin: LIGHT_SQUEEZE.soonestMin });
+
 /** That the glue leaves no room for the second squeeze that the light school counts on. */
 export function momentFindings(parts: PlanParts): Finding[] {
   const without = (parts.order?.sessions ?? []).some(
     (session) => secondSqueezeOf(parts, session) === 'no-room',
   );
-  return without ? [finding('no-second-squeeze', 'warns', { soonestMin: LIGHT_SQUEEZE.soonestMin })] : [];
+  return without ? [noSecondSqueeze()] : [];
 }
 
 function againDrafts(plan: Plan, session: OrderedSession, fromMin: number): Draft[] {
@@ -119,10 +123,9 @@ function cleaningDrafts(plan: Plan, session: OrderedSession, fromMin: number): D
   if (cleanUp === null || cleanUp.method === 'leave-and-plane') return [];
   const { method, atMin } = cleanUp;
   const lengthM = own.reduce((sum, { facts }) => sum + facts.lengthMm, 0) / 1000;
-  const startMin = Math.max(fromMin, session.handsOnMin);
   // What comes off wet comes off at once, as soon as the readings are taken.
   const wet = method === 'damp-wipe' || method === 'scrape-wet';
-  const waitMin = wet ? 0 : Math.max(0, session.handsOnMin + atMin.likely - startMin);
+  const waitMin = wet ? 0 : Math.max(0, session.handsOnMin + atMin.likely - fromMin);
   return [
     {
       id: `clean:${method}`,
@@ -130,8 +133,8 @@ function cleaningDrafts(plan: Plan, session: OrderedSession, fromMin: number): D
       joints: [],
       clamps: [],
       hands: [0],
-      startMin,
-      endMin: startMin + waitMin + (lengthM / CLEANED_M_PER_MIN) * plan.shop.paceFactor,
+      startMin: fromMin,
+      endMin: fromMin + waitMin + (lengthM / CLEANED_M_PER_MIN) * plan.shop.paceFactor,
       wait: waitMin === 0 ? null : { min: waitMin, until: 'rubbery' },
       asks: null,
       instruction: finding(`do-clean-${method}`, 'informs', {

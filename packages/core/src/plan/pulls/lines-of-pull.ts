@@ -1,5 +1,5 @@
 import type { AssemblyFacts, JointFacts, Pull } from '../../assembly';
-import { add, dot, middleOf, reach, scale, solidPoints, type Vec3 } from '../../solids';
+import { add, dot, middleOf, scale, type Vec3 } from '../../solids';
 
 /** Joints whose middles lie this near to one line of pull share a clamp, mm. */
 const ONE_LINE_MM = 20;
@@ -33,34 +33,4 @@ export function linesOfPull({ axis }: Pull, joints: readonly JointFacts[]): Line
     else near.joints.push(joint);
   }
   return lines;
-}
-
-/** A longer joint is drawn home by two clamps, one at either side of its middle, or through a caul [judgement], mm. */
-export const TWO_CLAMPS_FROM_MM = 150;
-
-/** Clamps that a line of pull wants. */
-export const clampsOnLine = ({ joints }: Pick<LineOfPull, 'joints'>): number =>
-  Math.max(...joints.map(({ lengthMm }) => lengthMm)) > TWO_CLAMPS_FROM_MM ? 2 : 1;
-
-/**
- * Length of a joint that one jaw presses: its pad, what a caul spreads to both sides, and the way through the wood at 45° down to a
- * middle line, no more than another pad, mm.
- */
-export function coverageMm(
-  pull: Pull,
-  joints: readonly JointFacts[],
-  facts: AssemblyFacts,
-  padMm: number,
-  packing: { readonly kind: string; readonly thicknessMm: number } | undefined,
-): number {
-  const ids = new Set(joints.flatMap(({ joint }) => [joint.a, joint.b]));
-  const parts = facts.parts.filter(({ part }) => ids.has(part.id));
-  const [low, high] = reach(
-    parts.flatMap(({ part }) => solidPoints(part.solid)),
-    pull.axis,
-  );
-  const cauls = packing === undefined || packing.kind === 'bare' ? 0 : packing.thicknessMm;
-  // A bend is as thick as its plies, not as high as its arc.
-  const thickMm = joints.length > 1 ? parts.reduce((sum, { part }) => sum + part.blankMm[2], 0) : high - low;
-  return Math.max(1, padMm + 2 * cauls + Math.min(thickMm, padMm));
 }

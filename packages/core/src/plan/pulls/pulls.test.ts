@@ -2,9 +2,10 @@ import fc from 'fast-check';
 import type { BuildDocument, RackLot, ShopDocument } from '../../formats';
 import { buildOf, TEST_SHOP } from '../../test-support/builds';
 import { planBuild, settlePlan } from '../plan-build';
-import { clampsOnLine, coverageMm, jointsOf, linesOfPull } from './lines-of-pull';
+import { clampsOnLine, coverageMm, MOST_SEATED_ONE_BY_ONE } from './least-clamps';
+import { jointsOf, linesOfPull } from './lines-of-pull';
 import { piecesOf } from './pieces';
-import { MOST_SEATED_ONE_BY_ONE, seatForceN } from './pulls';
+import { seatForceN } from './pulls';
 
 const lot = (id: string, kind: string, count: number, maxOpeningMm: number, forceN: number): RackLot => ({
   id,

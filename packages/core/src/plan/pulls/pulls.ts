@@ -6,7 +6,8 @@ import { radians } from '../../geometry';
 import { dot, MAIN_AXES, reach, solidPoints } from '../../solids';
 import { cornersUnderBands } from '../squeeze/bands';
 import { pressureWanted } from '../joints/pressure-wanted';
-import { clampsOnLine, coverageMm, jointsOf, linesOfPull } from './lines-of-pull';
+import { clampsForSeats, clampsToCover } from './least-clamps';
+import { jointsOf } from './lines-of-pull';
 import { placementsOf, suits, takenBy } from './placed-on-pull';
 import type { PlannedPull } from './planned-pull';
 
@@ -25,8 +26,6 @@ const SEAT_ROOM = 1.25;
 const MOST_PLACES = 20;
 const LEAST_PLACES = 4;
 const PLACE_EVERY_MM = 60;
-/** What goes round stands no further from the next than this, mm [judgement]. */
-const ROUND_EVERY_MM = 400;
 /** Strips of tape are laid this far apart, mm [judgement]. */
 const STRIP_EVERY_MM = 40;
 /** Kinds that every shop has on a roll; the rack need not list them. */
@@ -191,31 +190,6 @@ export function vacuumMPa({ altitudeM = 0 }: Pick<ShopDocument, 'altitudeM'>): n
 }
 
 const VACUUM_LOSS_MPA_PER_KM = 0.01;
-
-/** Joints on more lines than this are seated through cauls, or by the parts beside them. */
-export const MOST_SEATED_ONE_BY_ONE = 6;
-/** Clamps that seats want at least: one or two on each line of pull. */
-function clampsForSeats(pull: Pull, joints: readonly JointFacts[]): number {
-  const lines = linesOfPull(pull, joints);
-  if (lines.length > MOST_SEATED_ONE_BY_ONE) return 1;
-  return lines.reduce((sum, line) => sum + clampsOnLine(line), 0);
-}
-
-/** Clamps whose pressure meets along a single joint, a bend or a post; a stack under elements finds its own. */
-function clampsToCover(
-  pull: Pull,
-  joints: readonly JointFacts[],
-  facts: AssemblyFacts,
-  rack: readonly RackLot[],
-  { packing }: NonNullable<BuildDocument['squeeze']>,
-): number {
-  const lengthMm = Math.max(...joints.map((joint) => joint.lengthMm));
-  if (pull.need === 'band') return Math.ceil(lengthMm / ROUND_EVERY_MM);
-  if (pull.need !== 'line' || joints.every(({ joint }) => joint.kind === 'face')) return 1;
-  const lot = rack.find((each) => suits(pull, each) && each.count > 0);
-  const everyMm = coverageMm(pull, joints, facts, lot?.padWidthMm ?? 0, packing);
-  return Math.ceil(lengthMm / everyMm);
-}
 
 /** Edge along which jaws of a stack stand side by side; twice that where they come on from both sides of its width. */
 function roomAlong(pull: Pull, joints: readonly JointFacts[], facts: AssemblyFacts): number {

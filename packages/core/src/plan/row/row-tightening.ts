@@ -1,6 +1,5 @@
-import { LIGHT_SQUEEZE } from '../../clamps';
 import { type Finding, finding } from '../../findings';
-import { secondSqueezeOf } from '../order/moments';
+import { noSecondSqueeze, secondSqueezeOf } from '../order/moments';
 import type { Plan } from '../plan';
 import type { RowPlan } from './row-plan';
 
@@ -57,7 +56,7 @@ function againFindings(plan: Plan): Finding[] {
   const second = session === undefined ? null : secondSqueezeOf(plan, session);
   if (session === undefined || second === null) return [];
   return second === 'no-room'
-    ? [finding('no-second-squeeze', 'warns', { soonestMin: LIGHT_SQUEEZE.soonestMin })]
+    ? [noSecondSqueeze()]
     : [finding('tighten-again', 'informs', { afterMin: second.startMin - session.handsOnMin })];
 }
 

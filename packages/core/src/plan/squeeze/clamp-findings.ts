@@ -7,7 +7,8 @@ import type { PlannedPull } from '../pulls/planned-pull';
 import { type Packing, type PressedStack, spreadMm } from './press-stack';
 import { pullFrame } from './pull-frame';
 import type { ClampInSpace } from './squeezed';
-import { clampsOnLine, coverageMm, jointsOf, linesOfPull } from '../pulls/lines-of-pull';
+import { clampsOnLine, cover } from '../pulls/least-clamps';
+import { jointsOf, linesOfPull } from '../pulls/lines-of-pull';
 
 /** Skew for which the racking force is told, mm. */
 const SKEW_MM = 10;
@@ -99,11 +100,9 @@ export function apartFindings(
 ): Finding[] {
   if (pull.need !== 'line' || clamps.length === 0) return [];
   const joints = jointsOf(pull, facts);
-  const lengthMm = Math.max(...joints.map((own) => own.lengthMm));
-  const coversMm = coverageMm(pull, joints, facts, clamps[0]?.lot.padWidthMm ?? 0, packing);
-  const count = Math.ceil(lengthMm / coversMm);
+  const { everyMm, count } = cover(pull, joints, facts, clamps[0]?.lot.padWidthMm ?? 0, packing);
   return count > clamps.length
-    ? [finding('clamps-far-apart', 'warns', { line: joint, count, have: clamps.length, everyMm: coversMm })]
+    ? [finding('clamps-far-apart', 'warns', { line: joint, count, have: clamps.length, everyMm })]
     : [];
 }
 

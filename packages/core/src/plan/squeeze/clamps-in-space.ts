@@ -13,16 +13,10 @@ import {
   unit,
   type Vec3,
 } from '../../solids';
+import { TWO_CLAMPS_FROM_MM } from '../pulls/least-clamps';
 import { piecesOf } from '../pulls/pieces';
 import type { PlannedPull } from '../pulls/planned-pull';
-import {
-  footOf,
-  TWO_CLAMPS_FROM_MM,
-  type LineOfPull,
-  linesOfPull,
-  pointsOf,
-  jointsOf,
-} from '../pulls/lines-of-pull';
+import { footOf, type LineOfPull, linesOfPull, pointsOf, jointsOf } from '../pulls/lines-of-pull';
 import { twoRows } from '../pulls/pulls';
 import { ROUND } from './bands';
 import { acrossInTurn, type ClampPlace, type PullFrame, pullFrame } from './pull-frame';

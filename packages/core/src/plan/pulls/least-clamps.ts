@@ -1,0 +1,71 @@
+import type { AssemblyFacts, JointFacts, Pull } from '../../assembly';
+import type { BuildDocument, RackLot } from '../../formats';
+import { reach, solidPoints } from '../../solids';
+import { type LineOfPull, linesOfPull } from './lines-of-pull';
+import { suits } from './placed-on-pull';
+
+/** What goes round stands no further from the next than this, mm [judgement]. */
+const ROUND_EVERY_MM = 400;
+/** A longer joint is drawn home by two clamps, one at either side of its middle, or through a caul [judgement], mm. */
+export const TWO_CLAMPS_FROM_MM = 150;
+
+/** Clamps that a line of pull wants. */
+export const clampsOnLine = ({ joints }: Pick<LineOfPull, 'joints'>): number =>
+  Math.max(...joints.map(({ lengthMm }) => lengthMm)) > TWO_CLAMPS_FROM_MM ? 2 : 1;
+
+/**
+ * Length of a joint that one jaw presses: its pad, what a caul spreads to both sides, and the way through the wood at 45° down to a
+ * middle line, no more than another pad, mm.
+ */
+export function coverageMm(
+  pull: Pull,
+  joints: readonly JointFacts[],
+  facts: AssemblyFacts,
+  padMm: number,
+  packing: { readonly kind: string; readonly thicknessMm: number } | undefined,
+): number {
+  const ids = new Set(joints.flatMap(({ joint }) => [joint.a, joint.b]));
+  const parts = facts.parts.filter(({ part }) => ids.has(part.id));
+  const [low, high] = reach(
+    parts.flatMap(({ part }) => solidPoints(part.solid)),
+    pull.axis,
+  );
+  const cauls = packing === undefined || packing.kind === 'bare' ? 0 : packing.thicknessMm;
+  // A bend is as thick as its plies, not as high as its arc.
+  const thickMm = joints.length > 1 ? parts.reduce((sum, { part }) => sum + part.blankMm[2], 0) : high - low;
+  return Math.max(1, padMm + 2 * cauls + Math.min(thickMm, padMm));
+}
+
+/** How much of a joint one clamp presses, and how many it takes of them until what they press meets. */
+export function cover(...of: Parameters<typeof coverageMm>): {
+  readonly everyMm: number;
+  readonly count: number;
+} {
+  const [, joints] = of;
+  const everyMm = coverageMm(...of);
+  return { everyMm, count: Math.ceil(Math.max(...joints.map(({ lengthMm }) => lengthMm)) / everyMm) };
+}
+
+/** Joints on more lines than this are seated through cauls, or by the parts beside them. */
+export const MOST_SEATED_ONE_BY_ONE = 6;
+/** Clamps that seats want at least: one or two on each line of pull. */
+export function clampsForSeats(pull: Pull, joints: readonly JointFacts[]): number {
+  const lines = linesOfPull(pull, joints);
+  if (lines.length > MOST_SEATED_ONE_BY_ONE) return 1;
+  return lines.reduce((sum, line) => sum + clampsOnLine(line), 0);
+}
+
+/** Clamps whose pressure meets along a single joint, a bend or a post; a stack under elements finds its own. */
+export function clampsToCover(
+  pull: Pull,
+  joints: readonly JointFacts[],
+  facts: AssemblyFacts,
+  rack: readonly RackLot[],
+  { packing }: NonNullable<BuildDocument['squeeze']>,
+): number {
+  const lengthMm = Math.max(...joints.map((joint) => joint.lengthMm));
+  if (pull.need === 'band') return Math.ceil(lengthMm / ROUND_EVERY_MM);
+  if (pull.need !== 'line' || joints.every(({ joint }) => joint.kind === 'face')) return 1;
+  const lot = rack.find((each) => suits(pull, each) && each.count > 0);
+  return cover(pull, joints, facts, lot?.padWidthMm ?? 0, packing).count;
+}
