@@ -111,7 +111,7 @@ test('clamps of a case are moved, pinned, taken off and left to be worked out ag
   await page.goto(`${app.url}/builds/costume-trunk/squeeze`);
   const across = page.getByRole('region', { name: 'Across' });
   await across.getByRole('button', { name: 'Place one by one' }).click();
-  const rows = across.getByRole('button', { name: /^Clamp \d: / });
+  const rows = across.getByRole('button', { name: /^Clamp .*: .*, at [\d,]+ mm$/ });
   await expect(rows).toHaveCount(8);
   await expect(across.getByRole('status')).toContainText('8 clamps: 1.5 kN in all, seating wants 1.2 kN');
   // On the drawing, too.
@@ -121,6 +121,8 @@ test('clamps of a case are moved, pinned, taken off and left to be worked out ag
   await expect(verdict(page, 'tight')).toContainText(/under one clamp: two, or a caul across/);
   await across.getByLabel('Pinned: stays when clamps are placed').check();
   await across.getByRole('button', { name: 'Place anew' }).click();
+  // The search has ended once it says what it came to; until then clamps may still be added.
+  await expect(across.getByRole('status')).toContainText('seating wants');
   await expect(across.getByText('Around 1 pinned.')).toBeVisible();
   await expect(across.getByRole('button', { name: /^Clamp \d: .* at 240 mm$/ })).toContainText('pinned');
   const placed = await rows.count();

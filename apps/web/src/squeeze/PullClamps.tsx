@@ -160,7 +160,10 @@ function Row({
   const lot = shop.rack.find(({ id }) => id === clamp.rackId);
   const kind = lot === undefined ? 'no longer on the rack' : findClampKind(lot.kind).name;
   const twoWays = pull.planned.pull.need === 'seat';
-  const name = stands === undefined ? 'Clamp that presses nothing' : `Clamp ${stands.number}`;
+  const { plan } = usePlan();
+  const reckoned = plan?.build.squeeze?.clamps?.some(({ id }) => id === clamp.id) ?? false;
+  const idle = reckoned && stands === undefined;
+  const name = nameOf(stands?.number, idle);
   return (
     <OpeningRow
       open={open}
@@ -176,13 +179,19 @@ function Row({
           </span>
           <Figure>{f.length(clamp.alongMm)}</Figure>
           {twoWays && <Figure>{f.length(clamp.acrossMm)}</Figure>}
-          <Figure bad={stands === undefined}>{f.force(stands?.forceN ?? 0)}</Figure>
+          <Figure bad={idle}>{stands === undefined && !idle ? '…' : f.force(stands?.forceN ?? 0)}</Figure>
         </>
       }
     >
       {open && <Fields clamp={clamp} pull={pull} name={name} last={last} />}
     </OpeningRow>
   );
+}
+
+/** A clamp just put on has no number until the plan has caught up with it, which is no word against it. */
+function nameOf(number: number | undefined, idle: boolean): string {
+  if (number !== undefined) return `Clamp ${number}`;
+  return idle ? 'Clamp that presses nothing' : 'Clamp just placed';
 }
 
 function Fields({
