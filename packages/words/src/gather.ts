@@ -29,8 +29,8 @@ export const GATHER: Words<GatherValues> = {
   'gather-cauls': ({ pairs }) =>
     `${pairs} ${pairs === 1 ? 'pair' : 'pairs'} of cauls, film or tape on their faces`,
   'gather-packing': ({ count, kind, thicknessMm }, f) => `${count} ${kind}, ${f.length(thicknessMm)} thick`,
-  'gather-clamps': ({ count, kind, openingMm, numbers }, f) =>
-    `${count} ${clampName(kind, count)} opened to ${f.length(openingMm)}: number ${numbers}`,
+  'gather-clamps': ({ count, kind, openingMm, numbers, session }, f) =>
+    `${count} ${clampName(kind, count)} opened to ${f.length(openingMm)}${session > 0 ? ` for session ${session}` : ''}: number ${numbers}`,
   'gather-spares': ({ count }) => `${count} more clamps, open, for whatever goes wrong`,
   'gather-checks': () => 'Straightedge, square, tape, soft mallet and a block',
   'gather-cleaning': () => 'Scraper, rag, water or what the label asks for, gloves, light',

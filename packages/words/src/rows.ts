@@ -71,6 +71,10 @@ export const PLACING_WORDS: Words<PlacingValues> = {
 
 /** How clamps are brought on, as it is said at the bench. */
 export const ROW_TIGHTENING: Words<RowTighteningValues> = {
+  'row-stage': ({ session, of, from, to, glued, dry, openingMm }, f) =>
+    `Session ${session} of ${of}: ${from} to ${to} in the bars, opened to ${f.length(openingMm)}; glue in ${glued}${
+      dry === '' ? '' : `, ${dry} dry with film between`
+    }.`,
   'tighten-snug-cauls': ({ pairs }) =>
     `Lay ${pairs} ${pairs === 1 ? 'pair' : 'pairs'} of cauls over release film, the middle pair first, snug only: boards must still slide.`,
   'tighten-worst-first': ({ where, line, gapMm }, f) =>

@@ -42,13 +42,14 @@ export function Openings({
           </TableRow>
         </TableHead>
         <TableBody>
-          {rows.map(({ use, kind, count, openingMm, numbers }) => (
-            <TableRow key={`${use} ${kind ?? ''}`}>
+          {rows.map(({ use, session, kind, count, openingMm, numbers }) => (
+            <TableRow key={`${use} ${session ?? ''} ${kind ?? ''}`}>
               <TableCell>
                 {count} × {kind === null ? 'not on the rack' : findClampKind(kind).name}
               </TableCell>
               <TableCell>
                 {USES[use]}
+                {session !== null && `, session ${session + 1}`}
                 {numbers.length > 0 && `: ${numbers.join(', ')}`}
               </TableCell>
               <TableCell align="right">{f.length(openingMm)}</TableCell>
@@ -75,8 +76,8 @@ export function Tightening({ plan }: { readonly plan: Plan }) {
   return (
     <Section title="Tightening">
       <Box component="ol" sx={{ m: 0, pl: 3, '& li': { mb: 0.75 } }}>
-        {steps.map((step) => (
-          <li key={step.code}>{says(step, f)}</li>
+        {steps.map((step, i) => (
+          <li key={`${step.code} ${i}`}>{says(step, f)}</li>
         ))}
       </Box>
     </Section>

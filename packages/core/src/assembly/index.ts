@@ -21,7 +21,16 @@ export { type AssemblyFacts, deriveAssembly, type PartFacts } from './derive';
 export { type GapReading, readGaps } from './gap-readings';
 export { type Contact, type GrainPairing, isEndGrain, type JointFacts } from './joint-facts';
 export { type ReferenceMarks } from './reference-marks';
-export { type Panel, type PanelBoard, type PanelLine, panelOf, type Stretch } from './panel';
+export {
+  type BoardsInBars,
+  outermost,
+  type Panel,
+  type PanelBoard,
+  type PanelLine,
+  panelOf,
+  sharedStretch,
+  type Stretch,
+} from './panel';
 export { type ReinforcementOption, reinforcementOptions } from './reinforcement';
 export { longEnoughLots, paddingOf, panelLots, panelOpeningMm, typicalLot } from './panel-lots';
 export { bearingMm2, type ClampOnPanel, type ClampSet, clampsOnPanel, padOnEdgeMm } from './placed-clamps';

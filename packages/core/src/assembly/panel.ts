@@ -41,21 +41,27 @@ export interface PanelLine {
 /** A stretch along the panel, from and to, mm. */
 export type Stretch = readonly [number, number];
 
-/** A row of boards edge to edge. */
-export interface Panel {
+/** Boards edge to edge that lie in the bars together. */
+export interface BoardsInBars {
   readonly boards: readonly PanelBoard[];
   readonly lines: readonly PanelLine[];
   readonly widthMm: number;
   /** From the first end of any board to the last of any. */
   readonly lengthMm: number;
+  /** Boards that jaws ever bear on: the two outermost, and where a row is glued in stages those of every stage. */
+  readonly outer: readonly PanelBoard[];
+  /** Where jaws may stand: on all of those, or on the blocks along a curved edge. */
+  readonly stands: readonly Stretch[];
+}
+
+/** A row of boards edge to edge. */
+export interface Panel extends BoardsInBars {
   /** Thinnest board. */
   readonly thicknessMm: number;
   readonly volumeMm3: number;
   readonly massKg: number;
   readonly faceAreaMm2: number;
   readonly gluedAreaMm2: number;
-  /** Where jaws may stand: on both outer boards, or on the blocks along a curved edge. */
-  readonly stands: readonly Stretch[];
   /** Its outline is cut before it is glued, so that ends are no measure of squareness. */
   readonly outlined: boolean;
 }
@@ -91,9 +97,12 @@ export function panelOf(facts: AssemblyFacts): Panel {
       startsAt,
     });
   });
+  const outer = outermost(boards);
+  const blocks = blockStands(facts, startsAt);
   return {
     boards,
     lines,
+    outer,
     widthMm,
     lengthMm: facts.toMm[0] - startsAt,
     thicknessMm: Math.min(...boards.map(({ board }) => board.thicknessMm)),
@@ -101,8 +110,8 @@ export function panelOf(facts: AssemblyFacts): Panel {
     massKg: facts.massKg,
     faceAreaMm2: sum(facts.parts.map(({ volumeMm3, part }) => volumeMm3 / part.blankMm[2])),
     gluedAreaMm2: sum(lines.map((line) => line.areaMm2)),
-    stands: standsOf(facts, boards, startsAt),
-    outlined: facts.assembly.aids.some(({ role }) => role === 'block'),
+    stands: blocks.length > 0 ? blocks : [sharedStretch(outer)],
+    outlined: blocks.length > 0,
   };
 }
 
@@ -164,24 +173,26 @@ function lineBetween(
   };
 }
 
-/** Along curved and live edges jaws stand on the blocks that are cut to them; else wherever both outer boards are. */
-function standsOf({ assembly }: AssemblyFacts, boards: readonly PanelBoard[], startsAt: number): Stretch[] {
+/** Along curved and live edges jaws stand on the blocks that are cut to them; nothing where there are none. */
+function blockStands({ assembly }: AssemblyFacts, startsAt: number): Stretch[] {
   const blocks = assembly.aids
     .filter(({ role }) => role === 'block')
     .map(({ solid }) => reach(solidPoints(solid), ALONG))
     .map(([low, high]): Stretch => [low - startsAt, high - startsAt])
     .sort((a, b) => a[0] - b[0]);
   // Blocks stand in pairs, one on each side.
-  const pairs = blocks.filter(([low], i) => i === 0 || low > (blocks[i - 1]?.[0] ?? 0) + 1);
-  if (pairs.length > 0) return pairs;
-  const outer = [boards[0], boards.at(-1)].filter((board) => board !== undefined);
-  return [
-    [
-      Math.max(...outer.map(({ startMm }) => startMm)),
-      Math.min(...outer.map(({ startMm, board }) => startMm + board.lengthMm)),
-    ],
-  ];
+  return blocks.filter(([low], i) => i === 0 || low > (blocks[i - 1]?.[0] ?? 0) + 1);
 }
+
+/** The first and the last of boards side by side. */
+export const outermost = (boards: readonly PanelBoard[]): PanelBoard[] =>
+  [boards[0], boards.at(-1)].filter((board) => board !== undefined);
+
+/** Where all of these boards are, along the panel. */
+export const sharedStretch = (boards: readonly PanelBoard[]): Stretch => [
+  Math.max(...boards.map(({ startMm }) => startMm)),
+  Math.min(...boards.map(({ startMm, board }) => startMm + board.lengthMm)),
+];
 
 function sum(values: readonly number[]): number {
   return values.reduce((total, value) => total + value, 0);

@@ -111,7 +111,6 @@ function measure(
   const fit = openingFit(lot.maxOpeningMm, needed);
   const givesN = lotForceN(lot);
   const forceN = fit === 'too-short' ? 0 : (Math.min(givesN, placed.mostN ?? givesN) * row.pullPct) / 100;
-  const edges = [panel.boards[0], panel.boards.at(-1)].filter((board) => board !== undefined);
   const bearing = bearingMm2(lot, row, panel);
   return {
     placed,
@@ -123,7 +122,7 @@ function measure(
     openingNeededMm: needed,
     fit,
     padPressureMPa: forceN / bearing,
-    crushLimitMPa: Math.min(...edges.map(({ wood }) => wood.compPerpMPa)),
+    crushLimitMPa: Math.min(...panel.outer.map(({ wood }) => wood.compPerpMPa)),
     tightenAs,
     handle: placed.handle ?? 'last',
     reaches: kind.jawDepthMm >= panel.thicknessMm / 2 + row.holding.barClearanceMm,
@@ -135,12 +134,11 @@ export function padOnEdgeMm(lot: Pick<RackLot, 'padWidthMm'>, { edge }: Pick<Row
   return lot.padWidthMm + (edge.kind === 'blocks' ? 2 * BLOCK_SPREAD * edge.thicknessMm : 0);
 }
 
-/** Wood that bears one jaw, through the packing where there is some, mm²: the lesser of both edges. */
+/** Wood that bears one jaw, through the packing where there is some, mm²: the least of any edge. */
 export function bearingMm2(lot: RackLot, row: Pick<RowSection, 'edge'>, panel: Panel): number {
   const spreadMm = 2 * BLOCK_SPREAD * paddingOf(row);
-  const edges = [panel.boards[0], panel.boards.at(-1)].filter((board) => board !== undefined);
   return Math.min(
-    ...edges.map(
+    ...panel.outer.map(
       ({ board }) => (lot.padWidthMm + spreadMm) * Math.min(lot.padHeightMm + spreadMm, board.thicknessMm),
     ),
   );

@@ -86,15 +86,21 @@ function rowThings({ job, clampSet }: NonNullable<Plan['row']>): Finding[] {
 function clampThings(plan: Plan): Finding[] {
   const opened =
     plan.row === null
-      ? pullOpenings((plan.squeeze === null ? settlePlan(plan) : plan).squeeze ?? { pulls: [] })
+      ? pullOpenings((plan.squeeze === null ? settlePlan(plan) : plan).squeeze ?? { pulls: [] }).map(
+          (each) => ({
+            ...each,
+            session: null,
+          }),
+        )
       : rowOpenings(plan.row).filter(({ use }) => use === 'across');
-  return opened.map(({ count, kind, openingMm, numbers }) =>
+  return opened.map(({ count, kind, openingMm, numbers, session }) =>
     openingMm === null
       ? finding('gather-loose', 'informs', { count, kind: kind ?? '' })
       : finding('gather-clamps', 'informs', {
           count,
           kind: kind ?? '',
           openingMm,
+          session: session === null ? 0 : session + 1,
           numbers: [...numbers].sort((a, b) => a - b).join(', '),
         }),
   );

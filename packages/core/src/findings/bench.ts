@@ -93,7 +93,14 @@ export interface GatherValues {
   'gather-spreader': { method: string };
   'gather-cauls': { pairs: number };
   'gather-packing': { count: number; kind: string; thicknessMm: number };
-  'gather-clamps': { count: number; kind: string; openingMm: number; numbers: string };
+  'gather-clamps': {
+    count: number;
+    kind: string;
+    openingMm: number;
+    numbers: string;
+    /** From 1; 0 where all is glued in one go. */
+    session: number;
+  };
   'gather-spares': { count: number };
   'gather-checks': None;
   'gather-cleaning': None;

@@ -19,6 +19,17 @@ export interface PlacingValues {
 
 /** How clamps are brought on a row. */
 export interface RowTighteningValues {
+  'row-stage': {
+    session: number;
+    of: number;
+    /** First and last board in the bars. */
+    from: string;
+    to: string;
+    /** Lines glued, and lines between them that stay dry, by name; none is empty. */
+    glued: string;
+    dry: string;
+    openingMm: number;
+  };
   'tighten-snug-cauls': { pairs: number };
   'tighten-worst-first': { where: string; line: string; gapMm: number };
   'tighten-light': { from: string; order: string };

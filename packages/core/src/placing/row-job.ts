@@ -23,9 +23,7 @@ export function jobOf(plan: PlannedRow, aim: number, more: readonly RackLot[] = 
   const { shop, row } = plan;
   const { job, panel, lines } = row;
   const neededMm = panelOpeningMm(panel, job);
-  const crushMPa = Math.min(
-    ...[panel.boards[0], panel.boards.at(-1)].map((each) => each?.wood.compPerpMPa ?? 0),
-  );
+  const crushMPa = Math.min(...panel.outer.map(({ wood }) => wood.compPerpMPa));
   const capped = (lot: RackLot) =>
     Math.min(lotForceN(lot), CRUSH_SHARE * crushMPa * bearingMm2(lot, job, panel));
   const usable = [...panelLots(shop), ...more].filter(({ maxOpeningMm }) => maxOpeningMm >= neededMm);

@@ -5,6 +5,7 @@ import type { Clash } from '../clamps';
 import { type Finding, finding, type Severity } from '../findings';
 import { leastBy } from '../basics/least-by';
 import type { PlannedLine, RowInPlan } from '../plan/row/row-plan';
+import { stageOfLine } from '../plan/row/stages';
 import { barShareOf, type Verdict, type VerdictState } from './verdict';
 
 /** From so many times the force on, the order in which lines are closed is worth telling. */
@@ -169,7 +170,7 @@ function pressureCause(weakest: PlannedLine, { pressed }: RowInPlan): Finding {
   );
 }
 
-function workings({ clampSet, job, lines, pressed }: RowInPlan, weakest: PlannedLine): Finding[] {
+function workings({ clampSet, job, lines, stages, pressed }: RowInPlan, weakest: PlannedLine): Finding[] {
   const deep = lines.find(
     ({ closingForceN, closingInTurnN }) =>
       closingInTurnN > DEEP_BEAM_RATIO * closingForceN && closingForceN > 0,
@@ -210,7 +211,7 @@ function workings({ clampSet, job, lines, pressed }: RowInPlan, weakest: Planned
         ]),
     finding(pressed === null ? 'how-lowest-pressure' : 'how-pressed', 'informs', {
       line: weakest.line.label,
-      depthMm: weakest.line.depthMm,
+      depthMm: stageOfLine(stages, weakest.line.id).line.depthMm,
       minMPa: weakest.pressure.minMPa,
       maxMPa: weakest.pressure.maxMPa,
       meanMPa: weakest.pressure.meanMPa,

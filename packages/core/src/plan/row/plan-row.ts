@@ -1,5 +1,5 @@
 import type { Adhesive } from '../../adhesives';
-import { clampsOnPanel, type Panel } from '../../assembly';
+import { type BoardsInBars, clampsOnPanel, type Panel } from '../../assembly';
 import { pressureWord } from '../../clamps';
 import type { BuildDocument, ShopDocument } from '../../formats';
 import { closingForceN, panelStrut, type StrutBoard } from '../../mechanics';
@@ -8,6 +8,7 @@ import type { PlannedJoint } from '../joints/planned-joint';
 import { planCauls } from './cauls';
 import { pressureOn, type RowGap, rowJobOf, targetOn } from './row-job';
 import type { PlannedLine, RowPlan } from './row-plan';
+import { stageOfLine, stagesOf, withStages } from './stages';
 
 /** What a row is planned from. */
 export interface RowInputs {
@@ -21,27 +22,30 @@ export interface RowInputs {
 }
 
 /** Row mechanics in closed form: clamps on the rack, pressures, gaps, strut and cauls. */
-export function planRow({ build, shop, adhesive, panel, boardMcPct, joints }: RowInputs): RowPlan {
+export function planRow({ build, shop, adhesive, panel: whole, boardMcPct, joints }: RowInputs): RowPlan {
   const gaps = joints.flatMap(({ gap }, line): RowGap[] =>
     gap === null ? [] : [{ line, gapMm: gap.gapMm }],
   );
-  const job = rowJobOf(build, panel, shop, adhesive, gaps);
+  const stages = stagesOf(whole, build.order?.sessions ?? []);
+  const panel = withStages(whole, stages);
+  const job = rowJobOf(build, { panel, stages }, shop, adhesive, gaps);
   const clampSet = clampsOnPanel(
     job,
     shop,
     panel,
     gaps.map(({ gapMm }) => gapMm),
   );
-  const order = worstFirst(gaps, panel);
+  const order = worstFirst(gaps, panel).flatMap((index) => panel.lines[index]?.id ?? []);
   const lines = panel.lines.map((line): PlannedLine => {
     const joint = joints[line.index];
     if (joint === undefined) throw new Error('unreachable: every line is a joint');
-    return planLine(joint, line, { job, panel, clampSet, adhesive, order });
+    return planLine(joint, line, { job, stages, clampSet, adhesive, order });
   });
   const offsetMm = meanOffset(job.pullOffsetMm, clampSet);
   return {
     job,
     panel,
+    stages,
     boardMcPct,
     lines,
     clampSet,
@@ -57,34 +61,39 @@ export function planRow({ build, shop, adhesive, panel, boardMcPct, joints }: Ro
   };
 }
 
-interface LineContext extends Pick<RowPlan, 'job' | 'panel' | 'clampSet'> {
+interface LineContext extends Pick<RowPlan, 'job' | 'stages' | 'clampSet'> {
   readonly adhesive: Adhesive;
-  /** In which lines are closed. */
-  readonly order: readonly number[];
+  /** Ids of lines in the order in which they are closed, whatever their stage. */
+  readonly order: readonly string[];
 }
 
 function planLine(
   joint: PlannedJoint,
   line: Panel['lines'][number],
-  { job, panel, clampSet, adhesive, order }: LineContext,
+  { job, stages, clampSet, adhesive, order }: LineContext,
 ): PlannedLine {
+  const { stage, line: inStage } = stageOfLine(stages, line.id);
+  const { panel } = stage;
   const pulls = clampSet.clamps.map(({ placed, forceN }) => ({ xMm: placed.xMm, forceN }));
-  const pressure = pressureOn(line, job, panel, pulls);
+  const pressure = pressureOn(inStage, job, panel, pulls);
   const target = targetOn(line, adhesive, job.school);
   const gapMm = joint.gap?.gapMm ?? null;
+  const indexesOf = (ids: readonly string[]) =>
+    ids.filter((id) => stage.glued.includes(id)).map((id) => panel.lines.findIndex((own) => own.id === id));
   const closes = (turns: readonly number[]): number =>
     gapMm === null
       ? 0
       : closingForceN({
           lengthMm: line.lengthMm,
           thicknessMm: line.heightMm,
-          boards: boardsBehind(panel, line.index, turns),
+          boards: boardsBehind(panel, inStage.index, turns),
           gapMm,
           remainingMm: Math.min(adhesive.gapMm, 0.1),
           pulls: pulls.map(({ xMm, forceN }) => ({ xMm: xMm - line.startMm, forceN })),
         });
-  const closingN = closes(order);
-  const inTurn = panel.lines.map(({ index }) => index);
+  const asRead = indexesOf(order);
+  const inTurn = indexesOf(panel.lines.map(({ id }) => id));
+  const closingN = closes(asRead);
   return {
     ...joint,
     line,
@@ -93,7 +102,7 @@ function planLine(
     lowestWord: pressureWord(pressure.minMPa, target, joint.crushMPa),
     gapMm,
     closingForceN: closingN,
-    closingInTurnN: sameBehind(panel, line.index, order, inTurn) ? closingN : closes(inTurn),
+    closingInTurnN: sameBehind(panel, inStage.index, asRead, inTurn) ? closingN : closes(inTurn),
     closing: closingAdvice(closingN, clampSet.totalForceN),
   };
 }
@@ -109,7 +118,7 @@ function worstFirst(gaps: readonly RowGap[], panel: Panel): number[] {
 }
 
 /** The two sides of a line when it is closed: each board with those it is already together with, as one deep beam. */
-function boardsBehind(panel: Panel, line: number, order: readonly number[]): [StrutBoard, StrutBoard] {
+function boardsBehind(panel: BoardsInBars, line: number, order: readonly number[]): [StrutBoard, StrutBoard] {
   const together = new Set(order.slice(0, order.indexOf(line)));
   const reachOf = (from: number, step: 1 | -1): number => {
     let board = from;
@@ -127,7 +136,12 @@ function boardsBehind(panel: Panel, line: number, order: readonly number[]): [St
 }
 
 /** Whether a line has the same boards behind it in two orders of closing, so that closing it takes the same. */
-function sameBehind(panel: Panel, line: number, one: readonly number[], other: readonly number[]): boolean {
+function sameBehind(
+  panel: BoardsInBars,
+  line: number,
+  one: readonly number[],
+  other: readonly number[],
+): boolean {
   const [a, b] = [boardsBehind(panel, line, one), boardsBehind(panel, line, other)];
   return a.every(({ widthMm }, i) => widthMm === b[i]?.widthMm);
 }

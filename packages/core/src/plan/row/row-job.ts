@@ -1,5 +1,5 @@
 import type { Adhesive } from '../../adhesives';
-import { clampsOnPanel, longEnoughLots, type Panel, type PanelLine } from '../../assembly';
+import { type BoardsInBars, clampsOnPanel, longEnoughLots, type Panel, type PanelLine } from '../../assembly';
 import {
   BETWEEN_JAWS_MM,
   EASED_TO,
@@ -19,6 +19,7 @@ import {
 } from '../../formats';
 import { kindOf } from '../../kinds';
 import { endDepthMm, linePressure, spreadingRatio } from '../../mechanics';
+import { type RowStage, stageOfLine } from './stages';
 
 /** An opening read at one line of a row, + hollow, − proud. */
 export interface RowGap {
@@ -67,10 +68,16 @@ export function withRow(build: BuildDocument, change: Partial<RowSection>): Buil
   };
 }
 
+/** A panel and what of it lies in the bars in each session. */
+export interface StagedPanel {
+  readonly panel: Panel;
+  readonly stages: readonly RowStage[];
+}
+
 /** The row of a build on its panel; clamps that nobody has placed are worked out from the rack. */
 export function rowJobOf(
   build: BuildDocument,
-  panel: Panel,
+  { panel, stages }: StagedPanel,
   shop: ShopDocument,
   adhesive: Adhesive,
   gaps: readonly RowGap[],
@@ -83,7 +90,7 @@ export function rowJobOf(
     workedOut: row.clamps.length === 0,
   };
   const wanted = build.squeeze?.counts?.find(({ pull }) => pull === ACROSS)?.count;
-  const clamps = job.workedOut ? clampsWorkedOut(job, panel, shop, adhesive, wanted) : job.clamps;
+  const clamps = job.workedOut ? clampsWorkedOut(job, { panel, stages }, shop, adhesive, wanted) : job.clamps;
   return { ...job, clamps, pullPct: easedPct({ ...job, clamps }, panel, shop, adhesive) };
 }
 
@@ -118,14 +125,14 @@ const ROOM = 1.08;
  */
 function clampsWorkedOut(
   job: RowJob,
-  panel: Panel,
+  staged: StagedPanel,
   shop: ShopDocument,
   adhesive: Adhesive,
   wanted: number | undefined,
 ): readonly PlacedClamp[] {
-  const tried = longEnoughLots(panel, job, shop)
+  const tried = longEnoughLots(staged.panel, job, shop)
     .sort((a, b) => lotForceN(a) - lotForceN(b))
-    .flatMap((lot) => bestOfLot(job, panel, shop, adhesive, lot, wanted));
+    .flatMap((lot) => bestOfLot(job, staged, shop, adhesive, lot, wanted));
   const enough = tried.filter(({ meets }) => meets);
   const [best] =
     enough.length > 0
@@ -143,12 +150,13 @@ interface Tried {
 
 function bestOfLot(
   job: RowJob,
-  panel: Panel,
+  staged: StagedPanel,
   shop: ShopDocument,
   adhesive: Adhesive,
   lot: RackLot,
   wanted: number | undefined,
 ): Tried[] {
+  const { panel } = staged;
   const most = Math.min(lot.count, MOST_CLAMPS, fittingOn(panel, lot));
   const [from, to] = reachOf(panel);
   const least = Math.min(most, wanted ?? Math.max(2, Math.ceil((to - from) / MOST_APART_MM)));
@@ -163,7 +171,7 @@ function bestOfLot(
     if (count < 1 || (count < most && wanted === undefined && count * lotForceN(lot) < ROOM * neededN))
       continue;
     const clamps = evenly(lot.id, count, panel);
-    const full = pressed({ ...job, clamps, pullPct: 100 }, panel, shop, adhesive);
+    const full = pressed({ ...job, clamps, pullPct: 100 }, staged, shop, adhesive);
     const share = full.share * Math.min(1, EASED_TO / full.overMost);
     const found: Tried = { clamps, share, meets: share >= ROOM };
     if (best === null || found.share > best.share) best = found;
@@ -173,12 +181,13 @@ function bestOfLot(
 }
 
 /** Lowest pressure over what is wanted, and highest mean over the most that is wanted, on any line. */
-function pressed(job: RowJob, panel: Panel, shop: ShopDocument, adhesive: Adhesive) {
+function pressed(job: RowJob, { panel, stages }: StagedPanel, shop: ShopDocument, adhesive: Adhesive) {
   const { clamps } = clampsOnPanel(job, shop, panel);
   const pulls = clamps.map(({ placed, forceN }) => ({ xMm: placed.xMm, forceN }));
   const lines = panel.lines.map((line) => {
     const target = targetOn(line, adhesive, job.school);
-    const { minMPa, meanMPa } = pressureOn(line, job, panel, pulls);
+    const { stage, line: own } = stageOfLine(stages, line.id);
+    const { minMPa, meanMPa } = pressureOn(own, job, stage.panel, pulls);
     return { share: minMPa / target.lowMPa, overMost: meanMPa / target.highMPa };
   });
   return {
@@ -189,9 +198,9 @@ function pressed(job: RowJob, panel: Panel, shop: ShopDocument, adhesive: Adhesi
 
 /** Pressure along one line in closed form. */
 export function pressureOn(
-  line: Panel['lines'][number],
+  line: PanelLine,
   job: Pick<RowJob, 'edge'>,
-  panel: Panel,
+  panel: BoardsInBars,
   pulls: readonly { readonly xMm: number; readonly forceN: number }[],
 ) {
   return linePressure({
@@ -210,9 +219,9 @@ const TWO_BOARD_DEPTH = 2 / 3;
 
 /** Depth between the nearer pad and a line, in its middle and at its ends. */
 function depthsOf(
-  line: Panel['lines'][number],
+  line: PanelLine,
   { edge }: Pick<RowJob, 'edge'>,
-  panel: Panel,
+  panel: BoardsInBars,
 ): { readonly depthMm: number; readonly endDepthMm: number } {
   const batten = edge.kind === 'battens' ? edge.thicknessMm : 0;
   if (panel.boards.length === 2) {

@@ -7,6 +7,7 @@ import type { PlannedJoint } from '../joints/planned-joint';
 import type { CaulPlan } from './cauls';
 import type { PressedRow } from './pressed-row';
 import type { RowJob } from './row-job';
+import type { RowStage } from './stages';
 
 /** A line of a row: its joint, and what row mechanics find on it. */
 export interface PlannedLine extends PlannedJoint {
@@ -25,6 +26,8 @@ export interface PlannedLine extends PlannedJoint {
 export interface RowPlan {
   readonly job: RowJob;
   readonly panel: Panel;
+  /** What lies in the bars in each session; the whole panel where it is glued in one go. */
+  readonly stages: readonly RowStage[];
   /** Moisture content of each board today, metered or as the air keeps it. */
   readonly boardMcPct: readonly number[];
   readonly lines: readonly PlannedLine[];

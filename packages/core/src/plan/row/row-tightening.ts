@@ -1,7 +1,10 @@
+import { paddingOf } from '../../assembly';
+import { openingNeededMm } from '../../clamps';
 import { type Finding, finding } from '../../findings';
 import { noSecondSqueeze, secondSqueezeOf } from '../order/moments';
 import type { Plan } from '../plan';
 import type { RowPlan } from './row-plan';
+import type { RowStage } from './stages';
 
 /**
  * How the clamps of a panel are brought on, step by step, as it is said at the bench: snug cauls, light and full passes from
@@ -22,6 +25,7 @@ export function rowTightening(plan: Plan): Finding[] {
   const proud = (worst?.gapMm ?? 0) < 0;
   const school = job.firstClamp;
   return [
+    ...stageFindings(plan.row),
     ...(cauls === null ? [] : [finding('tighten-snug-cauls', 'informs', { pairs: cauls.pairs })]),
     ...(worst === null || school === 'end' || school === 'centre'
       ? []
@@ -50,6 +54,32 @@ export function rowTightening(plan: Plan): Finding[] {
   ];
 }
 
+/** How far bars open for one stage. */
+const openingOf = ({ job }: Pick<RowPlan, 'job'>, { panel }: RowStage): number =>
+  openingNeededMm(panel.widthMm, paddingOf(job));
+
+/** What lies in the bars session by session; nothing where all is glued in one go. */
+function stageFindings(row: RowPlan): Finding[] {
+  const { stages, lines } = row;
+  if (stages.length < 2) return [];
+  const named = (ids: readonly string[]) =>
+    lines.flatMap(({ line }) => (ids.includes(line.id) ? [line.label] : [])).join(', ');
+  return stages.map((stage) => {
+    const { session, glued, panel } = stage;
+    const before = stages.slice(0, session).flatMap((earlier) => earlier.glued);
+    const dry = panel.lines.flatMap(({ id }) => (glued.includes(id) || before.includes(id) ? [] : [id]));
+    return finding('row-stage', 'informs', {
+      session: session + 1,
+      of: stages.length,
+      from: panel.outer[0]?.label ?? '',
+      to: panel.outer.at(-1)?.label ?? '',
+      glued: named(glued),
+      dry: named(dry),
+      openingMm: openingOf(row, stage),
+    });
+  });
+}
+
 /** The second squeeze where there is to be one, or that there is no room for it. */
 function againFindings(plan: Plan): Finding[] {
   const [session] = plan.order?.sessions ?? [];
@@ -64,6 +94,8 @@ function againFindings(plan: Plan): Finding[] {
 export interface Opening {
   /** What it is for. */
   readonly use: 'cauls' | 'across' | 'spare';
+  /** From 0, where a row is glued in several and its bars close to another width in each; else null. */
+  readonly session: number | null;
   /** Kind of clamp; null where the rack has nothing that does. */
   readonly kind: string | null;
   readonly count: number;
@@ -76,26 +108,35 @@ export interface Opening {
 const SPARES = 2;
 
 /** Clamps to open beforehand, in the order in which they are taken up. */
-export function rowOpenings({ clampSet, cauls }: RowPlan): Opening[] {
+export function rowOpenings(row: RowPlan): Opening[] {
+  const { clampSet, cauls, stages } = row;
   const inOrder = [...clampSet.clamps].sort((a, b) => a.tightenAs - b.tightenAs);
   const lots = [...new Set(inOrder.map(({ lot }) => lot.id))];
-  const across = lots.map((id): Opening => {
-    const own = inOrder.filter(({ lot }) => lot.id === id);
-    return {
-      use: 'across',
-      kind: own[0]?.lot.kind ?? null,
-      count: own.length,
-      openingMm: own[0]?.openingNeededMm ?? 0,
-      numbers: own.map(({ number }) => number),
-    };
-  });
-  const [first] = across;
+  const across = stages.flatMap((stage) =>
+    lots.map((id): Opening => {
+      const own = inOrder.filter(({ lot }) => lot.id === id);
+      return {
+        use: 'across',
+        session: stages.length > 1 ? stage.session : null,
+        kind: own[0]?.lot.kind ?? null,
+        count: own.length,
+        openingMm: openingOf(row, stage),
+        numbers: own.map(({ number }) => number),
+      };
+    }),
+  );
+  // Spares are opened for the widest.
+  const first = across.reduce<Opening | undefined>(
+    (widest, each) => (widest === undefined || each.openingMm > widest.openingMm ? each : widest),
+    undefined,
+  );
   return [
     ...(cauls === null
       ? []
       : [
           {
             use: 'cauls' as const,
+            session: null,
             kind: cauls.endClamps.lot?.kind ?? null,
             count: cauls.endClamps.count,
             openingMm: cauls.endClamps.openingMm,
@@ -103,6 +144,8 @@ export function rowOpenings({ clampSet, cauls }: RowPlan): Opening[] {
           },
         ]),
     ...across,
-    ...(first === undefined ? [] : [{ ...first, use: 'spare' as const, count: SPARES, numbers: [] }]),
+    ...(first === undefined
+      ? []
+      : [{ ...first, use: 'spare' as const, session: null, count: SPARES, numbers: [] }]),
   ];
 }
