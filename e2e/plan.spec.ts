@@ -22,7 +22,7 @@ test('a new panel from eight answers, judged while they are given', async ({ pag
 
 test('hot dry air shortens the time, a cold shop refuses the glue', async ({ page, app }) => {
   await page.goto(`${app.url}/builds/stage-floor/glue`);
-  await expect(verdict(page, 'inTime')).toContainText('short of 6:07');
+  await expect(verdict(page, 'inTime')).toContainText('short of 6:18');
   await page.getByRole('button', { name: /18 °C · 45 %/ }).click();
   const air = page.getByRole('dialog', { name: 'Air' });
   await air.getByLabel('Temperature').fill('32');

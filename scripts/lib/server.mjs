@@ -11,12 +11,20 @@ export const makeDataFolder = () => mkdtempSync(join(tmpdir(), 'lean-clasp-data-
 
 /**
  * Starts the built server on any free port.
- * @param {{ data: string, demo?: boolean, port?: number }} options
+ * @param {{ data: string, demo?: boolean, port?: number, sensor?: string }} options
  * @returns {Promise<{ url: string, pid: number, readyMs: number, stop: () => Promise<void> }>}
  */
-export async function startServer({ data, demo = false, port = 0 }) {
+export async function startServer({ data, demo = false, port = 0, sensor }) {
   const startedAt = performance.now();
-  const args = [SERVER_ENTRY, '--data', data, '--port', String(port), ...(demo ? ['--demo'] : [])];
+  const args = [
+    SERVER_ENTRY,
+    '--data',
+    data,
+    '--port',
+    String(port),
+    ...(demo ? ['--demo'] : []),
+    ...(sensor === undefined ? [] : ['--sensor', sensor]),
+  ];
   const child = spawn(process.execPath, args, { stdio: ['ignore', 'pipe', 'inherit'] });
   const exited = new Promise((done) => child.once('exit', done));
   const url = await new Promise((done, fail) => {

@@ -1,8 +1,8 @@
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { STARTER_SHOP } from '@lean-clasp/core/templates';
-import { DEMO_SHOP, pastRuns, stageFloor, wagonBuilds } from '@lean-clasp/core/demo';
+import { DEMO_SHOP, pastAir, pastRuns, stageFloor, wagonBuilds } from '@lean-clasp/core/demo';
 import { SHOP_ID } from './http/app';
-import type { DocumentStore, RunStore } from './store';
+import type { AirLog, DocumentStore, RunStore } from './store';
 
 /** Id of the demo's panel, stable so that links to it last. */
 const STAGE_FLOOR_ID = 'stage-floor';
@@ -12,15 +12,16 @@ interface SeedDeps {
   readonly builds: DocumentStore<BuildDocument>;
   readonly shops: DocumentStore<ShopDocument>;
   readonly runs: RunStore;
+  readonly log: AirLog;
   readonly now: () => number;
 }
 
 /**
- * Gives an empty database its shop, and in the demo everything of the Lantern Wagon with two past runs.
+ * Gives an empty database its shop, and in the demo everything of the Lantern Wagon with two past runs and two weeks of air.
  * @param sensor address of the sensor that a new shop goes by; null for none.
  */
 export async function seed(
-  { builds, shops, runs, now }: SeedDeps,
+  { builds, shops, runs, log, now }: SeedDeps,
   demo: boolean,
   sensor: string | null,
 ): Promise<void> {
@@ -35,4 +36,5 @@ export async function seed(
   const build = stageFloor(shop);
   await builds.create(STAGE_FLOOR_ID, build);
   for (const run of pastRuns(build, STAGE_FLOOR_ID, shop, now())) await runs.put(run);
+  if (sensor !== null) await log.keep(sensor, pastAir(now()));
 }

@@ -14,10 +14,10 @@ import { STARTER_SHOP } from '@lean-clasp/core/templates';
 import { createValidator } from '@lean-clasp/validation';
 import type { Logger } from 'pino';
 import type { ServerOptions } from './config/options';
-import { airWatch } from './air/air-watch';
+import { airWatch, READ_EVERY_MS } from './air/air-watch';
 import { createApp, SHOP_ID } from './http/app';
 import { seed } from './seed';
-import { documentStore, lastAir, openDatabase, runStore, upgradeBuilds } from './store';
+import { airLog, documentStore, openDatabase, runStore, upgradeBuilds } from './store';
 
 /** A server that answers. */
 export interface RunningServer {
@@ -72,14 +72,16 @@ export async function startServer(options: ServerOptions, world: ServerWorld): P
   if (upgrades.upgraded > 0) world.logger.info(upgrades, 'builds were brought up to date');
   for (const left of upgrades.leftBehind) world.logger.error(left, 'a build could not be brought up to date');
   const runs = runStore(db, world.now);
-  await seed({ builds, shops, runs, now: world.now }, options.demo, options.sensor);
+  const log = airLog(db);
+  await seed({ builds, shops, runs, log, now: world.now }, options.demo, options.sensor);
+  const air = airWatch({
+    shop: async () => (await shops.find(SHOP_ID))?.body ?? null,
+    validator,
+    log,
+    now: world.now,
+  });
   const app = createApp({
-    air: airWatch({
-      address: async () => (await shops.find(SHOP_ID))?.body.sensor?.address ?? null,
-      validator,
-      last: lastAir(db),
-      now: world.now,
-    }),
+    air,
     builds,
     shops,
     runs,
@@ -89,6 +91,9 @@ export async function startServer(options: ServerOptions, world: ServerWorld): P
     webRoot: world.webRoot,
     version: world.version,
   });
+  const reading = setInterval(() => {
+    air.report().catch((error: unknown) => world.logger.error({ err: error }, 'the sensor was not read'));
+  }, READ_EVERY_MS).unref();
   const server = createServer(app);
   await listen(server, options);
   const { port } = server.address() as AddressInfo;
@@ -96,6 +101,7 @@ export async function startServer(options: ServerOptions, world: ServerWorld): P
   return {
     url: `http://${shownHost.includes(':') ? `[${shownHost}]` : shownHost}:${port}`,
     stop: async () => {
+      clearInterval(reading);
       const closed = new Promise<void>((done) => server.close(() => done()));
       server.closeIdleConnections();
       setTimeout(() => server.closeAllConnections(), GRACE_MS).unref();

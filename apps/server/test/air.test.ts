@@ -1,9 +1,12 @@
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import type { ShopDocument } from '@lean-clasp/core/formats';
+import { STARTER_SHOP } from '@lean-clasp/core/templates';
 import { createValidator } from '@lean-clasp/validation';
 import request from 'supertest';
 import { airWatch } from '../src/air/air-watch';
-import { type LastAir, lastAir, openDatabase } from '../src/store';
+import { equilibriumMoisturePct } from '@lean-clasp/core/materials';
+import { type AirLog, airLog, openDatabase } from '../src/store';
 import { startTestServer } from './start';
 
 type Answer = { readonly status: number; readonly body: string };
@@ -30,17 +33,26 @@ afterAll(() => new Promise((done) => sensor.close(done)));
 
 describe('airWatch', () => {
   const START = Date.parse('2026-11-24T08:00:00Z');
-  const nothing: LastAir = { find: () => Promise.resolve(null), keep: () => Promise.resolve() };
-  const watching = (where: () => string | null = () => address, last = nothing) => {
+  const nothing: AirLog = {
+    last: () => Promise.resolve(null),
+    keep: () => Promise.resolve(),
+    since: () => Promise.resolve([]),
+  };
+  const shopAt = (at: string | null): ShopDocument => ({
+    ...STARTER_SHOP,
+    ...(at === null ? {} : { sensor: { address: at, follow: true } }),
+  });
+  const watching = (where: () => string | null = () => address, log = nothing) => {
     let nowMs = START;
     const watch = airWatch({
-      address: () => Promise.resolve(where()),
+      shop: () => Promise.resolve(shopAt(where())),
       validator: createValidator(),
-      last,
+      log,
       now: () => nowMs,
     });
     return {
       report: watch.report,
+      series: watch.series,
       later: (seconds: number) => {
         nowMs += 1000 * seconds;
       },
@@ -51,15 +63,15 @@ describe('airWatch', () => {
     const db = await openDatabase(':memory:');
     try {
       answer = reading(16.5, 58, '2026-11-24T07:59:30Z');
-      await watching(undefined, lastAir(db)).report();
+      await watching(undefined, airLog(db)).report();
       answer = { status: 503, body: '' };
-      const again = watching(undefined, lastAir(db));
+      const again = watching(undefined, airLog(db));
       expect(await again.report()).toEqual({
         state: 'gone',
         air: { tempC: 16.5, rhPct: 58 },
         takenAtMs: Date.parse('2026-11-24T07:59:30Z'),
       });
-      const other = watching(() => `${address}?another`, lastAir(db));
+      const other = watching(() => `${address}?another`, airLog(db));
       expect(await other.report()).toMatchObject({ state: 'gone', air: null });
     } finally {
       await db.destroy();
@@ -87,6 +99,70 @@ describe('airWatch', () => {
     expect(await report()).toMatchObject({ state: 'fresh', air: { tempC: 17 } });
   });
 
+  it('keeps a reading every ten minutes, whoever asks in between, and none that is nonsense', async () => {
+    const db = await openDatabase(':memory:');
+    try {
+      const { report, later, series } = watching(undefined, airLog(db));
+      const minutes = [0, 4, 9, 10, 14, 20, 30];
+      let at = 0;
+      for (const minute of minutes) {
+        later(60 * (minute - at));
+        at = minute;
+        const takenAt = new Date(START + 60_000 * minute).toISOString();
+        answer = reading(minute === 20 ? 130 : 10 + minute / 10, 60, takenAt);
+        await report();
+      }
+      const { samples } = await series(1);
+      expect(samples.map(({ takenAtMs }) => (takenAtMs - START) / 60_000)).toEqual([0, 9, 30]);
+      expect(samples.map(({ tempC }) => tempC)).toEqual([10, 10.9, 13]);
+    } finally {
+      await db.destroy();
+    }
+  });
+
+  it('tells what wood has come to by the whole record, and a chart no more than it can show', async () => {
+    const db = await openDatabase(':memory:');
+    try {
+      const log = airLog(db);
+      const { series } = watching(undefined, log);
+      expect(await series(14)).toEqual({ samples: [], means: [], usualDay: [] });
+      const hours = Array.from({ length: 24 * 60 }, (_, i) => START - i * 3_600_000);
+      await log.keep(
+        address,
+        hours.map((takenAtMs) => ({ takenAtMs, tempC: 15, rhPct: 70 })),
+      );
+      await log.keep(address, [{ takenAtMs: START - 500 * 86_400_000, tempC: 30, rhPct: 10 }]);
+      const { samples, means, usualDay } = await series(30);
+      expect(samples.length).toBeLessThanOrEqual(600);
+      expect(samples.at(-1)?.takenAtMs).toBe(START);
+      expect(START - (samples[0]?.takenAtMs ?? 0)).toBeLessThanOrEqual(30 * 86_400_000);
+      const balance = equilibriumMoisturePct(15, 70);
+      expect(means.map(({ days }) => days)).toEqual([1, 3, 10, 30, 90]);
+      // Sixty days of it: wood of a day or ten is there, a thick beam half way from the usual 20 °C and 50 %.
+      expect(means[0]?.mcPct).toBeCloseTo(balance, 3);
+      expect(means[4]?.mcPct).toBeGreaterThan(equilibriumMoisturePct(20, 50) + 0.3 * (balance - 9.2));
+      expect(means[4]?.mcPct).toBeLessThan(balance - 0.5);
+      expect(usualDay).toHaveLength(24);
+    } finally {
+      await db.destroy();
+    }
+  });
+
+  it('forgets what is older than a year and a month', async () => {
+    const db = await openDatabase(':memory:');
+    try {
+      const log = airLog(db);
+      await log.keep(address, [{ takenAtMs: START - 401 * 86_400_000, tempC: 9, rhPct: 60 }]);
+      expect(await log.since(0)).toHaveLength(1);
+      await log.keep(address, [{ takenAtMs: START, tempC: 19, rhPct: 50 }]);
+      expect((await log.since(0)).map(({ tempC }) => tempC)).toEqual([19]);
+      await log.keep(address, []);
+      expect(await log.since(0)).toHaveLength(1);
+    } finally {
+      await db.destroy();
+    }
+  });
+
   it('does not ask again at once, and starts afresh at another address', async () => {
     let where: string | null = address;
     const { report, later } = watching(() => where);
@@ -100,6 +176,22 @@ describe('airWatch', () => {
     expect(await report()).toEqual({ state: 'gone', air: null, takenAtMs: null });
     where = null;
     expect((await report()).state).toBe('none');
+  });
+});
+
+describe('GET /api/air/series', () => {
+  it('is empty where nothing was read, and wants a number of days that can be', async () => {
+    const server = await startTestServer();
+    try {
+      const shop = request(server.url);
+      await shop.get('/api/air/series').expect(200, { samples: [], means: [], usualDay: [] });
+      for (const days of ['0', 'soon', '5000']) {
+        const { body } = await shop.get(`/api/air/series?days=${days}`).expect(422);
+        expect((body as { error: { field: string } }).error.field).toBe('days');
+      }
+    } finally {
+      await server.discard();
+    }
   });
 });
 

@@ -1,48 +1,96 @@
-import { afterAsking, AirReadingSchema, type AirReport, type Asked, NO_SENSOR } from '@lean-clasp/core/air';
+import {
+  afterAsking,
+  AirReadingSchema,
+  type AirReport,
+  type AirSeries,
+  type Asked,
+  NO_SENSOR,
+  runningMeans,
+  thinned,
+  usualDay,
+  usualMoisturePct,
+} from '@lean-clasp/core/air';
+import type { ShopDocument } from '@lean-clasp/core/formats';
 import type { Validator } from '@lean-clasp/validation';
-import type { LastAir } from '../store';
+import type { AirLog } from '../store';
 
 /** The shop's sensor as far as this server has asked it. */
 export interface AirWatch {
   /** Asks again if the last answer is not of just now; silence and nonsense keep the last sane value. */
   readonly report: () => Promise<AirReport>;
+  /** What was read over the last days, and what wood has come to by all that was ever read. */
+  readonly series: (days: number) => Promise<AirSeries>;
 }
 
 /** What the watch needs, passed in. */
 export interface AirWorld {
-  /** Where the sensor answers; null where there is none. */
-  readonly address: () => Promise<string | null>;
+  /** The shop as it stands; its sensor answers at the address it names. */
+  readonly shop: () => Promise<ShopDocument | null>;
   readonly validator: Validator;
-  /** What was read before this server started. */
-  readonly last: LastAir;
+  readonly log: AirLog;
   readonly now: () => number;
 }
 
+/** The server asks this often by itself, so that the record has no holes while nobody looks. */
+export const READ_EVERY_MS = 600_000;
 /** Sensors are asked no more often than this. */
 const ASK_EVERY_MS = 20_000;
 /** One that takes longer counts as silent. */
 const PATIENCE_MS = 2000;
 /** Longer answers are not readings. */
 const MOST_CHARACTERS = 4000;
+/** Readings closer together than this are not worth keeping. */
+const KEEP_EVERY_MS = 0.9 * READ_EVERY_MS;
+/** More points than this no chart shows. */
+const MOST_POINTS = 600;
+/** Readings that make up a usual day, days. */
+const USUAL_DAYS = 14;
+
+const DAY_MS = 86_400_000;
 
 /** Watches one sensor; another address starts afresh. */
-export function airWatch({ address, validator, last, now }: AirWorld): AirWatch {
+export function airWatch({ shop, validator, log, now }: AirWorld): AirWatch {
   let known: { readonly address: string; readonly report: AirReport; readonly askedAtMs: number } | null =
     null;
+  let keptAtMs = Number.NEGATIVE_INFINITY;
+  const keep = async (address: string, { air, takenAtMs }: AirReport) => {
+    if (air === null || takenAtMs === null || takenAtMs - keptAtMs < KEEP_EVERY_MS) return;
+    keptAtMs = takenAtMs;
+    await log.keep(address, [{ ...air, takenAtMs }]);
+  };
   return {
     report: async () => {
-      const current = await address();
-      if (current === null) return NO_SENSOR;
-      const before = known !== null && known.address === current ? known : null;
+      const address = (await shop())?.sensor?.address ?? null;
+      if (address === null) return NO_SENSOR;
+      const before = known !== null && known.address === address ? known : null;
       if (before !== null && now() - before.askedAtMs < ASK_EVERY_MS) return before.report;
-      const asked = await ask(current, validator);
-      const remembered = before === null ? await last.find(current) : null;
-      const report = afterAsking(before?.report ?? { ...NO_SENSOR, ...remembered }, asked, now());
-      if (report.takenAtMs !== (before?.report ?? remembered)?.takenAtMs) await last.keep(current, report);
-      known = { address: current, report, askedAtMs: now() };
+      const asked = await ask(address, validator);
+      const report = afterAsking(before?.report ?? (await remembered(log, address)), asked, now());
+      if (before === null) keptAtMs = Number.NEGATIVE_INFINITY;
+      known = { address, report, askedAtMs: now() };
+      await keep(address, report);
       return report;
     },
+    series: async (days) => {
+      const own = await shop();
+      const all = await log.since(0);
+      const since = (lastDays: number) =>
+        all.filter(({ takenAtMs }) => takenAtMs >= now() - lastDays * DAY_MS);
+      return {
+        samples: thinned(since(days), MOST_POINTS),
+        means: own === null || all.length === 0 ? [] : runningMeans(all, usualMoisturePct(own), now()),
+        usualDay: usualDay(since(USUAL_DAYS), (atMs) => new Date(atMs).getHours()),
+      };
+    },
   };
+}
+
+/** What was read before this server started. */
+async function remembered(log: AirLog, address: string): Promise<AirReport> {
+  const last = await log.last(address);
+  if (last === null) return NO_SENSOR;
+  const { takenAtMs, ...air } = last;
+  return { ...NO_SENSOR, air, takenAtMs };
 }
 
 async function ask(address: string, validator: Validator): Promise<Asked> {

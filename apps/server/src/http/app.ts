@@ -1,5 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { within } from '@lean-clasp/core/basics';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { createCalculator, type Validator } from '@lean-clasp/validation';
 import compression from 'compression';
@@ -34,6 +35,8 @@ export interface AppDeps {
   readonly version: string;
 }
 
+/** How far back a series of readings may be asked for. */
+const SERIES_DAYS = { min: 1, max: 400, unit: 'days' };
 const BODY_LIMIT = '1mb';
 const YEAR_S = 31_536_000;
 
@@ -108,6 +111,10 @@ function apiRoutes(deps: AppDeps): express.Router {
   router.use('/shops', documentRoutes('shop', shops, validator));
   router.get('/air', async (_request, response) => {
     response.json(await deps.air.report());
+  });
+  router.get('/air/series', async (request, response) => {
+    const { days = '14' } = request.query;
+    response.json(await deps.air.series(within(Number(days), 'days', SERIES_DAYS)));
   });
   router.use('/runs', runRoutes(runs, validator));
   router.use(calcRoutes(createCalculator(validator), validator));

@@ -1,4 +1,4 @@
-import type { Kysely, Migration, MigrationProvider } from 'kysely';
+import { type Kysely, type Migration, type MigrationProvider, sql } from 'kysely';
 
 /** Numbered migrations; never edited once released, only added to. */
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -47,6 +47,23 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
         .addColumn('rh_pct', 'real', (column) => column.notNull())
         .addColumn('taken_at_ms', 'integer', (column) => column.notNull())
         .execute();
+    },
+  },
+  // The series of readings, which the last one belongs to.
+  '0003-air-samples': {
+    up: async (db: Kysely<unknown>) => {
+      await db.schema
+        .createTable('air_samples')
+        .addColumn('address', 'text', (column) => column.notNull())
+        .addColumn('taken_at_ms', 'integer', (column) => column.notNull())
+        .addColumn('temp_c', 'real', (column) => column.notNull())
+        .addColumn('rh_pct', 'real', (column) => column.notNull())
+        .addPrimaryKeyConstraint('air_samples_pk', ['address', 'taken_at_ms'])
+        .execute();
+      await sql`insert into air_samples (address, taken_at_ms, temp_c, rh_pct)
+        select address, taken_at_ms, temp_c, rh_pct from last_air`.execute(db);
+      await db.schema.createIndex('air_samples_by_time').on('air_samples').column('taken_at_ms').execute();
+      await db.schema.dropTable('last_air').execute();
     },
   },
 };

@@ -30,8 +30,8 @@ interface RunsTable {
   updated_at_ms: number;
 }
 
-/** The last sane reading of a sensor. */
-interface LastAirTable {
+/** Sane readings of sensors. */
+interface AirSamplesTable {
   address: string;
   temp_c: number;
   rh_pct: number;
@@ -40,7 +40,7 @@ interface LastAirTable {
 
 /** The database as Kysely sees it. */
 export interface Tables {
-  last_air: LastAirTable;
+  air_samples: AirSamplesTable;
   documents: DocumentsTable;
   document_edits: DocumentEditsTable;
   runs: RunsTable;

@@ -1,4 +1,4 @@
-import type { AirReport } from '@lean-clasp/core/air';
+import type { AirReport, AirSeries } from '@lean-clasp/core/air';
 import type { BuildDocument, RunDocument } from '@lean-clasp/core/formats';
 import type { BuildStart } from '@lean-clasp/core/templates';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
@@ -39,12 +39,14 @@ export const api = createApi({
     }),
     runs: builder.query<RunDocument[], void>({ query: () => '/runs', providesTags: ['Runs'] }),
     air: builder.query<AirReport, void>({ query: () => '/air' }),
+    airSeries: builder.query<AirSeries, number>({ query: (days) => `/air/series?days=${days}` }),
     calculations: builder.query<CalculationListing[], void>({ query: () => '/calc' }),
   }),
 });
 
 export const {
   useAirQuery,
+  useAirSeriesQuery,
   useBuildsQuery,
   useCreateBuildMutation,
   useRemoveBuildMutation,

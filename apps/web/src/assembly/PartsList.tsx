@@ -4,6 +4,7 @@ import { CONDITION_WORDS, SPECIES_OPTIONS, sideWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
+import { unmeteredHint } from '../air/wood-words';
 import { isSelected, useSelection } from '../drawing/selection';
 import { Section } from '../frame/Page';
 import { COUNTED_COLUMNS, Figure, OpeningRow, RowNumber } from '../parts/OpeningRow';
@@ -96,7 +97,7 @@ export function PartsList() {
 function GroupRow({ group, sets }: { readonly group: PartGroup; readonly sets: number }) {
   const f = useFormat();
   const { selected, select } = useSelection();
-  const { build, edit } = useOpenBuild();
+  const { build, shop, edit } = useOpenBuild();
   const first = group.parts[0];
   if (first === undefined) return null;
   const ids = group.parts.map(({ part }) => part.id);
@@ -144,7 +145,7 @@ function GroupRow({ group, sets }: { readonly group: PartGroup; readonly sets: n
               optional
               value={note?.mcPct ?? null}
               bounds={LIMITS.moisturePct}
-              hint="empty: as the air"
+              hint={unmeteredHint(Math.min(...part.blankMm), first.traits, shop)}
               onChange={(mcPct) => edit(`Moisture of ${name}`, noteParts(ids, { mcPct }))}
               width={170}
             />

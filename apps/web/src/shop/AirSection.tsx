@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
 import { FieldRow } from '../parts/FieldRow';
 import { NumberField, ScaledField } from '../quantities/fields';
+import { AirRecord } from './AirRecord';
 import { SensorFields } from './SensorFields';
 import { useEditShop } from './use-edit-shop';
 
@@ -67,9 +68,11 @@ export function AirSection({ shop }: { readonly shop: ShopDocument }) {
         />
       </FieldRow>
       <SensorFields shop={shop} />
+      <AirRecord shop={shop} />
       {shop.hours.length > 0 && (
         <Typography sx={{ mb: 1.5 }}>
-          As a rule through the day – plans use these to propose a better hour:
+          As a rule through the day – plans propose a better hour by these, and take wood that nobody has
+          metered to have lain in their mean:
         </Typography>
       )}
       {shop.hours.map((hour, index) => (

@@ -32,8 +32,8 @@ function renderShop(air: object | null) {
   localStorage.clear();
   jest
     .spyOn(globalThis, 'fetch')
-    .mockImplementation(() =>
-      air === null
+    .mockImplementation((input) =>
+      air === null || (input instanceof Request ? input.url : String(input)).includes('/series')
         ? new Promise(() => undefined)
         : Promise.resolve(
             new Response(JSON.stringify(air), { headers: { 'content-type': 'application/json' } }),

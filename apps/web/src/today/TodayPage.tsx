@@ -1,5 +1,5 @@
 import type { BuildDocument, RunDocument, ShopDocument } from '@lean-clasp/core/formats';
-import { equilibriumMoisturePct } from '@lean-clasp/core/materials';
+import { storedMoisturePct } from '@lean-clasp/core/air';
 import { ASPECTS } from '@lean-clasp/core/verdicts';
 import { ASPECT_NAMES } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
@@ -17,6 +17,7 @@ import { Page, Section } from '../frame/Page';
 import { useFormat } from '../quantities/use-format';
 import { AGE_EVERY_MS, airWords } from '../air/air-words';
 import { useAirReport, useShopNow } from '../air/use-shop-now';
+import { PLAIN_WOOD, USUAL_MM } from '../air/wood-words';
 import { SHOP_ID } from '../shop/shop-id';
 import { StateMark } from '../verdicts/state-mark';
 import { ShopDates } from './ShopDates';
@@ -182,17 +183,17 @@ function Air() {
         {f.temperature(climate.tempC)}, {Math.round(climate.rhPct)} %
       </Typography>
       <Typography sx={{ mb: 2 }}>
-        Wood left here settles at {equilibriumMoisturePct(climate.tempC, climate.rhPct).toFixed(1)} %
-        moisture. {report.state === 'none' ? 'Typed in by hand under Shop.' : airWords(report, nowMs)}
+        Boards that lie here are at {storedMoisturePct(USUAL_MM, PLAIN_WOOD, shop).toFixed(1)} % moisture by
+        the air of weeks. {report.state === 'none' ? 'Typed in by hand under Shop.' : airWords(report, nowMs)}
       </Typography>
       {hours.length > 0 && (
         <>
           <Typography variant="h3">Through the day, as a rule</Typography>
-          {hours.map((hour) => (
+          {hours.filter(isTold).map((hour) => (
             <Box key={hour.hour} sx={{ display: 'flex', gap: 2 }}>
               <Box sx={{ width: 60 }}>{String(hour.hour).padStart(2, '0')}:00</Box>
               <Box>
-                {f.temperature(hour.tempC)}, {hour.rhPct} %
+                {f.temperature(hour.tempC)}, {Math.round(hour.rhPct)} %
               </Box>
             </Box>
           ))}
@@ -201,3 +202,7 @@ function Air() {
     </Section>
   );
 }
+
+/** A day that was read hour by hour is told every four hours. */
+const isTold = (_: unknown, i: number, hours: readonly unknown[]): boolean =>
+  hours.length <= 8 || i % 4 === 2;

@@ -8,7 +8,7 @@ describe('VerdictStrip', () => {
   it('says each of the four with its word, figure, limit and cause', async () => {
     renderBuild(<VerdictStrip />);
     expect((await cell('In time')).getAttribute('aria-label')).toMatch(
-      /^In time fails: 1:23 short of 6:07; A–B takes 7:30 of 6:07 closed assembly time/,
+      /^In time fails: 1:12 short of 6:18; A–B takes 7:30 of 6:18 closed assembly time/,
     );
     expect((await cell('Tight')).getAttribute('aria-label')).toMatch(
       /^Tight holds: 1\.5\d MPa lowest, wants 1\.20 MPa/,

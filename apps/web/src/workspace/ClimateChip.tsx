@@ -13,6 +13,7 @@ import { useNow } from '../parts/use-now';
 import { Tick } from '../parts/Tick';
 import { NumberField, ScaledField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
+import { USUAL_MM } from '../air/wood-words';
 import { useBuildHandle } from './open-build';
 
 /** Look of the figures in the header. */
@@ -27,11 +28,14 @@ export const chipStyle = {
 export const ClimateChip = memo(function ClimateChip({
   own,
   shops,
+  woodPct,
   sensor,
 }: {
   /** Null: the shop's. */
   readonly own: Climate | null;
   readonly shops: Climate;
+  /** What a board that nobody has metered is reckoned with, %. */
+  readonly woodPct: number;
   /** Whether the shop's air is what its sensor reads. */
   readonly sensor: boolean;
 }) {
@@ -54,7 +58,7 @@ export const ClimateChip = memo(function ClimateChip({
         aria-haspopup="dialog"
       >
         {f.temperature(climate.tempC)} · {Math.round(climate.rhPct)} % ·{' '}
-        {note === '' ? `wood ${emc.toFixed(1)} %` : note}
+        {note === '' ? `wood ${woodPct.toFixed(1)} %` : note}
       </Button>
       <Popover
         open={anchor !== null}
@@ -88,9 +92,10 @@ export const ClimateChip = memo(function ClimateChip({
             />
           </FieldRow>
           <Box sx={{ fontSize: '0.9375rem', color: 'text.secondary' }}>
-            {own === null && report.state !== 'none' && `${airWords(report, nowMs)} `}
-            Wood left in this air settles at {emc.toFixed(1)} % moisture. Air, wood and glue are taken at one
-            temperature.
+            {own === null && report.state !== 'none' && `${airWords(report, nowMs)} `}A board of{' '}
+            {f.length(USUAL_MM)} that nobody has metered is reckoned at {woodPct.toFixed(1)} %: wood follows
+            the air of weeks. Left in this air it would settle at {emc.toFixed(1)} %. Air, wood and glue are
+            taken at one temperature.
           </Box>
         </Box>
       </Popover>

@@ -1,3 +1,4 @@
+import { storedMoisturePct } from '@lean-clasp/core/air';
 import { kindWords } from '@lean-clasp/words';
 import RedoIcon from '@mui/icons-material/Redo';
 import UndoIcon from '@mui/icons-material/Undo';
@@ -7,6 +8,7 @@ import InputBase from '@mui/material/InputBase';
 import { memo } from 'react';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { redo, undo } from '../documents/sync';
+import { PLAIN_WOOD, USUAL_MM } from '../air/wood-words';
 import { useOpenBuild, useBuildHandle } from './open-build';
 import { ClimateChip } from './ClimateChip';
 import { CrewChip } from './CrewChip';
@@ -50,7 +52,12 @@ export function WorkspaceHeader() {
       </Box>
       <SavedWord />
       <HistoryButtons />
-      <ClimateChip own={build.climate} shops={shop.climate} sensor={shop.sensor?.follow ?? false} />
+      <ClimateChip
+        own={build.climate}
+        shops={shop.climate}
+        woodPct={storedMoisturePct(USUAL_MM, PLAIN_WOOD, shop)}
+        sensor={shop.sensor?.follow ?? false}
+      />
       <CrewChip crew={build.crew} />
     </Box>
   );

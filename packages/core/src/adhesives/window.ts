@@ -1,7 +1,7 @@
 import { within } from '../basics/checks';
 import { type Finding, finding } from '../findings';
 import { LIMITS } from '../basics/limits';
-import { equilibriumMoisturePct, type GluingTraits, vapourPressureDeficitKPa } from '../materials';
+import { type GluingTraits, inBalancePct, vapourPressureDeficitKPa } from '../materials';
 import { clamp, type Range, scaleRange, subtractRanges } from '../basics/range';
 import type { Adhesive, Chemistry } from './adhesive';
 
@@ -109,11 +109,7 @@ interface Factors {
 export function adhesiveWindow(adhesive: Adhesive, conditions: WindowConditions): AdhesiveWindow {
   const tempC = within(conditions.tempC, 'tempC', LIMITS.tempC);
   const rhPct = within(conditions.rhPct, 'rhPct', LIMITS.relativeHumidityPct);
-  const mcPct = within(
-    conditions.mcPct ?? Math.min(LIMITS.moisturePct.max, equilibriumMoisturePct(tempC, rhPct)),
-    'mcPct',
-    LIMITS.moisturePct,
-  );
+  const mcPct = within(conditions.mcPct ?? inBalancePct({ tempC, rhPct }), 'mcPct', LIMITS.moisturePct);
   const woodTempC = within(conditions.woodTempC ?? tempC, 'woodTempC', LIMITS.tempC);
   const glueTempC = within(conditions.glueTempC ?? tempC, 'glueTempC', LIMITS.tempC);
   const factors = FACTORS[adhesive.chemistry]({ tempC, woodTempC, rhPct, mcPct, conditions });

@@ -8,3 +8,14 @@ export {
   NO_SENSOR,
 } from './reading';
 export { simulatedAir } from './simulated';
+export {
+  type AirSample,
+  type AirSeries,
+  bestHours,
+  type GoodHours,
+  MEAN_DAYS,
+  runningMeans,
+  thinned,
+  usualDay,
+} from './series';
+export { type AirMean, storedMoisturePct, usualMoisturePct } from './stored-wood';

@@ -6,8 +6,8 @@ const DAY = Object.freeze({
   warmestC: 21,
   /** Hour of the greatest warmth; the coldest lies twelve hours off. */
   warmestHour: 15,
-  rhAtCold: 74,
-  rhAtWarm: 42,
+  rhAtCold: 68,
+  rhAtWarm: 41,
   noiseC: 0.25,
   noiseRh: 1.2,
 });

@@ -1,4 +1,4 @@
-export { type Bounds, InputError } from './checks';
+export { type Bounds, InputError, within } from './checks';
 export { leastBy } from './least-by';
 export { LIMITS } from './limits';
 export type { Range } from './range';

@@ -1,7 +1,8 @@
 import { ofCode } from '../findings';
 import type { RunEvent } from '../formats';
+import { DEMO_SHOP, wagonBuilds } from '../demo';
 import { maplePanel, TEST_SHOP } from '../test-support/builds';
-import { planBuild } from '../plan';
+import { planBuild, settlePlan } from '../plan';
 import {
   benchScript,
   gatherList,
@@ -129,6 +130,25 @@ describe('gatherList', () => {
     const packed = planBuild(maplePanel({ edge: { kind: 'blocks', thicknessMm: 20 } }), TEST_SHOP);
     expect(ofCode(gatherList(packed), 'gather-packing')?.values.count).toBe(12);
   });
+});
+
+describe('gatherList of the demo', () => {
+  it.each(wagonBuilds().map(({ id, build }) => [id, build] as const))(
+    '%s: all that presses, once',
+    (_, build) => {
+      const settled = settlePlan(planBuild(build, DEMO_SHOP));
+      const items = gatherList(settled);
+      const loose = items.flatMap((item) => (item.code === 'gather-loose' ? [item.values.kind] : []));
+      expect(new Set(loose).size).toBe(loose.length);
+      if (settled.row !== null) return;
+      const counted = items.flatMap((item) =>
+        item.code === 'gather-loose' || item.code === 'gather-clamps' ? [item.values.count] : [],
+      );
+      const taken = settled.pulls.flatMap(({ taken: own }) => own.map(({ count }) => count));
+      const sum = (counts: readonly number[]) => counts.reduce((total, count) => total + count, 0);
+      expect(sum(counted)).toBe(sum(taken));
+    },
+  );
 });
 
 describe('troubleOptions', () => {

@@ -93,15 +93,28 @@ function clampThings(plan: Plan): Finding[] {
           }),
         )
       : rowOpenings(plan.row).filter(({ use }) => use === 'across');
-  return opened.map(({ count, kind, openingMm, numbers, session }) =>
-    openingMm === null
-      ? finding('gather-loose', 'informs', { count, kind: kind ?? '' })
-      : finding('gather-clamps', 'informs', {
-          count,
-          kind: kind ?? '',
-          openingMm,
-          session: session === null ? 0 : session + 1,
-          numbers: [...numbers].sort((a, b) => a - b).join(', '),
-        }),
-  );
+  const loose = opened.filter(({ openingMm }) => openingMm === null);
+  const kinds = [...new Set(loose.map(({ kind }) => kind))];
+  return [
+    ...opened.flatMap(({ count, kind, openingMm, numbers, session }) =>
+      openingMm === null
+        ? []
+        : [
+            finding('gather-clamps', 'informs', {
+              count,
+              kind: kind ?? '',
+              openingMm,
+              session: session === null ? 0 : session + 1,
+              numbers: [...numbers].sort((a, b) => a - b).join(', '),
+            }),
+          ],
+    ),
+    // What is not opened lies in one heap, whichever pull it is for.
+    ...kinds.map((kind) =>
+      finding('gather-loose', 'informs', {
+        count: loose.reduce((sum, each) => sum + (each.kind === kind ? each.count : 0), 0),
+        kind: kind ?? '',
+      }),
+    ),
+  ];
 }

@@ -10,7 +10,7 @@ import {
 import { PLAIN_JOB, rankAdhesives } from '../choice';
 import { bounded, FINISHES, oneOf, orNull, strictObject } from '../formats';
 import { LIMITS } from '../basics/limits';
-import { equilibriumMoisturePct, resolveSpecies } from '../materials';
+import { inBalancePct, resolveSpecies } from '../materials';
 import { calculation } from './calculation';
 import {
   FacesSchema,
@@ -135,8 +135,7 @@ export const adhesiveRank = calculation({
       sg: properties.sg,
       traits,
       endGrainShare: (endGrainPct ?? 0) / 100,
-      mcPct:
-        asked.mcPct ?? Math.min(LIMITS.moisturePct.max, equilibriumMoisturePct(asked.tempC, asked.rhPct)),
+      mcPct: asked.mcPct ?? inBalancePct(asked),
     });
     const first = glues.find(({ refusals }) => refusals.length === 0);
     return {

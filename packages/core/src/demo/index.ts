@@ -1,3 +1,4 @@
 export { type DemoBuild, wagonBuilds } from './wagon';
+export { pastAir } from './past-air';
 export { DEMO_SHOP } from './shop';
 export { pastRuns, stageFloor } from './stage-floor';

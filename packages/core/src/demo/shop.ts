@@ -7,7 +7,7 @@ export const DEMO_SHOP: ShopDocument = {
   name: 'The Wagon Shed',
   climate: { tempC: 18, rhPct: 45 },
   hours: [
-    { hour: 8, tempC: 9, rhPct: 68 },
+    { hour: 8, tempC: 11, rhPct: 62 },
     { hour: 11, tempC: 15, rhPct: 55 },
     { hour: 14, tempC: 21, rhPct: 44 },
     { hour: 17, tempC: 18, rhPct: 47 },

@@ -79,6 +79,19 @@ export const ShopDocumentSchema = strictObject({
   name: Type.String({ minLength: 1, maxLength: 120 }),
   climate: ClimateSchema,
   hours: Type.Array(HourSchema, { maxItems: 24 }),
+  /**
+   * What wood that nobody has metered would have come to by the air of the last weeks, for so many days until it comes to balance;
+   * left out where no sensor has kept readings: then by the usual air.
+   */
+  airMeans: Type.Optional(
+    Type.Array(
+      strictObject({
+        days: Type.Number({ minimum: 0.1, maximum: 1000 }),
+        mcPct: bounded(LIMITS.moisturePct),
+      }),
+      { maxItems: 12 },
+    ),
+  ),
   /** A thermo-hygrometer that is asked over HTTP; left out where there is none. */
   sensor: Type.Optional(
     strictObject({

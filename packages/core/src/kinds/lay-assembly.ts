@@ -10,7 +10,7 @@ const GLUED_SHARE: Readonly<Record<GluedRegion, number>> = { full: 1, middle: 1 
 /**
  * The assembly that a build describes: its kind's layout, or the person's own parts, with what was noted at
  * the bench.
- * @param nowPct moisture content of wood in balance with the shop.
+ * @param nowPct moisture content of wood of ordinary thickness that lies in the shop, %.
  * @throws InputError for answers that cannot be made, with the nearest that can.
  */
 export function layAssembly(build: BuildDocument, nowPct: number): Assembly {

@@ -12,3 +12,4 @@ export {
   type Species,
   type WoodProperties,
 } from './species';
+export { balanceDays, inBalancePct } from './balance';

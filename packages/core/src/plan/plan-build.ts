@@ -2,8 +2,7 @@ import { type AssemblyFacts, deriveAssembly, panelOf } from '../assembly';
 import { type Finding, finding } from '../findings';
 import type { BuildDocument, ShopDocument } from '../formats';
 import { layAssembly } from '../kinds';
-import { LIMITS } from '../basics/limits';
-import { equilibriumMoisturePct } from '../materials';
+import { storedMoisturePct } from '../air';
 import { panelPressure, type Press } from '../mechanics';
 import { covers, LEAST_CUP_ML } from '../spread';
 import { judge, judgeTight } from '../verdicts';
@@ -20,6 +19,9 @@ import { settleRow } from './row/settle-row';
 import { adhesiveOf } from './shelf';
 import { squeezePlan } from './squeeze';
 
+/** A board as thick as most, for what is laid out before its own thickness is known, mm. */
+const BOARD_MM = 20;
+
 /**
  * Computes everything there is to say about a build in a shop, whatever its kind. Pure and fast enough to run for every
  * keystroke and for every candidate fix.
@@ -27,10 +29,11 @@ import { squeezePlan } from './squeeze';
  */
 export function planBuild(build: BuildDocument, shop: ShopDocument): Plan {
   const climate = build.climate ?? shop.climate;
-  const airMcPct = Math.min(LIMITS.moisturePct.max, equilibriumMoisturePct(climate.tempC, climate.rhPct));
-  const facts = deriveAssembly(layAssembly(build, airMcPct));
+  const facts = deriveAssembly(layAssembly(build, storedMoisturePct(BOARD_MM, { openPored: false }, shop)));
   const adhesive = adhesiveOf(build.glue.adhesive, shop, 'glue.adhesive');
-  const partMcPct = facts.parts.map(({ part }) => part.mcPct ?? airMcPct);
+  const partMcPct = facts.parts.map(
+    ({ part, traits }) => part.mcPct ?? storedMoisturePct(Math.min(...part.blankMm), traits, shop),
+  );
   const bare = planJoints({ build, climate, facts, adhesive, partMcPct });
   const row = facts.assembly.row
     ? planRow({ build, shop, adhesive, panel: panelOf(facts), boardMcPct: partMcPct, joints: bare })

@@ -17,7 +17,7 @@ export interface PlanParts {
   readonly climate: Climate;
   readonly facts: AssemblyFacts;
   readonly adhesive: Adhesive;
-  /** As metered, else as the air keeps it, in the order of the parts, %. */
+  /** As metered, else by the air of the last weeks, in the order of the parts, %. */
   readonly partMcPct: readonly number[];
   readonly joints: readonly PlannedJoint[];
   readonly pulls: readonly PlannedPull[];

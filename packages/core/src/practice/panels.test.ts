@@ -64,11 +64,20 @@ const JOBS: readonly (readonly [name: string, input: PlanInput, expected: Expect
     { states: { inTime: 'holds' }, handsOnMin: [3, 9] },
   ],
   [
+    'a cold damp evening: the boards have lain in the shop for weeks, and are as dry as ever',
+    {
+      template: 'edge-panel',
+      answers: { species: 'hard-maple', boards: 3, widthMm: 240, lengthMm: 600, thicknessMm: 20 },
+      climate: { tempC: 12, rhPct: 92 },
+    },
+    { states: { inTime: 'holds', tight: 'holds', square: 'holds', flat: 'holds' }, handsOnMin: [3, 6] },
+  ],
+  [
     'boards read wet: the glue refuses them, whatever presses',
     {
       template: 'edge-panel',
       answers: { species: 'hard-maple', boards: 3, widthMm: 240, lengthMm: 600, thicknessMm: 20 },
-      climate: { tempC: 20, rhPct: 97 },
+      partNotes: [{ id: 'board-2', species: null, mcPct: 19, condition: 'fresh' }],
     },
     { states: { tight: 'fails' }, causes: { tight: 'wood-too-wet' } },
   ],

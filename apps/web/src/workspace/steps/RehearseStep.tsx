@@ -34,8 +34,9 @@ export function RehearseStep() {
   const f = useFormat();
   const { ticked, toggle, clear } = useTicks(id);
   if (plan === null) return <Loading />;
-  const items = gatherList(plan).map((finding): Item => ({
-    id: gatherId(finding),
+  const found = gatherList(plan);
+  const items = found.map((finding, i): Item => ({
+    id: gatherId(finding, found.slice(0, i)),
     words: says(finding, f),
   }));
   const all = [...BEFORE_IT_CLOSES, ...items].map((item) => item.id);
@@ -57,8 +58,14 @@ export function RehearseStep() {
   );
 }
 
-/** What an item is, whatever its amounts come to: its code, and which kind or glue it is where there may be several. */
-const gatherId = ({ code, values }: Finding): string =>
+/** What an item is, whatever its amounts come to: its code, which kind or spreader it is, and which of several like it. */
+function gatherId(finding: Finding, before: readonly Finding[]): string {
+  const named = nameOf(finding);
+  const like = before.filter((each) => nameOf(each) === named).length;
+  return like === 0 ? named : `${named}#${like + 1}`;
+}
+
+const nameOf = ({ code, values }: Finding): string =>
   'kind' in values ? `${code}:${values.kind}` : 'method' in values ? `${code}:${values.method}` : code;
 
 function Ticks({

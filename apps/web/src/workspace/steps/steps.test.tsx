@@ -105,7 +105,7 @@ describe('Order', () => {
     expect(
       await screen.findByRole('img', { name: /^\d+ moves in 9:30; tightest A–B, / }),
     ).toBeInTheDocument();
-    expect(screen.getByText(/^9:30 hands-on, then 1 h 5 min in clamps/)).toBeInTheDocument();
+    expect(screen.getByText(/^9:30 hands-on, then 1 h 10 min in clamps/)).toBeInTheDocument();
     expect(await screen.findByRole('button', { name: /^Do it: One more pair of hands/ })).toBeInTheDocument();
   });
 });

@@ -91,7 +91,7 @@ describe('arrangements of builds', () => {
   });
 
   it('cuts a stack that outlasts its glue into sessions, and says what limits a build that cannot be made', () => {
-    const feet = { ...demo('trestle-feet'), climate: { tempC: 22, rhPct: 35 }, crew: 2 };
+    const feet = { ...demo('trestle-feet'), climate: { tempC: 26, rhPct: 30 }, crew: 2 };
     expect(planBuild(feet, DEMO_SHOP).verdicts.inTime.state).toBe('fails');
     const { best, plan } = arranged(feet);
     expect(best.sessions.length).toBeGreaterThan(1);

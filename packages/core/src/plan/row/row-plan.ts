@@ -28,7 +28,7 @@ export interface RowPlan {
   readonly panel: Panel;
   /** What lies in the bars in each session; the whole panel where it is glued in one go. */
   readonly stages: readonly RowStage[];
-  /** Moisture content of each board today, metered or as the air keeps it. */
+  /** Moisture content of each board today, metered or by the air of the last weeks. */
   readonly boardMcPct: readonly number[];
   readonly lines: readonly PlannedLine[];
   readonly clampSet: ClampSet;

@@ -47,7 +47,7 @@ export function BoardFields({ board, label }: { readonly board: Board; readonly 
           optional
           value={board.mcPct}
           bounds={LIMITS.moisturePct}
-          hint="empty: as the air"
+          hint="empty: by the air of weeks"
           onChange={(mcPct) => set('Moisture', { mcPct })}
           width={160}
         />
