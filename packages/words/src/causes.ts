@@ -131,6 +131,8 @@ export const CAUSES: Words<CauseValues> = {
     corners === 1
       ? `at the mitre if both its cuts are ${errorDeg}° off`
       : `at the last of ${corners} mitres if every cut is ${errorDeg}° off`,
+  'glued-across': ({ line, gluedMm, limitMm, movesMm }, f) =>
+    `${line} is glued over ${f.length(gluedMm)} across the grain: over the year the wood wants to move ${f.fine(movesMm)} to either side, and splits or lets go. Glue ${f.length(limitMm)} at most, or let it slide`,
   'one-sided-bends': ({ lowMm, highMm }, f) =>
     `veneered on one face only: the sheet comes out bowed by ${f.fine(lowMm)} to ${f.fine(highMm)} as it dries`,
   springback: () => 'springback that the form must allow for',

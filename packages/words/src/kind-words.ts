@@ -219,8 +219,12 @@ export const KIND_FINDINGS: Words<KindValues> = {
     `The corner of ${angleDeg.toFixed(0)}° wants the saw at ${sawDeg.toFixed(1)}°, beyond 45°: carry the part upright and tilt it by ${tiltDeg.toFixed(1)}°.`,
   'stack-sum': ({ stackMm, toleranceMm, shoulderMm, spacerMm }, f) =>
     `Slats and spacers add up to ${f.fine(stackMm)} ± ${f.fine(toleranceMm)}; the shoulder is at ${f.fine(shoulderMm)}. Spacers of ${f.fine(spacerMm)}.`,
-  'peg-slot': ({ peg, atMm, slotMm }, f) =>
-    `Peg ${peg}, ${f.length(Math.abs(atMm))} from the middle: slot ${f.fine(slotMm)} long.`,
+  'glue-the-middle': ({ gluedMm, widthMm }, f) =>
+    `Glue in the middle ${f.length(gluedMm)} of ${f.length(widthMm)} only: over the year the panel then moves ${f.fine(0.5)} at most where it is held.`,
+  'drill-for-pegs': ({ pegs, pegMm, fromShoulderMm, offsetMm }, f) =>
+    `Drill ${pegs} holes of ${f.fine(pegMm)} through each end, ${f.fine(fromShoulderMm)} from the shoulder. In the tongue ${f.fine(offsetMm)} nearer to it [judgement]: the peg then draws the end home. The middle one round, the others slots.`,
+  'peg-slot': ({ peg, atMm, slotMm, outwardMm }, f) =>
+    `Peg ${peg}, ${f.length(Math.abs(atMm))} from the middle: slot ${f.fine(slotMm)} long, ${f.fine(outwardMm)} of it beyond the peg towards the edge.`,
   'one-sided': () => 'Veneer on one face only: the sheet bends. Veneer both, in one press.',
   'bend-plies': ({ plies, plyMm, spare, strainPct, springbackPct, formRadiusMm }, f) =>
     `${plies} plies of ${f.fine(plyMm)} and ${spare} spare, strained ${strainPct.toFixed(2)} %; springback ${springbackPct.toFixed(1)} %, so a form of radius ${f.length(formRadiusMm)}.`,

@@ -73,6 +73,10 @@ export const PULL_CAUSES: Words<PullValues> = {
       : `Round every corner the band loses pull (friction ${friction}): the ratchet at the sharpest corner, or waxed paper under it.`,
   'opposed-clamps': ({ mostRatio }) =>
     `Then opposed clamps, both directions in turn: neither more than ${mostRatio.toFixed(2)} times the other, or the mitres slide.`,
+  'opposed-uneven': ({ acrossN, downN, mostRatio }, f) =>
+    `opposed clamps pull ${f.force(acrossN)} one way and ${f.force(downN)} the other: past ${mostRatio.toFixed(2)} to 1 a stave climbs out. Give each a partner of its strength`,
+  'screw-bands-turned': () =>
+    'Screw bands one by one, a little each: their screws on sides that stand square to each other, so that no corner is drawn twice.',
   'skew-racks': ({ skewMm, spanMm, forceN }, f) =>
     `A jaw ${f.length(skewMm)} off line over ${f.length(spanMm)} racks the frame with ${f.force(forceN)}: sight each bar along its rail.`,
   'skew-corrects': ({ long, pullMm, skewMm, forceN }, f) =>

@@ -35,6 +35,8 @@ export const ROW_CAUSES: Words<RowValues> = {
 /** What may be done about it. */
 export const ROW_CHANGES: Words<RowChangeValues> = {
   'handles-in-turn': () => 'Turn every other clamp round: handles at both edges in turn',
+  'glue-less-across': ({ line, others }) =>
+    `Glue ${line}${others === 0 ? '' : ` and ${others} more`} in the middle only, as the kind lays it out`,
   'squeeze-as-wanted': () => 'Full pressure, as the wood wants it',
   'squeeze-lightly': () => 'A light squeeze and a second one: weaker, for rough work',
   'plane-line': ({ line }) => `Plane ${line} until it closes dry`,

@@ -57,6 +57,16 @@ const EXPLANATIONS: { readonly [Code in keyof WorkingValues]: Explain<WorkingVal
     inputs: [['glue', `${filmGPerM2.toFixed(0)} g/m²`]],
     source: 'Beam theory of two layers (Timoshenko); shares of water and creep are judgement.',
   }),
+  'how-crossed': ({ gluedMm, movesMm, perPct, lowPct, highPct }, f) => ({
+    title: `Moves ${f.fine(movesMm)} to either side where grain crosses`,
+    rule: 'Half the width that is glued across the grain × movement for each per cent × (wettest − driest of the year).',
+    inputs: [
+      ['glued across', f.length(gluedMm)],
+      ['movement', `${(100 * perPct).toFixed(2)} % for each % of moisture`],
+      ['moisture over the year', `${lowPct} to ${highPct} %`],
+    ],
+    source: `Shrinkage coefficients of the Wood Handbook, flat-sawn. ${f.fine(0.5)} is well, past ${f.fine(1)} it fails: judgement.`,
+  }),
   'how-splay': ({ mm, legMm, errorDeg }, f) => ({
     title: `Splay of a free end: ${f.fine(mm)}`,
     rule: 'Both cuts of its corner are off by ε: the leg swings by 2ε, its end by leg × tan(2ε).',

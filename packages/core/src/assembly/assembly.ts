@@ -133,6 +133,8 @@ export interface Pull {
   readonly openingMm: number;
   /** Clamp kinds that suit, best first. */
   readonly kinds: readonly string[];
+  /** Directions of clamps that come on in opposed pairs beside what goes round, as on a square post; left out where none may. */
+  readonly opposedAxes?: readonly [Vec3, Vec3];
   /** Pegs in offset holes draw it home where no clamp does; by how much they are offset, mm. */
   readonly peggedMm?: number;
 }

@@ -36,6 +36,11 @@ export interface JointFacts {
   readonly gluedMm2: number;
   /** Glued area of long grain on long grain, along or across. */
   readonly longGrainMm2: number;
+  /**
+   * How far either part, across its own grain, is held by the other's length: there its wood would move and may not. Null where no
+   * grain crosses; what stays dry is taken off.
+   */
+  readonly crossedMm: { readonly a: number; readonly b: number } | null;
   /** Greatest reach of the contact. */
   readonly lengthMm: number;
   /** Pairing with most area. */
@@ -88,6 +93,12 @@ export function jointFacts(
     contactMm2,
     gluedMm2: contactMm2 * joint.gluedShare,
     longGrainMm2: sumOf(long) * joint.gluedShare,
+    crossedMm: crossed(
+      joint,
+      a,
+      b,
+      contacts.filter(({ pairing }) => pairing === 'cross-grain'),
+    ),
     lengthMm: longestReach(contacts),
     pairing: commonest(contacts),
     release: releaseDirections(contacts.map(({ normal }) => normal)),
@@ -121,6 +132,22 @@ function longestReach(contacts: readonly Contact[]): number {
       return high - low;
     }),
   );
+}
+
+/** Along the grain of one part lies what the other would move across. */
+function crossed(joint: Joint, a: Part, b: Part, contacts: readonly Contact[]): JointFacts['crossedMm'] {
+  if (contacts.length === 0 || joint.gluedShare === 0) return null;
+  // At a slant, as in a sharp mitre, either moves much as the other does.
+  if (Math.abs(dot(a.grain, b.grain)) > END_GRAIN_COSINE) return null;
+  const points = contacts.flatMap(({ loops }) => loops.flat());
+  const along = (grain: Vec3) => {
+    const [low, high] = reach(points, grain);
+    return high - low;
+  };
+  const [ofA, ofB] = [along(b.grain), along(a.grain)];
+  // Glue kept to the middle shortens the longer side.
+  const share = joint.gluedShare;
+  return ofA >= ofB ? { a: ofA * share, b: ofB } : { a: ofA, b: ofB * share };
 }
 
 /** One of each pair of opposites. */

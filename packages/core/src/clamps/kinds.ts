@@ -61,6 +61,8 @@ const KINDS: readonly ClampKind[] = [
   kind('hand-screw', 'hand screw', 2500, [45, 100], { handleMm: 60, jawDepthMm: 150 }),
   kind('edge', 'edge clamp', 1000, [25, 25], { handleMm: 60, jawDepthMm: 40 }),
   kind('band', 'band clamp', 1200, [25, 50]),
+  // A steel strap drawn by a screw, as round a hose; with care it gives what a light bar does.
+  kind('screw-band', 'screw band', 4000, [14, 20]),
   kind('cam-mitre', 'cam-action mitre clamp', 800, [20, 40]),
   kind('pointed-spring', 'pointed spring clamp', 250, [3, 3]),
   kind('spring', 'spring clamp', 150, [20, 25]),

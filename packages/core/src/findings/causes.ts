@@ -59,6 +59,7 @@ export interface CauseValues extends Record<FlatPart | SquarePart, { mm: number 
   'diagonals-read': { mm: number };
   'free-end-splays': { mm: number; legMm: number; errorDeg: number };
   'last-mitre-opens': { corners: number; errorDeg: number };
+  'glued-across': { line: string; gluedMm: number; limitMm: number; movesMm: number };
   'one-sided-bends': { lowMm: number; highMm: number };
   springback: { mm: number };
   'moisture-differs': { line: string; mcPct: number; otherPct: number };
@@ -104,6 +105,8 @@ export interface PullValues {
   'pressed-by-elements': { unknowns: number };
   'band-loses-pull': { bands: number; friction: number };
   'opposed-clamps': { mostRatio: number };
+  'opposed-uneven': { acrossN: number; downN: number; mostRatio: number };
+  'screw-bands-turned': None;
   'skew-racks': { skewMm: number; spanMm: number; forceN: number };
   'skew-corrects': { long: string; pullMm: number; skewMm: number; forceN: number };
 }

@@ -30,6 +30,7 @@ export interface ChangeValues {
 export interface RowChangeValues {
   'handles-in-turn': None;
   'squeeze-as-wanted': None;
+  'glue-less-across': { line: string; others: number };
   'squeeze-lightly': None;
   'plane-line': { line: string };
   'plane-flat': { mm: number };

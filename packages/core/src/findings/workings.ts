@@ -12,6 +12,13 @@ export interface WorkingValues {
     clamps: number;
   };
   'how-one-sided': { lowMm: number; highMm: number; filmGPerM2: number };
+  'how-crossed': {
+    gluedMm: number;
+    movesMm: number;
+    perPct: number;
+    lowPct: number;
+    highPct: number;
+  };
   'how-splay': { mm: number; legMm: number; errorDeg: number };
   'how-diagonals': { abMm: number; bcMm: number; diagonalMm: number };
   'how-mitres': { corners: number; errorDeg: number; faceMm: number };

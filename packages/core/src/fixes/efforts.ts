@@ -26,6 +26,7 @@ const EFFORTS: Readonly<Record<string, number | ((values: Values) => number)>> =
   'slip-round': 0.6,
   'press-between-platens': 3,
   'squeeze-as-wanted': 0.5,
+  'glue-less-across': 0.5,
   'end-stops': 0.6,
   'leave-long': 1,
   'alternate-hearts': 0.8,

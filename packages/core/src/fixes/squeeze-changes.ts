@@ -30,6 +30,7 @@ export function squeezeChanges(plan: Plan, shop: ShopDocument): Candidate[] {
     ...truerShape(plan, squeezed),
     ...evenMoisture(plan),
     ...driedFirst(plan),
+    ...gluedLess(plan),
   ];
 }
 
@@ -200,4 +201,23 @@ function driedFirst({ build, adhesive, partMcPct, facts }: Plan): Candidate[] {
       first: 'reading',
     },
   ];
+}
+
+/** Glue kept to where the kind lays it, in all joints whose wood could be held too wide across its grain. */
+function gluedLess({ build, joints }: Plan): Candidate[] {
+  const wide = joints.filter(
+    ({ facts: { joint, crossedMm } }) =>
+      crossedMm !== null && build.jointNotes.some(({ id, glued }) => id === joint.id && glued !== undefined),
+  );
+  const [first, ...others] = wide;
+  if (first === undefined) return [];
+  const ids = new Set(wide.map(({ facts }) => facts.joint.id));
+  const jointNotes = build.jointNotes.map((note) => {
+    if (!ids.has(note.id)) return note;
+    const asLaid = { ...note };
+    delete asLaid.glued;
+    return asLaid;
+  });
+  const change = finding('glue-less-across', 'informs', { line: first.facts.label, others: others.length });
+  return [{ change, build: { ...build, jointNotes } }];
 }

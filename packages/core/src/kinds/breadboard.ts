@@ -1,6 +1,6 @@
 import { InputError } from '../basics/checks';
 import { type Finding, finding } from '../findings';
-import { breadboardSlot, resolveSpecies } from '../materials';
+import { breadboardSlot, heldWidthMm, resolveSpecies } from '../materials';
 import { box, solidOf } from '../solids';
 import { BAR_CLAMPS, defineKind, joint, PADS_MM, part, type Season, upTo, X, Y } from './kind';
 import { askCount, askLength, askSpecies } from './question';
@@ -47,6 +47,11 @@ export const BREADBOARD = defineKind({
       );
     }
     const third = t / 3;
+    const wood = resolveSpecies(species).properties;
+    const gluedMm = Math.min(
+      w / pegs,
+      heldWidthMm({ wood, mcLowPct: season.lowPct, mcHighPct: season.highPct }),
+    );
     const inset = w / 2 - w / (2 * pegs);
     const slots = upTo(pegs).map((n) => ((n - (pegs + 1) / 2) / ((pegs - 1) / 2)) * inset);
     const side = (x0: number, x1: number) => box([x0, 0, third], [x1, w, 2 * third]);
@@ -73,8 +78,8 @@ export const BREADBOARD = defineKind({
         end(2, l, l + endWidthMm, [l, l + tongueMm]),
       ],
       joints: [
-        joint('breadboard', 'panel', 'breadboard-1', { gluedShare: 1 / pegs }),
-        joint('breadboard', 'panel', 'breadboard-2', { gluedShare: 1 / pegs }),
+        joint('breadboard', 'panel', 'breadboard-1', { gluedShare: gluedMm / w }),
+        joint('breadboard', 'panel', 'breadboard-2', { gluedShare: gluedMm / w }),
       ],
       pulls: [
         {
@@ -85,12 +90,21 @@ export const BREADBOARD = defineKind({
           axis: X,
           openingMm: l + 2 * endWidthMm + PADS_MM,
           kinds: BAR_CLAMPS,
-          peggedMm: drawboreMm(resolveSpecies(species).properties.sg),
+          peggedMm: drawboreMm(wood.sg),
         },
       ],
       square: { kind: 'diagonals', abMm: l + 2 * endWidthMm, bcMm: w },
       flat: { kind: 'wind' },
-      findings: slotFindings(answers, season, slots),
+      findings: [
+        finding('glue-the-middle', 'informs', { gluedMm, widthMm: w }),
+        finding('drill-for-pegs', 'informs', {
+          pegs,
+          pegMm: answers.pegMm,
+          fromShoulderMm: tongueMm / 2,
+          offsetMm: drawboreMm(wood.sg),
+        }),
+        ...slotFindings(answers, season, slots),
+      ],
     };
   },
 });
@@ -127,6 +141,6 @@ function slotFindings(
           `fewer pegs, a thinner peg, or wood and seasons that travel less than ${Math.max(0, room).toFixed(1)} mm`,
         );
       }
-      return finding('peg-slot', 'informs', { peg, atMm, slotMm: slotMm + pegMm });
+      return finding('peg-slot', 'informs', { peg, atMm, slotMm: slotMm + pegMm, outwardMm });
     });
 }

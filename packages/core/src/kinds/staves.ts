@@ -1,7 +1,11 @@
 import { stave } from '../geometry';
 import { extruded, solidOf, turned, type Vec2 } from '../solids';
-import { defineKind, joint, part, partId, upTo, X } from './kind';
+import { defineKind, joint, part, partId, upTo, X, Y, Z } from './kind';
 import { askCount, askLength, askSpecies } from './question';
+
+/** What goes round a post, and what may press a square one in opposed pairs, lightest first. */
+const GO_ROUND = ['band', 'screw-band', 'elastic-wrap'];
+const OPPOSED = ['trigger', 'f-light', 'hand-screw', 'f-heavy', 'parallel-jaw', 'c-clamp'];
 
 /** A hollow post or drum of 3 to 12 staves with bevelled edges, rolled up on tape hinges. */
 export const MITRED_POST = defineKind({
@@ -53,7 +57,8 @@ export const MITRED_POST = defineKind({
           stacked: true,
           axis: [0, 0, 1],
           openingMm: acrossFlatsMm,
-          kinds: ['band', 'elastic-wrap', 'tape'],
+          kinds: staves === 4 ? [...GO_ROUND, ...OPPOSED, 'tape'] : [...GO_ROUND, 'tape'],
+          ...(staves === 4 ? { opposedAxes: [Y, Z] as const } : {}),
         },
       ],
       square: {

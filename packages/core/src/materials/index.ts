@@ -1,4 +1,4 @@
-export { breadboardSlot } from './breadboard';
+export { breadboardSlot, HELD_MOVES_MM, type HeldAcross, heldMovesMm, heldWidthMm } from './breadboard';
 export { findSpecies, listSpecies, resolveSpecies } from './find-species';
 export { equilibriumMoisturePct, vapourPressureDeficitKPa } from './moisture';
 export { cupSagittaMm, movementMm } from './movement';

@@ -1,13 +1,32 @@
 import { findKind, startOf } from '../kinds';
 import type { PlanInput } from '../plan';
-import { astray, type Expected, practise } from '../test-support/practice';
+import type { RackLot } from '../formats';
+import { astray, type Expected, PRACTICE_SHOP, practise } from '../test-support/practice';
 
 const SLOW = { adhesive: 'pva-long-open', method: 'bead', faces: 1 as const };
+
+/** Ten light bars, measured at 1 kN. */
+const LIGHT_BARS: RackLot = {
+  id: 'light',
+  kind: 'f-light',
+  count: 10,
+  maxOpeningMm: 300,
+  forceN: 1000,
+  padWidthMm: 28,
+  padHeightMm: 28,
+};
+const onPost = (id: string, rackId: string, alongMm: number) => ({
+  id,
+  pull: 'round',
+  rackId,
+  alongMm,
+  acrossMm: 0,
+});
 
 /** Posts, frames, cases and corners. */
 const JOBS: readonly (readonly [name: string, input: PlanInput, expected: Expected])[] = [
   [
-    'a hollow post of four staves by one person: wraps and a few bands, ten minutes of slow glue',
+    'a hollow post of four staves by one person: bands and wraps hold it, pairs of clamps press it',
     {
       template: 'mitred-post',
       crew: 1,
@@ -17,7 +36,71 @@ const JOBS: readonly (readonly [name: string, input: PlanInput, expected: Expect
     {
       states: { inTime: 'holds', tight: 'holds', square: 'holds' },
       handsOnMin: [6, 13],
-      clamps: { band: [0, 4], 'elastic-wrap': [6, 20] },
+      clamps: { band: [0, 4], 'elastic-wrap': [3, 3], trigger: [4, 10], 'f-heavy': [0, 4] },
+      says: ['opposed-clamps'],
+    },
+  ],
+  [
+    'the same where nothing can come on in pairs: wraps alone, in places of up to eight turns',
+    {
+      template: 'mitred-post',
+      glue: SLOW,
+      shop: { ...PRACTICE_SHOP, rack: PRACTICE_SHOP.rack.filter(({ kind }) => kind === 'band') },
+      answers: { staves: 4, acrossFlatsMm: 95, thicknessMm: 20, lengthMm: 1400, posts: 1 },
+    },
+    { states: { tight: 'holds' }, clamps: { band: [0, 4], 'elastic-wrap': [6, 20] } },
+  ],
+  [
+    'the same as it is often done: wraps at three places and five pairs of 1 kN',
+    {
+      template: 'mitred-post',
+      crew: 1,
+      glue: SLOW,
+      shop: { ...PRACTICE_SHOP, rack: [LIGHT_BARS] },
+      squeeze: {
+        clamps: [
+          ...[60, 700, 1340].map((alongMm, i) => onPost(`w${i}`, 'elastic-wrap', alongMm)),
+          ...[0, 1, 2, 3, 4].flatMap((n) =>
+            ['h', 'v'].map((way) => onPost(`${way}${n}`, LIGHT_BARS.id, 150 + 275 * n)),
+          ),
+        ],
+      },
+      answers: { staves: 4, acrossFlatsMm: 95, thicknessMm: 20, lengthMm: 1400, posts: 1 },
+    },
+    {
+      states: { inTime: 'holds', tight: 'holds', square: 'holds' },
+      handsOnMin: [6, 11],
+      clamps: { 'elastic-wrap': [3, 3], 'f-light': [10, 10] },
+      pullN: [400, 1000],
+      meanMPa: [0.1, 0.12],
+    },
+  ],
+  [
+    'three clamps on a post, one without a partner: its stave climbs out',
+    {
+      template: 'mitred-post',
+      shop: { ...PRACTICE_SHOP, rack: [LIGHT_BARS] },
+      squeeze: { clamps: [200, 500, 800].map((at) => onPost(`o${at}`, LIGHT_BARS.id, at)) },
+      answers: { staves: 4, acrossFlatsMm: 90, thicknessMm: 15, lengthMm: 1000, posts: 1 },
+    },
+    { states: { tight: 'fails' }, causes: { tight: 'opposed-uneven' } },
+  ],
+  [
+    'a short post under screw bands, their screws turned',
+    {
+      template: 'mitred-post',
+      shop: {
+        ...PRACTICE_SHOP,
+        rack: [
+          { ...LIGHT_BARS, id: 'screws', kind: 'screw-band', count: 4, maxOpeningMm: 400, forceN: null },
+        ],
+      },
+      answers: { staves: 6, acrossFlatsMm: 110, thicknessMm: 16, lengthMm: 500, posts: 1 },
+    },
+    {
+      states: { tight: 'holds' },
+      clamps: { 'screw-band': [2, 4] },
+      says: ['screw-bands-turned', 'band-loses-pull'],
     },
   ],
   [

@@ -222,6 +222,25 @@ const JOBS: readonly (readonly [name: string, input: PlanInput, expected: Expect
     { states: { inTime: 'holds', tight: 'holds' }, clamps: { 't-bar': [0, 3], 'parallel-jaw': [0, 3] } },
   ],
   [
+    'the same with glue all along the ends: the panel splits over the year, and less glue mends it',
+    {
+      template: 'breadboard',
+      answers: { panelWidthMm: 600, panelLengthMm: 700, thicknessMm: 25, endWidthMm: 80, tongueMm: 30 },
+      jointNotes: [1, 2].map((end) => ({
+        id: `panel_breadboard-${end}`,
+        gapMm: null,
+        glued: 'full' as const,
+        reinforcement: 'none' as const,
+      })),
+    },
+    {
+      states: { flat: 'fails' },
+      causes: { flat: 'glued-across' },
+      says: ['glued-across', 'glue-the-middle', 'drill-for-pegs'],
+      firstFix: { flat: 'glue-less-across' },
+    },
+  ],
+  [
     'a long table top: its pegs draw the ends home, no clamp over the length',
     {
       template: 'breadboard',

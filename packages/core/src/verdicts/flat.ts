@@ -1,4 +1,6 @@
+import type { AssemblyFacts } from '../assembly';
 import { finding } from '../findings';
+import { HELD_MOVES_MM, heldMovesMm, heldWidthMm } from '../materials';
 import { oneSidedBowMm } from '../mechanics';
 import type { PlanParts } from '../plan/plan';
 import { against, atRest, type Judged } from './judged';
@@ -38,6 +40,8 @@ export function flat({ facts, build, joints }: PlanParts): Judged {
       [finding('how-springback', 'informs', { mm: check.springbackMm })],
     );
   }
+  const crossing = mostCrossed(facts, build.mcInUse, limit);
+  if (crossing !== null) return crossing;
   const mismatch = joints.find((joint) => joint.mcPct - joint.mcOtherPct >= MISMATCH_PCT);
   if (mismatch !== undefined) {
     return {
@@ -61,4 +65,47 @@ export function flat({ facts, build, joints }: PlanParts): Judged {
   const figure = stays * Math.max(Math.abs(twistMm ?? 0), Math.abs(bowMm ?? 0));
   const code = Math.abs(twistMm ?? 0) >= Math.abs(bowMm ?? 0) ? 'boards-twisted' : 'boards-bowed';
   return against(figure, limit, (over) => finding(code, over ? 'refuses' : 'informs', { mm: figure }), []);
+}
+
+/** The joint whose wood, held across its grain, wants to move most, where that is more than it bears. */
+function mostCrossed(
+  { parts, joints }: AssemblyFacts,
+  { lowPct, highPct }: PlanParts['build']['mcInUse'],
+  limit: number,
+): Judged | null {
+  const woods = new Map(parts.map(({ part, wood }) => [part.id, wood]));
+  const sides = joints.flatMap(({ joint, label, crossedMm }) =>
+    crossedMm === null
+      ? []
+      : [
+          { label, wood: woods.get(joint.a), gluedMm: crossedMm.a },
+          { label, wood: woods.get(joint.b), gluedMm: crossedMm.b },
+        ].flatMap(({ wood, ...side }) => {
+          if (wood === undefined) return [];
+          const held = { wood, mcLowPct: lowPct, mcHighPct: highPct };
+          const movesMm = heldMovesMm(held, side.gluedMm);
+          return [{ ...side, wood, movesMm, limitMm: heldWidthMm(held) }];
+        }),
+  );
+  const most = sides.reduce<(typeof sides)[number] | null>(
+    (worst, side) => (worst === null || side.movesMm > worst.movesMm ? side : worst),
+    null,
+  );
+  // What is glued just as wide as it may be is no worse for how the computer counts.
+  if (most === null || most.movesMm <= HELD_MOVES_MM.well * (1 + 1e-6)) return null;
+  const { label, wood, gluedMm, limitMm, movesMm } = most;
+  const fails = movesMm > HELD_MOVES_MM.most;
+  return {
+    state: fails ? 'fails' : 'close',
+    figure: null,
+    against: limit,
+    margin: fails ? -0.5 : 0,
+    cause: finding('glued-across', fails ? 'refuses' : 'warns', {
+      line: label,
+      gluedMm,
+      limitMm,
+      movesMm,
+    }),
+    workings: [finding('how-crossed', 'informs', { gluedMm, movesMm, perPct: wood.cT, lowPct, highPct })],
+  };
 }

@@ -1,5 +1,6 @@
 import { centreOutOrder, findClampKind, TURN_N } from '../../clamps';
 import { PACE } from '../../sequence';
+import { isOpposed } from '../pulls/opposed';
 import { piecesOf } from '../pulls/pieces';
 import type { PlannedPull } from '../pulls/planned-pull';
 import { ACROSS } from '../row/row-job';
@@ -133,16 +134,31 @@ const orderOfRow = ({ clampSet }: RowPlan): number[] =>
 function orderOfPull(pull: PlannedPull): number[] {
   const items = kindsOf(pull).flatMap((kind, i) => (kind === null ? [] : [i]));
   if (pull.pull.stacked && pull.pull.need === 'line') {
-    return centreOutOrder(items, items.length - 1).map((i) => items[i] ?? 0);
+    return outward(items);
   }
-  return pull.pull.need === 'band' && items.length > 2 ? middleEndsBetween(items) : items;
+  if (pull.pull.need !== 'band') return items;
+  // What goes round holds the post together; what presses it from its sides comes on after that.
+  const kinds = kindsOf(pull);
+  const goesRound = (item: number) => !isOpposed(pull.pull, kinds[item] ?? '');
+  const round = items.filter(goesRound);
+  return [
+    ...(round.length > 2 ? middleEndsBetween(round) : round),
+    ...items.filter((item) => !goesRound(item)),
+  ];
 }
+
+/** From the middle one outward, either side in turn; by their places among each other, whatever stands between. */
+const outward = (items: readonly number[]): number[] =>
+  centreOutOrder(
+    items.map((_, place) => place),
+    items.length - 1,
+  ).map((place) => items[place] ?? 0);
 
 /** The middle one, both ends, then the others from the middle outward. */
 function middleEndsBetween(items: readonly number[]): number[] {
-  const outward = centreOutOrder(items, items.length - 1).map((i) => items[i] ?? 0);
-  const first = [outward[0], items[0], items.at(-1)].filter((item) => item !== undefined);
-  return [...first, ...outward.filter((item) => !first.includes(item))];
+  const from = outward(items);
+  const first = [from[0], items[0], items.at(-1)].filter((item) => item !== undefined);
+  return [...first, ...from.filter((item) => !first.includes(item))];
 }
 
 /** A number shared out among so many people, as evenly as it goes. */

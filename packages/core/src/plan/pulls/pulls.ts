@@ -8,6 +8,7 @@ import { cornersUnderBands } from '../squeeze/bands';
 import { pressureWanted } from '../joints/pressure-wanted';
 import { clampsForSeats, clampsToCover } from './least-clamps';
 import { jointsOf } from './lines-of-pull';
+import { isOpposed, ROUND, roundShare, SPOTS } from './opposed';
 import { placementsOf, suits, takenBy } from './placed-on-pull';
 import type { PlannedPull } from './planned-pull';
 
@@ -92,26 +93,23 @@ function planPullFor(
   // Tension that gives the sharpest corner the low end of what it wants.
   const bandN = (wanted.lowMPa * largest.gluedMm2) / Math.sin(radians(sharpest) / 2);
   const neededN = { seat: seatN, band: bandN }[need as 'seat' | 'band'] ?? wanted.lowMPa * areaMm2;
-  const { placed, idle } = placementsOf(pull, squeeze, rack);
+  const longestMm = Math.max(...own.map(({ lengthMm }) => lengthMm));
+  const { placed, idle } = placementsOf(pull, squeeze, [...rack, ...rollsFor(pull, own.length, longestMm)]);
   const full =
     placed.length + idle.length > 0
       ? takenBy(placed)
-      : takeFromRack(
-          pull,
-          more * neededN,
-          rack,
-          Math.max(...own.map(({ lengthMm }) => lengthMm)),
-          own.length,
-          {
-            wanted: squeeze.counts?.find((each) => each.pull === pull.id)?.count,
-            least:
-              need === 'seat' ? clampsForSeats(pull, own) : clampsToCover(pull, own, facts, rack, squeeze),
-            roomMm: need === 'line' && pull.stacked ? roomAlong(pull, own, facts) : Infinity,
-            lightestFromN: need === 'seat' ? neededN / clampsForSeats(pull, own) : null,
-          },
-        );
+      : takeFromRack(pull, more * neededN, rack, longestMm, own.length, {
+          wanted: squeeze.counts?.find((each) => each.pull === pull.id)?.count,
+          least: need === 'seat' ? clampsForSeats(pull, own) : clampsToCover(pull, own, facts, rack, squeeze),
+          roomMm: need === 'line' && pull.stacked ? roomAlong(pull, own, facts) : Infinity,
+          lightestFromN: need === 'seat' ? neededN / clampsForSeats(pull, own) : null,
+        });
   const vacuum = full.find(({ lot }) => findClampKind(lot.kind).pressureMPa !== null);
-  const mostN = full.reduce((sum, each) => sum + each.count * each.mostN, 0);
+  // In a pull that goes round everything counts as a band of so much tension.
+  const mostN = full.reduce(
+    (sum, each) => sum + each.count * each.mostN * roundShare(pull, each.lot.kind),
+    0,
+  );
   // Pressure of the joint that gets most, at full pull.
   const heaviestMPa =
     need === 'band'
@@ -214,6 +212,22 @@ export function twoRows(pull: Pull, joints: readonly JointFacts[], facts: Assemb
   return Math.min(...widths) >= TWO_ROWS_FROM_MM;
 }
 
+/** What comes off a roll, as much as a pull can use of it. */
+function rollsFor(pull: Pull, joints: number, lengthMm: number): RackLot[] {
+  return ON_A_ROLL.filter((kind) => pull.kinds.includes(kind)).map((kind): RackLot => ({
+    id: kind,
+    kind,
+    count:
+      kind === 'tape'
+        ? 2 * joints * Math.max(1, Math.ceil(lengthMm / STRIP_EVERY_MM))
+        : Math.min(MOST_PLACES, Math.max(LEAST_PLACES, Math.ceil(lengthMm / PLACE_EVERY_MM))),
+    maxOpeningMm: pull.openingMm,
+    forceN: null,
+    padWidthMm: 25,
+    padHeightMm: 25,
+  }));
+}
+
 /** Lots long enough and of a kind that suits, the kind's order first, until the need is met. */
 function takeFromRack(
   pull: Pull,
@@ -234,46 +248,63 @@ function takeFromRack(
     readonly lightestFromN: number | null;
   },
 ): PlannedPull['taken'] {
-  const rolls = ON_A_ROLL.filter((kind) => pull.kinds.includes(kind)).map((kind): RackLot => ({
-    id: kind,
-    kind,
-    count:
-      kind === 'tape'
-        ? 2 * joints * Math.max(1, Math.ceil(lengthMm / STRIP_EVERY_MM))
-        : Math.min(MOST_PLACES, Math.max(LEAST_PLACES, Math.ceil(lengthMm / PLACE_EVERY_MM))),
-    maxOpeningMm: pull.openingMm,
-    forceN: null,
-    padWidthMm: 25,
-    padHeightMm: 25,
-  }));
-  const lots = [...rack, ...rolls]
+  const rolls = rollsFor(pull, joints, lengthMm);
+  const suiting = [...rack, ...rolls]
     .filter((lot) => suits(pull, lot) && lot.count > 0)
-    .map((lot) => ({ lot, forceN: lotForceN(lot) }))
+    .map((lot) => ({ lot, forceN: lotForceN(lot), drawsN: lotForceN(lot) * roundShare(pull, lot.kind) }))
     .sort((a, b) =>
       lightestFromN === null
         ? pull.kinds.indexOf(a.lot.kind) - pull.kinds.indexOf(b.lot.kind) || b.forceN - a.forceN
         : lightestFirst(a.forceN, b.forceN, lightestFromN),
     );
+  const lots = suiting.some(({ lot }) => isOpposed(pull, lot.kind) && lot.count > 1)
+    ? heldThenPressed(suiting)
+    : suiting;
   const taken: { lot: RackLot; count: number; forceN: number; mostN: number }[] = [];
   let reachN = 0;
   let leftMm = roomMm;
-  for (const { lot, forceN } of lots) {
+  for (const { lot, forceN, drawsN } of lots) {
     const placed = taken.reduce((sum, { count }) => sum + count, 0);
     if (wanted === undefined ? reachN >= neededN && placed >= least : placed >= wanted) break;
     const enough =
       wanted === undefined
-        ? Math.max(least - placed, Math.ceil((1.15 * neededN - reachN) / forceN))
+        ? Math.max(least - placed, Math.ceil((1.15 * neededN - reachN) / drawsN))
         : wanted - placed;
     const fitting = Math.floor((leftMm + BETWEEN_JAWS_MM) / (lot.padWidthMm + BETWEEN_JAWS_MM));
     if (forceN > 0 && fitting < 1) continue;
-    const count = forceN === 0 ? 1 : Math.min(lot.count, fitting, Math.max(1, enough));
+    const able = forceN === 0 ? 1 : Math.min(lot.count, fitting, Math.max(1, enough));
+    // Opposed clamps come in pairs: one more where there is one, else one less.
+    const count =
+      isOpposed(pull, lot.kind) && able % 2 === 1 ? (able < lot.count ? able + 1 : able - 1) : able;
+    if (count < 1) continue;
     leftMm -= count * (lot.padWidthMm + BETWEEN_JAWS_MM);
     taken.push({ lot, count, forceN, mostN: forceN });
-    reachN += count * forceN;
+    reachN += count * drawsN;
     if (forceN === 0) break;
   }
   return taken;
 }
+
+/** Places that hold a post together while clamps come on: its middle and both ends. */
+const HELD_AT = 3;
+
+/** Wraps only hold where clamps can press in pairs, which is quicker; further wraps come after those, tape last. */
+function heldThenPressed<L extends { readonly lot: RackLot }>(lots: readonly L[]): L[] {
+  const of = (...kinds: readonly string[]) => lots.filter(({ lot }) => kinds.includes(lot.kind));
+  const wraps = of('elastic-wrap');
+  return [
+    ...of('band', 'screw-band'),
+    ...wraps.map((each) => withCount(each, HELD_AT)),
+    ...lots.filter(({ lot }) => !ROUND.includes(lot.kind) && !SPOTS.includes(lot.kind)),
+    ...wraps.map((each) => withCount(each, each.lot.count - HELD_AT)),
+    ...of('tape'),
+  ].filter(({ lot }) => lot.count > 0);
+}
+
+const withCount = <L extends { readonly lot: RackLot }>(each: L, count: number): L => ({
+  ...each,
+  lot: { ...each.lot, count },
+});
 
 /** Those that are strong enough before those that are not, the lightest of the strong and the strongest of the weak first. */
 function lightestFirst(a: number, b: number, fromN: number): number {

@@ -17,8 +17,9 @@ import { TWO_CLAMPS_FROM_MM } from '../pulls/least-clamps';
 import { piecesOf } from '../pulls/pieces';
 import type { PlannedPull } from '../pulls/planned-pull';
 import { footOf, type LineOfPull, linesOfPull, pointsOf, jointsOf } from '../pulls/lines-of-pull';
+import { isOpposed, ROUND, SPOTS, waysOf } from '../pulls/opposed';
 import { twoRows } from '../pulls/pulls';
-import { ROUND } from './bands';
+
 import { acrossInTurn, type ClampPlace, type PullFrame, pullFrame } from './pull-frame';
 import type { ClampInSpace } from './squeezed';
 
@@ -75,6 +76,9 @@ export function clampsInSpace(
       shaped(i, all, { kind: 'band', loop }, { alongMm, acrossMm: 0 }),
     );
   }
+  if (pull.opposedAxes !== undefined && pieces.some(({ lot }) => isOpposed(pull, lot.kind))) {
+    return onSquarePost(planned, facts, joints, shaped);
+  }
   if (pieces.some(({ lot }) => SPOTS.includes(lot.kind))) {
     return spots(joints, pieces.length).flatMap(({ at, joints: own }, i) =>
       shaped(i, own, { kind: 'spot', at }, null),
@@ -102,6 +106,51 @@ export function clampsInSpace(
   });
 }
 
+/** What goes round a square post and opposed clamps in turn along it, each pair at one place, its second clamp square to its first. */
+function onSquarePost(
+  planned: PlannedPull,
+  facts: AssemblyFacts,
+  joints: readonly JointFacts[],
+  shaped: (
+    i: number,
+    joined: readonly string[],
+    shape: ClampInSpace['shape'],
+    place: ClampPlace | null,
+  ) => ClampInSpace[],
+): ClampInSpace[] {
+  const { pull } = planned;
+  const pieces = piecesOf(planned);
+  const all = joints.map(({ joint }) => joint.id);
+  const places = bandLoops(
+    facts,
+    joints,
+    pieces.length,
+    planned.placed.map(({ clamp }) => clamp.alongMm),
+  );
+  const ways = waysOf(pull, pieces);
+  const firstOf = new Map<string, Vec3>();
+  return pieces.flatMap(({ lot }, i) => {
+    const own = places[i];
+    const way = ways[i] ?? null;
+    if (own === undefined) return [];
+    const place = { alongMm: own.alongMm, acrossMm: 0 };
+    if (way === null) return shaped(i, all, { kind: 'band', loop: own.loop }, place);
+    const axis = pull.opposedAxes?.[way] ?? pull.axis;
+    // A partner that was worked out comes on where the first of its pair stands.
+    const partner = planned.placed.length === 0 ? firstOf.get(lot.id) : undefined;
+    const at = way === 1 && partner !== undefined ? partner : middleOf(own.loop);
+    firstOf.set(lot.id, at);
+    const [low, high] = reach(own.loop, axis);
+    const foot = footOf(at, axis);
+    return shaped(
+      i,
+      all,
+      { kind: 'jaws', from: add(foot, scale(axis, low)), to: add(foot, scale(axis, high)) },
+      place,
+    );
+  });
+}
+
 /** A placed clamp: on a stack it closes everything, else what lies in the line of pull nearest to it. */
 function stationAt(pull: Pull, joints: readonly JointFacts[], at: Vec3): Station {
   const apart = (line: LineOfPull) => Math.hypot(...[0, 1, 2].map((k) => (line.at[k] ?? 0) - (at[k] ?? 0)));
@@ -113,8 +162,6 @@ function stationAt(pull: Pull, joints: readonly JointFacts[], at: Vec3): Station
   const own = pull.stacked ? joints : (nearest?.joints ?? []);
   return { at, joints: own.map(({ joint }) => joint.id) };
 }
-
-const SPOTS: readonly string[] = ['tape', 'pointed-spring', 'cam-mitre', 'spring'];
 
 /** How far the parts of some joints reach along an axis. */
 function reachAt(facts: AssemblyFacts, axis: Vec3, joints: readonly string[]): readonly [number, number] {

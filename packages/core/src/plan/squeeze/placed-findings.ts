@@ -1,6 +1,6 @@
 import type { AssemblyFacts } from '../../assembly';
 import { type Finding, finding } from '../../findings';
-import { dot, reach } from '../../solids';
+import { add, dot, reach, scale, unit, type Vec3 } from '../../solids';
 import { type LineOfPull, linesOfPull, pointsOf, jointsOf } from '../pulls/lines-of-pull';
 import type { PlannedPull } from '../pulls/planned-pull';
 import { MOST_SEATED_ONE_BY_ONE } from '../pulls/least-clamps';
@@ -64,6 +64,7 @@ function foulFindings(clamps: readonly ClampInSpace[], rowMm: number): Finding[]
   const fouling = pairs.flatMap(({ one, other }) => {
     // Bands may lie over each other.
     if (one.place === null || other.place === null || one.shape.kind === 'band') return [];
+    if (squareToEachOther(one, other)) return [];
     const apartMm = Math.abs(one.place.alongMm - other.place.alongMm);
     const neededMm = (one.lot.padWidthMm + other.lot.padWidthMm) / 2;
     const asideMm = Math.abs(one.place.acrossMm - other.place.acrossMm);
@@ -73,6 +74,14 @@ function foulFindings(clamps: readonly ClampInSpace[], rowMm: number): Finding[]
       : [];
   });
   return fouling.slice(0, 1).map((values) => finding('jaws-foul', 'refuses', values));
+}
+
+/** Opposed clamps of a pair come on from four sides: neither is in the other's way. */
+function squareToEachOther({ shape: one }: ClampInSpace, { shape: other }: ClampInSpace): boolean {
+  if (one.kind !== 'jaws' || other.kind !== 'jaws') return false;
+  const along = (jaws: { readonly from: Vec3; readonly to: Vec3 }) =>
+    unit(add(jaws.to, scale(jaws.from, -1)));
+  return Math.abs(dot(along(one), along(other))) < 0.5;
 }
 
 function offEndFindings(clamps: readonly ClampInSpace[], { lengthMm }: PullFrame): Finding[] {
