@@ -41,12 +41,15 @@ export function renderPage(
     server = {},
     shop = DEMO_SHOP,
     units = 'metric',
+    silent = false,
   }: {
     readonly path?: string;
     readonly at?: string;
     readonly server?: Server;
     readonly shop?: ShopDocument;
     readonly units?: 'metric' | 'imperial';
+    /** The server never answers, so that edits stay pending and the page's own state is looked at. */
+    readonly silent?: boolean;
   } = {},
 ) {
   localStorage.clear();
@@ -61,6 +64,7 @@ export function renderPage(
       body: text === '' ? null : (JSON.parse(text) as unknown),
     };
     asked.push(one);
+    if (silent) return new Promise<Response>(() => undefined);
     const answer = server[`${one.method} ${one.path}`];
     return answer === undefined
       ? json({ error: { code: 'unknown-id', field: '', message: 'Nothing here.', allowed: '' } }, 404)
@@ -88,5 +92,10 @@ export function renderPage(
       </ThemeProvider>
     </Provider>,
   );
-  return { user: userEvent.setup(), store, asked };
+  return {
+    user: userEvent.setup(),
+    store,
+    asked,
+    shop: () => store.getState().documents.open[SHOP_ID]?.body as ShopDocument,
+  };
 }

@@ -1,4 +1,4 @@
-import type { RowPlan } from '@lean-clasp/core/plan';
+import { type RowPlan, stageOpeningsMm } from '@lean-clasp/core/plan';
 import { useTheme } from '@mui/material/styles';
 import Typography from '@mui/material/Typography';
 import { useFormat } from '../quantities/use-format';
@@ -11,6 +11,7 @@ export function ClampStrip({ row }: { readonly row: RowPlan }) {
   const { tokens } = useTheme().palette;
   const f = useFormat();
   const { clampSet, panel, cauls } = row;
+  const open = stageOpeningsMm(row).map(f.length).join(' · ');
   if (clampSet.clamps.length === 0) return <Typography>No clamp is placed on this panel yet.</Typography>;
   return (
     <FullSize lengthMm={panel.lengthMm} heightMm={HIGH_MM} label="Clamp strip">
@@ -32,7 +33,7 @@ export function ClampStrip({ row }: { readonly row: RowPlan }) {
           </text>
         </g>
       ))}
-      {clampSet.clamps.map(({ placed, number, lot, openingNeededMm, kindName }) => (
+      {clampSet.clamps.map(({ placed, number, lot, kindName }) => (
         <g key={placed.id}>
           <rect
             x={placed.xMm - lot.padWidthMm / 2}
@@ -58,7 +59,7 @@ export function ClampStrip({ row }: { readonly row: RowPlan }) {
           {[
             `${kindName}, ${placed.side}`,
             `at ${f.length(placed.xMm)}`,
-            `open ${f.length(openingNeededMm)}`,
+            `open ${open}`,
           ].map((text, i) => (
             <text key={text} x={placed.xMm} y={30 + 5 * i} fontSize={4} textAnchor="middle" fill={tokens.ink}>
               {text}

@@ -1,10 +1,11 @@
-import type { RowPlan } from '@lean-clasp/core/plan';
+import { type RowPlan, stageOpeningsMm } from '@lean-clasp/core/plan';
 import { useFormat } from '../quantities/use-format';
 
 /** On paper only: what the drawing is of, and its clamps in the order in which they stand along it. */
 export function PrintNotes({ name, row }: { readonly name: string; readonly row: RowPlan }) {
   const f = useFormat();
   const { panel, clampSet } = row;
+  const open = stageOpeningsMm(row).map(f.length).join(' · ');
   return (
     <div className="print-only">
       <h2>
@@ -28,7 +29,7 @@ export function PrintNotes({ name, row }: { readonly name: string; readonly row:
               <td>{clamp.kindName}</td>
               <td>{clamp.placed.side}</td>
               <td>{f.length(clamp.placed.xMm)}</td>
-              <td>{f.length(clamp.openingNeededMm)}</td>
+              <td>{open}</td>
               <td>{f.force(clamp.forceN)}</td>
               <td>{clamp.tightenAs}</td>
             </tr>

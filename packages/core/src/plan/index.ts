@@ -44,7 +44,7 @@ export { type RingChoice, ringChoices, type RingOrder } from './row/moisture-cup
 export { unpressed } from './row/pressed-row';
 export { ACROSS, positionsOn, type RowGap, type RowJob, rowOf, withRow } from './row/row-job';
 export type { PlannedLine, RowPlan } from './row/row-plan';
-export { type Opening, rowOpenings, rowTightening } from './row/row-tightening';
+export { type Opening, rowOpenings, rowTightening, stageOpeningsMm } from './row/row-tightening';
 export { type BoardChange, withBoards } from './row/turned-boards';
 export { familiesOf } from './shelf';
 export {

@@ -58,6 +58,9 @@ export function rowTightening(plan: Plan): Finding[] {
 const openingOf = ({ job }: Pick<RowPlan, 'job'>, { panel }: RowStage): number =>
   openingNeededMm(panel.widthMm, paddingOf(job));
 
+/** How far bars open in each session of a row; one figure where it is glued in one go. */
+export const stageOpeningsMm = (row: RowPlan): number[] => row.stages.map((stage) => openingOf(row, stage));
+
 /** What lies in the bars session by session; nothing where all is glued in one go. */
 function stageFindings(row: RowPlan): Finding[] {
   const { stages, lines } = row;

@@ -1,0 +1,209 @@
+import { findClampKind } from '@lean-clasp/core/clamps';
+import { DEMO_SHOP } from '@lean-clasp/core/demo';
+import type { ShopDocument } from '@lean-clasp/core/formats';
+import { weekOf } from '@lean-clasp/core/plan';
+import { screen, within } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { renderPage } from '../../test/render-page';
+import { useDocument } from '../documents/use-document';
+import { CaulsSection } from './CaulsSection';
+import { HoursSection } from './HoursSection';
+import { PeopleSection } from './PeopleSection';
+import { RackSection } from './RackSection';
+import { SHOP_ID } from './shop-id';
+import { ShopPage } from './ShopPage';
+
+/** One part of the page around the open shop: the whole page is drawn anew for every key, which a test would wait for. */
+function Part({ of: Section }: { readonly of: (props: { readonly shop: ShopDocument }) => ReactNode }) {
+  const state = useDocument('shops', SHOP_ID);
+  return state.kind === 'open' ? <Section shop={state.body as ShopDocument} /> : null;
+}
+const open = (
+  section: (props: { readonly shop: ShopDocument }) => ReactNode,
+  change: Partial<ShopDocument> = {},
+  units: 'metric' | 'imperial' = 'metric',
+) => renderPage(<Part of={section} />, { shop: { ...DEMO_SHOP, ...change }, silent: true, units });
+type Opened = ReturnType<typeof open>;
+
+/** Replaces what stands in a field of a lot and leaves it. */
+async function fill(user: Opened['user'], group: HTMLElement, label: string, text: string) {
+  const field = within(group).getByRole('textbox', { name: label });
+  await user.clear(field);
+  await user.paste(text);
+  await user.tab();
+}
+async function pick(user: Opened['user'], group: HTMLElement, label: string, option: string) {
+  await user.click(within(group).getByRole('combobox', { name: label }));
+  await user.click(screen.getByRole('option', { name: option }));
+}
+const lots = (name: string | RegExp) => screen.getAllByRole('group', { name });
+const last = <T,>(of: readonly T[]): T => {
+  const found = of.at(-1);
+  if (found === undefined) throw new Error('there is none');
+  return found;
+};
+
+describe('the rack', () => {
+  it('takes a new lot, its kind with the jaws of that kind, how many, how far it opens, and a pull that was measured', async () => {
+    const { user, shop } = open(RackSection);
+    const before = shop().rack.length;
+    await user.click(screen.getByRole('button', { name: 'Add clamps' }));
+    expect(shop().rack).toHaveLength(before + 1);
+    const own = () => last(shop().rack);
+    await pick(
+      user,
+      last(lots(/^Lot of /).filter((g) => within(g).queryByLabelText('Pull, measured'))),
+      'Kind',
+      'screw band',
+    );
+    const { padWidthMm, padHeightMm } = findClampKind('screw-band');
+    expect(own()).toMatchObject({ kind: 'screw-band', padWidthMm, padHeightMm });
+    const [group] = lots('Lot of screw bands');
+    if (group === undefined) throw new Error('no lot');
+    await fill(user, group, 'How many', '6');
+    await fill(user, group, 'Opens to', '220');
+    await fill(user, group, 'Pull, measured', '3200 N');
+    await fill(user, group, 'Jaw width', '12');
+    await fill(user, group, 'Jaw height', '18');
+    expect(own()).toMatchObject({
+      count: 6,
+      maxOpeningMm: 220,
+      forceN: 3200,
+      padWidthMm: 12,
+      padHeightMm: 18,
+    });
+    await fill(user, group, 'Pull, measured', '');
+    expect(own().forceN).toBeNull();
+    expect(within(group).getByText('empty: 4.0 kN, typical')).toBeInTheDocument();
+    await user.click(within(group).getByRole('button', { name: 'Remove the lot of screw bands' }));
+    expect(shop().rack).toHaveLength(before);
+  });
+
+  it('reads and shows inches and pounds where the person works in them', async () => {
+    const { user, shop } = open(RackSection, {}, 'imperial');
+    const [group] = lots('Lot of pipe clamps');
+    if (group === undefined) throw new Error('no lot');
+    await fill(user, group, 'Opens to', '31 1/2');
+    expect(shop().rack.find(({ kind }) => kind === 'pipe')?.maxOpeningMm).toBeCloseTo(800.1, 6);
+    expect(within(group).getByRole('textbox', { name: 'Opens to' })).toHaveValue('31 1/2"');
+    await fill(user, group, 'Pull, measured', '900 lbf');
+    expect(shop().rack.find(({ kind }) => kind === 'pipe')?.forceN).toBeCloseTo(900 * 4.4482216, 2);
+  });
+
+  it('keeps the last good figure when one is out of bounds, and says what may be', async () => {
+    const { user, shop } = open(RackSection);
+    const [group] = lots('Lot of pipe clamps');
+    if (group === undefined) throw new Error('no lot');
+    const before = shop().rack;
+    await fill(user, group, 'How many', '2.5');
+    await fill(user, group, 'Opens to', '-3');
+    expect(shop().rack.map(({ maxOpeningMm }) => maxOpeningMm)).toEqual(
+      before.map(({ maxOpeningMm }) => maxOpeningMm),
+    );
+    expect(shop().rack.every(({ count }) => Number.isInteger(count))).toBe(true);
+    expect(within(group).getByRole('textbox', { name: 'Opens to' })).toHaveAttribute('aria-invalid', 'true');
+  });
+
+  it('says so when it is empty', () => {
+    open(RackSection, { rack: [] });
+    expect(screen.getByText(/The rack is empty: no plan can place a clamp/)).toBeInTheDocument();
+  });
+});
+
+describe('cauls and blocks', () => {
+  it('are counted in pairs until somebody lists them', async () => {
+    const counted = { ...DEMO_SHOP };
+    delete counted.cauls;
+    const { user, shop } = renderPage(<Part of={CaulsSection} />, {
+      shop: { ...counted, caulPairs: 3 },
+      silent: true,
+    });
+    const pairs = screen.getByRole('textbox', { name: 'Pairs of cauls' });
+    await user.clear(pairs);
+    await user.paste('5');
+    expect(shop().caulPairs).toBe(5);
+    await user.click(screen.getByRole('button', { name: 'Add cauls' }));
+    expect(shop().cauls).toHaveLength(1);
+    expect(screen.queryByRole('textbox', { name: 'Pairs of cauls' })).toBeNull();
+  });
+
+  it('have their wood, size and crown', async () => {
+    const { user, shop } = open(CaulsSection);
+    const before = shop().cauls ?? [];
+    const [group] = lots('Lot of cauls');
+    if (group === undefined) throw new Error('no cauls');
+    await fill(user, group, 'Length', '820');
+    await fill(user, group, 'Crown', '0.85');
+    await pick(user, group, 'Wood', 'Beech');
+    expect(shop().cauls?.[0]).toMatchObject({ lengthMm: 820, crownMm: 0.85, species: 'beech' });
+    expect(shop().cauls?.slice(1)).toEqual(before.slice(1));
+    await user.click(within(group).getByRole('button', { name: 'Remove these cauls' }));
+    expect(shop().cauls).toEqual(before.slice(1));
+  });
+
+  it('hold by their face, unless their grip was measured', async () => {
+    const { user, shop } = open(CaulsSection, { blocks: [] });
+    await user.click(screen.getByRole('button', { name: 'Add blocks' }));
+    const [group] = lots('Lot of blocks');
+    if (group === undefined) throw new Error('no blocks');
+    expect(within(group).getByText('empty: 0.35, usual')).toBeInTheDocument();
+    await pick(user, group, 'Its face', 'abrasive');
+    expect(within(group).getByText('empty: 0.75, usual')).toBeInTheDocument();
+    await fill(user, group, 'Grip, measured', '0.62');
+    expect(shop().blocks?.[0]).toMatchObject({ face: 'abrasive', friction: 0.62 });
+    await pick(user, group, 'What', 'battens');
+    expect(shop().blocks?.[0]?.kind).toBe('batten');
+    await user.click(screen.getByRole('button', { name: 'Remove these battens' }));
+    expect(shop().blocks).toEqual([]);
+  });
+});
+
+describe('hours, benches, name and pace', () => {
+  it('takes hours as they are said, day by day, and keeps the last good ones', async () => {
+    const { user, shop } = open(HoursSection);
+    const monday = screen.getByRole('textbox', { name: 'Monday' });
+    const others = weekOf(shop()).hours.filter(({ day }) => day !== 1);
+    await user.clear(monday);
+    await user.paste('9-12, 13:30 to 18');
+    const onMonday = () => weekOf(shop()).hours.filter(({ day }) => day === 1);
+    expect(onMonday()).toEqual([
+      { day: 1, fromMin: 540, toMin: 720 },
+      { day: 1, fromMin: 810, toMin: 1080 },
+    ]);
+    await user.clear(monday);
+    await user.paste('all morning');
+    expect(screen.getByText(/The last good hours are kept/)).toBeInTheDocument();
+    expect(weekOf(shop()).hours.filter(({ day }) => day !== 1)).toEqual(others);
+  });
+
+  it('counts benches', async () => {
+    const { user, shop } = open(HoursSection);
+    await fill(user, document.body, 'Benches', '3');
+    expect(shop().week?.benches).toBe(3);
+  });
+
+  it('takes a name that is not empty and a pace within reason', async () => {
+    const { user, shop } = open(PeopleSection);
+    await fill(user, document.body, 'Name of the shop', ' by the canal');
+    expect(shop().name).toBe('The Wagon Shed by the canal');
+    await fill(user, document.body, 'Pace', '1.2');
+    expect(shop().paceFactor).toBe(1.2);
+    await fill(user, document.body, 'Pace', '9');
+    expect(shop().paceFactor).toBe(1.2);
+  });
+});
+
+it('shows everything under the name of the shop', async () => {
+  renderPage(<ShopPage />, { shop: DEMO_SHOP, silent: true });
+  expect(await screen.findByRole('heading', { level: 1, name: DEMO_SHOP.name })).toBeInTheDocument();
+  for (const name of [
+    'Clamps',
+    'Cauls and blocks',
+    'Glue shelf',
+    'Air',
+    'Hours and benches',
+    'Name and pace',
+  ]) {
+    expect(screen.getByRole('region', { name })).toBeInTheDocument();
+  }
+});
