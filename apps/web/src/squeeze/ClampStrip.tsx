@@ -56,11 +56,7 @@ export function ClampStrip({ row }: { readonly row: RowPlan }) {
           <text x={placed.xMm} y={24} fontSize={10} fontWeight={700} textAnchor="middle" fill={tokens.ink}>
             {number}
           </text>
-          {[
-            `${kindName}, ${placed.side}`,
-            `at ${f.length(placed.xMm)}`,
-            `open ${open}`,
-          ].map((text, i) => (
+          {[`${kindName}, ${placed.side}`, `at ${f.length(placed.xMm)}`, `open ${open}`].map((text, i) => (
             <text key={text} x={placed.xMm} y={30 + 5 * i} fontSize={4} textAnchor="middle" fill={tokens.ink}>
               {text}
             </text>

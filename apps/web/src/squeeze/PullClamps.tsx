@@ -3,7 +3,7 @@ import { LIMITS } from '@lean-clasp/core/basics';
 import { findClampKind } from '@lean-clasp/core/clamps';
 import type { PulledClamp } from '@lean-clasp/core/formats';
 import type { PullPlacingStep } from '@lean-clasp/core/placing';
-import { pullFrame, type SqueezedPull, suits } from '@lean-clasp/core/plan';
+import { placeableLots, pullFrame, type SqueezedPull, suits } from '@lean-clasp/core/plan';
 import { says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -157,12 +157,10 @@ function Row({
   const { selected, select } = useSelection();
   const open = isSelected(selected, 'clamp', clamp.id);
   const stands = pull.clamps.find(({ id }) => id === clamp.id);
-  const lot = shop.rack.find(({ id }) => id === clamp.rackId);
+  const lot = placeableLots(pull.planned.pull, shop.rack).find(({ id }) => id === clamp.rackId);
   const kind = lot === undefined ? 'no longer on the rack' : findClampKind(lot.kind).name;
   const twoWays = pull.planned.pull.need === 'seat';
-  const { plan } = usePlan();
-  const reckoned = plan?.build.squeeze?.clamps?.some(({ id }) => id === clamp.id) ?? false;
-  const idle = reckoned && stands === undefined;
+  const idle = pull.planned.idle.some((each) => each.clamp.id === clamp.id);
   const name = nameOf(stands?.number, idle);
   return (
     <OpeningRow
@@ -210,7 +208,9 @@ function Fields({
     <Box sx={{ pt: 1.5 }}>
       <OneClamp
         clamp={clamp}
-        lots={shop.rack.filter((lot) => suits(planned.pull, lot) || lot.id === clamp.rackId)}
+        lots={placeableLots(planned.pull, shop.rack).filter(
+          (lot) => suits(planned.pull, lot) || lot.id === clamp.rackId,
+        )}
         only={last}
         onLot={(rackId) => edit(`${name}: kind`, changePulled(clamp.id, { rackId }))}
         onMost={(mostN) => edit(`${name}: pull`, easePulled(clamp.id, mostN))}

@@ -1,13 +1,17 @@
 import type { BuildDocument, PulledClamp, RackLot } from '@lean-clasp/core/formats';
-import type { PlannedPull, SqueezedPull } from '@lean-clasp/core/plan';
+import { placeableLots, type PlannedPull, type SqueezedPull } from '@lean-clasp/core/plan';
 import { eased, makeId } from '../workspace/edits';
 
 type Edit = (build: BuildDocument) => BuildDocument;
 
-/** Whether the clamps of a pull can be placed one by one: those from the rack with a place of their own. */
-export const canBePlaced = ({ clamps }: SqueezedPull, rack: readonly RackLot[]): boolean =>
-  clamps.length > 0 &&
-  clamps.every(({ place, lot }) => place !== null && rack.some(({ id }) => id === lot.id));
+/** Whether the clamps of a pull can be placed one by one: those with a place of their own. */
+export function canBePlaced({ clamps, planned }: SqueezedPull, rack: readonly RackLot[]): boolean {
+  const lots = placeableLots(planned.pull, rack);
+  return (
+    clamps.length > 0 &&
+    clamps.every(({ place, lot }) => place !== null && lots.some(({ id }) => id === lot.id))
+  );
+}
 
 /** Clamps of a pull as they stand, to be kept in the document from now on. */
 export function asTheyStand({ clamps }: SqueezedPull): PulledClamp[] {
@@ -82,7 +86,7 @@ export function lotForOneMore(
   suits: (pull: PlannedPull['pull'], lot: RackLot) => boolean,
 ): RackLot | undefined {
   const usedOf = (lot: RackLot) => placed.filter((each) => each.lot.id === lot.id).length;
-  return rack
+  return placeableLots(pull, rack)
     .filter((lot) => suits(pull, lot) && usedOf(lot) < lot.count)
     .sort((a, b) => usedOf(b) - usedOf(a))[0];
 }

@@ -8,6 +8,7 @@ import {
   clampsElsewhere,
   leastOf,
   packingOf,
+  placeableLots,
   planBuild,
   type PlannedPull,
   settlePlan,
@@ -120,12 +121,13 @@ function spreadAnew(
           id,
           press,
         );
+  // Strips of tape are laid by the handful.
+  const lots = placeableLots(planned.pull, shop.rack);
   return [
     ...pinned.map(({ clamp }) => clamp),
     ...left.flatMap(({ place }, i): PulledClamp[] => {
       const lot = rest[i]?.lot;
-      // What comes off a roll is not on the rack.
-      return place === null || lot === undefined || shop.rack.every((other) => other.id !== lot.id)
+      return place === null || lot === undefined || lots.every((other) => other.id !== lot.id)
         ? []
         : [
             {

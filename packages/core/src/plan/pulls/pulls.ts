@@ -94,7 +94,7 @@ function planPullFor(
   const bandN = (wanted.lowMPa * largest.gluedMm2) / Math.sin(radians(sharpest) / 2);
   const neededN = { seat: seatN, band: bandN }[need as 'seat' | 'band'] ?? wanted.lowMPa * areaMm2;
   const longestMm = Math.max(...own.map(({ lengthMm }) => lengthMm));
-  const { placed, idle } = placementsOf(pull, squeeze, [...rack, ...rollsFor(pull, own.length, longestMm)]);
+  const { placed, idle } = placementsOf(pull, squeeze, placeableLots(pull, rack));
   const full =
     placed.length + idle.length > 0
       ? takenBy(placed)
@@ -211,6 +211,12 @@ export function twoRows(pull: Pull, joints: readonly JointFacts[], facts: Assemb
   });
   return Math.min(...widths) >= TWO_ROWS_FROM_MM;
 }
+
+/** Lots that clamps of a pull may be placed from one by one: the rack, and wraps off the roll; strips of tape have no places of their own. */
+export const placeableLots = (pull: Pull, rack: readonly RackLot[]): RackLot[] => [
+  ...rack,
+  ...rollsFor(pull, 1, MOST_PLACES * PLACE_EVERY_MM).filter(({ kind }) => kind !== 'tape'),
+];
 
 /** What comes off a roll, as much as a pull can use of it. */
 function rollsFor(pull: Pull, joints: number, lengthMm: number): RackLot[] {
