@@ -1,6 +1,6 @@
-import { JOINT_KINDS } from '@lean-clasp/core/assembly';
 import { LIMITS } from '@lean-clasp/core/basics';
-import { type FreeJoint, type FreePart, MOST_FREE_PARTS } from '@lean-clasp/core/formats';
+import { type BuildDocument, type FreeJoint, type FreePart, MOST_FREE_PARTS } from '@lean-clasp/core/formats';
+import { deriveAssembly, JOINT_KINDS } from '@lean-clasp/core/assembly';
 import { layAssembly } from '@lean-clasp/core/kinds';
 import { JOINT_WORDS, SPECIES_OPTIONS } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
@@ -23,6 +23,9 @@ const GRAINS = [
 ] as const;
 const AXES = ['x', 'y', 'z'] as const;
 const JOINT_OPTIONS = JOINT_KINDS.map((value) => ({ value, name: JOINT_WORDS[value] }));
+/** Lays the parts out and measures where they touch: what that refuses no plan can be made of. */
+const measured = (build: BuildDocument) => deriveAssembly(layAssembly(build, build.mcInUse.lowPct));
+
 const PLACE = { min: -6000, max: 6000, unit: 'mm' };
 
 /** A person's own parts, each with its size and place, and the joints between them. */
@@ -30,7 +33,7 @@ export function FreeParts() {
   const { build, edit } = useOpenBuild();
   const { shown, refusal, set } = useAttempt(
     build.free,
-    (free) => refusalOf(() => layAssembly({ ...build, free }, build.mcInUse.lowPct)),
+    (free) => refusalOf(() => measured({ ...build, free })),
     (free) => edit('Parts', (before) => ({ ...before, free })),
   );
   const changed = (id: string, change: Partial<FreePart>) =>
@@ -136,7 +139,7 @@ function FreeJoints({
   const nameOf = (id: string) => parts.find((part) => part.id === id)?.name ?? '';
   const known =
     options.some(({ value }) => value === next.a) && options.some(({ value }) => value === next.b);
-  const refusal = known ? refusalOf(() => layAssembly(addJoint(next)(build), build.mcInUse.lowPct)) : null;
+  const refusal = known && next.a !== next.b ? refusalOf(() => measured(addJoint(next)(build))) : null;
   return (
     <Box sx={{ pt: 2 }}>
       {joints.map((joint) => (
@@ -172,7 +175,10 @@ function FreeJoints({
             onChange={(b) => setNext({ ...next, b })}
             width={150}
           />
-          <Button disabled={!known || next.a === next.b} onClick={() => edit('Joint added', addJoint(next))}>
+          <Button
+            disabled={!known || next.a === next.b || refusal !== null}
+            onClick={() => edit('Joint added', addJoint(next))}
+          >
             Join them
           </Button>
         </FieldRow>

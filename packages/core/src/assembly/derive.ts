@@ -57,7 +57,7 @@ export function deriveAssembly(assembly: Assembly): AssemblyFacts {
     if (facts.contacts.length === 0) {
       throw unfit(
         field,
-        'Two parts that are to be joined do not touch anywhere.',
+        `“${a.label}” and “${b.label}” are to be joined and do not touch anywhere.`,
         'parts whose faces lie against each other; move or size one of them',
       );
     }
