@@ -186,8 +186,8 @@ describe('GET /api/air/series', () => {
       const shop = request(server.url);
       await shop.get('/api/air/series').expect(200, { samples: [], means: [], usualDay: [] });
       for (const days of ['0', 'soon', '5000']) {
-        const { body } = await shop.get(`/api/air/series?days=${days}`).expect(422);
-        expect((body as { error: { field: string } }).error.field).toBe('days');
+        const answer = await shop.get(`/api/air/series?days=${days}`).expect(422);
+        expect((answer.body as { error: { field: string } }).error.field).toBe('days');
       }
     } finally {
       await server.discard();

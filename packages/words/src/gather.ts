@@ -25,6 +25,8 @@ export const GATHER: Words<GatherValues> = {
   'gather-stop': () => 'A straight stop across one end',
   'gather-glue': ({ adhesive, massG, volumeMl, onShelfMl }, f) =>
     `${findAdhesive(adhesive).name}: ${f.mass(massG)} (${f.volume(volumeMl)}); the shelf has ${f.volume(onShelfMl)}. Look at the date on the bottle`,
+  'gather-first-coat': ({ massG }, f) =>
+    `Of it for the first coat on end grain: ${f.mass(massG)}, thin, worked in, left to turn tacky`,
   'gather-spreader': ({ method }) => `To spread with: ${findSpreadMethod(method).name}, and a spare`,
   'gather-cauls': ({ pairs }) =>
     `${pairs} ${pairs === 1 ? 'pair' : 'pairs'} of cauls, film or tape on their faces`,

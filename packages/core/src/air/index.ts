@@ -13,7 +13,6 @@ export {
   type AirSeries,
   bestHours,
   type GoodHours,
-  MEAN_DAYS,
   runningMeans,
   thinned,
   usualDay,

@@ -18,7 +18,7 @@ export interface AirSeries {
 
 const DAY_MS = 86_400_000;
 /** Time constants for which running means are told, days: from a leaf of veneer to a thick beam. */
-export const MEAN_DAYS: readonly number[] = Object.freeze([1, 3, 10, 30, 90]);
+const MEAN_DAYS: readonly number[] = Object.freeze([1, 3, 10, 30, 90]);
 
 /**
  * Running means of what the air would bring wood to, for wood that comes to balance within 1, 3, 10, 30 and 90 days: each reading stands

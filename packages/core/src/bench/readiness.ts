@@ -57,6 +57,7 @@ export function gatherList(plan: Plan): Finding[] {
       volumeMl: totals.volumeMl,
       onShelfMl: totals.onShelfMl,
     }),
+    ...(totals.coatG > 0 ? [finding('gather-first-coat', 'informs', { massG: totals.coatG })] : []),
     ...methods.map((method) => finding('gather-spreader', 'informs', { method })),
     ...(row === null ? [] : rowThings(row)),
     ...clampThings(plan),

@@ -93,6 +93,7 @@ export interface GatherValues {
   'gather-spreader': { method: string };
   'gather-cauls': { pairs: number };
   'gather-packing': { count: number; kind: string; thicknessMm: number };
+  'gather-first-coat': { massG: number };
   'gather-clamps': {
     count: number;
     kind: string;

@@ -1,9 +1,9 @@
-import type { JointKind } from '../assembly';
 import { SENSITISERS } from '../adhesives';
 import type { GlueJob } from '../choice';
 import { type BuildDocument, NO_WISHES, type Wishes } from '../formats';
 import { kindOf } from '../kinds';
 import { sharedTraits } from '../materials';
+import { endGrainOf } from './end-grain';
 import type { PlanParts } from './plan';
 import { bottlesOf } from './shelf';
 
@@ -43,9 +43,6 @@ function fromWishes(build: BuildDocument) {
   };
 }
 
-/** Joints that end grain itself holds; tenons, housings and bands are held by the long grain beside it. */
-const HELD_BY_ENDS: readonly JointKind[] = ['mitre', 'butt', 'scarf'];
-
 const most = (values: readonly number[]): number => Math.max(0, ...values);
 
 /**
@@ -59,12 +56,7 @@ export function glueJobOf(plan: PlanParts, today: string | null): GlueJob {
   const kind = kindOf(build.template)?.asksOfGlue ?? {};
   const contacts = glued.flatMap((joint) => joint.facts.contacts);
   const area = contacts.reduce((sum, { areaMm2 }) => sum + areaMm2, 0);
-  const ends = glued
-    .filter(({ facts: { joint } }) => HELD_BY_ENDS.includes(joint.kind))
-    .flatMap(({ facts: { joint, contacts: own } }) =>
-      // The slope of a scarf drinks as end grain does, however flat it is.
-      own.filter(({ pairing }) => joint.kind === 'scarf' || pairing === 'long-end' || pairing === 'end-end'),
-    );
+  const ends = glued.reduce((sum, { facts: own }) => sum + endGrainOf(own).contactMm2, 0);
   const anyPart = (is: (part: (typeof facts.parts)[number]) => boolean) => facts.parts.some(is);
   return {
     ...wishes,
@@ -83,7 +75,7 @@ export function glueJobOf(plan: PlanParts, today: string | null): GlueJob {
     sg: Math.min(...facts.parts.map(({ wood }) => wood.sg)),
     traits: sharedTraits(facts.parts),
     paleWood: anyPart(({ part }) => PALE_WOODS.has(part.species)),
-    endGrainShare: area === 0 ? 0 : ends.reduce((sum, { areaMm2 }) => sum + areaMm2, 0) / area,
+    endGrainShare: area === 0 ? 0 : ends / area,
     veneer: build.glue.method === 'thinned-coats' ? 'iron-on' : (kind.veneer ?? 'none'),
     oldGlue: anyPart(({ part }) => part.condition === 'old-glue') ? 'other' : 'none',
     areaMm2: facts.gluedMm2 * facts.assembly.sets,

@@ -6,6 +6,7 @@ import { storedMoisturePct } from '../air';
 import { panelPressure, type Press } from '../mechanics';
 import { covers, LEAST_CUP_ML } from '../spread';
 import { judge, judgeTight } from '../verdicts';
+import { firstCoatG } from './first-coats';
 import { planJoints, weighGaps } from './joints/plan-joint';
 import type { PlannedJoint } from './joints/planned-joint';
 import { momentFindings } from './order/moments';
@@ -60,7 +61,8 @@ export function planBuild(build: BuildDocument, shop: ShopDocument): Plan {
   const { sets } = facts.assembly;
   const sum = (value: (joint: PlannedJoint) => number) =>
     planned.joints.reduce((total, joint) => total + value(joint), 0);
-  const spreadMl = sets * sum((joint) => joint.spread.volumeMl);
+  const coatG = sets * firstCoatG(planned);
+  const spreadMl = sets * sum((joint) => joint.spread.volumeMl) + coatG / adhesive.densityGPerMl;
   // Mixed glue is measured out by the cup, not by the drop.
   const volumeMl =
     adhesive.potLifeMin === null || spreadMl === 0 ? spreadMl : Math.max(LEAST_CUP_ML, spreadMl);
@@ -69,6 +71,7 @@ export function planBuild(build: BuildDocument, shop: ShopDocument): Plan {
     verdicts: judge(planned),
     totals: {
       massG: volumeMl * adhesive.densityGPerMl,
+      coatG,
       volumeMl,
       spreadMin: sum((joint) => joint.spread.minutes),
       onShelfMl: shop.bottles

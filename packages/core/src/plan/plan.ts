@@ -38,6 +38,8 @@ export interface Plan extends PlanParts {
   readonly verdicts: Readonly<Record<Aspect, Verdict>>;
   readonly totals: {
     readonly massG: number;
+    /** Of it, what end grain drinks before the real coat: sizing or priming. */
+    readonly coatG: number;
     readonly volumeMl: number;
     readonly spreadMin: number;
     readonly onShelfMl: number;
