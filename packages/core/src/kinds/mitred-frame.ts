@@ -18,6 +18,9 @@ interface Outline {
   readonly open: boolean;
 }
 
+/** What closes one corner by itself: cams, points that bite, a light bar over angled blocks, tape, wraps. */
+const CORNER_CLAMPS = ['cam-mitre', 'pointed-spring', 'f-light', 'trigger', 'tape', 'elastic-wrap'];
+
 /** Sets are made as fast as clamps come free: they should let go within this, min [judgement]. */
 const RELEASE_MIN = 5;
 
@@ -31,6 +34,8 @@ export const MITRED_FRAME = defineKind({
     widthMm: askLength(48, 8, 250),
     thicknessMm: askLength(22, 4, 100),
     chain: askChoice(['closed', 'open'], 'closed'),
+    pressed: askChoice(['round', 'corner-by-corner'], 'round'),
+    frames: askCount(1, 1, 100),
   },
   preparation: [
     'fresh-faces',
@@ -44,7 +49,16 @@ export const MITRED_FRAME = defineKind({
   adhesive: null,
   faces: 2,
   method: 'finger',
-  layOut: ({ chain, ...answers }) => frameOf({ ...answers, open: chain === 'open' }),
+  layOut: ({ chain, pressed, frames, ...answers }) => {
+    const frame = frameOf({ ...answers, open: chain === 'open' });
+    const byCorner = pressed === 'corner-by-corner' && chain === 'closed';
+    return {
+      ...frame,
+      // What a clamp must open is the member with its angled blocks, not the frame.
+      ...(byCorner ? { pulls: cornerPulls(frame.joints, answers.widthMm, CORNER_CLAMPS), oneGo: false } : {}),
+      sets: frames,
+    };
+  },
 });
 
 /** Mitred trim for openings, made in sets with hot melt that lets go of the clamp within a minute. */
@@ -85,7 +99,11 @@ export const TRIM_SET = defineKind({
 });
 
 /** A clamp of its own on each corner; it opens by the member, not by the frame. */
-const cornerPulls = (joints: Layout['joints'], widthMm: number): Layout['pulls'] =>
+const cornerPulls = (
+  joints: Layout['joints'],
+  widthMm: number,
+  kinds: readonly string[] = ['pointed-spring', 'cam-mitre', 'tape'],
+): Layout['pulls'] =>
   joints.map(({ id }) => ({
     id: `corner-${id}`,
     joints: [id],
@@ -93,7 +111,7 @@ const cornerPulls = (joints: Layout['joints'], widthMm: number): Layout['pulls']
     stacked: true,
     axis: [1, 0, 0],
     openingMm: widthMm,
-    kinds: ['pointed-spring', 'cam-mitre', 'tape'],
+    kinds,
   }));
 
 /** Mitred members round an outline, the last side left out where it is open. */

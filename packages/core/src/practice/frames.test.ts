@@ -121,6 +121,54 @@ const JOBS: readonly (readonly [name: string, input: PlanInput, expected: Expect
     { states: { tight: 'holds' }, clamps: { band: [0, 2], 'elastic-wrap': [3, 20] } },
   ],
   [
+    'six small frames, corner by corner under points that bite: four to a frame, no band',
+    {
+      template: 'mitred-frame',
+      crew: 1,
+      answers: {
+        sidesMm: [400, 300, 400, 300],
+        widthMm: 40,
+        thicknessMm: 20,
+        pressed: 'corner-by-corner',
+        frames: 6,
+      },
+    },
+    {
+      states: { inTime: 'holds', tight: 'holds' },
+      clamps: { 'pointed-spring': [4, 8] },
+      handsOnMin: [1.5, 5],
+      massG: [8, 25],
+    },
+  ],
+  [
+    'a heavy frame corner by corner with light bars over angled blocks, each open to its member only',
+    {
+      template: 'mitred-frame',
+      shop: { ...PRACTICE_SHOP, rack: [{ ...LIGHT_BARS, maxOpeningMm: 150, count: 6 }] },
+      answers: {
+        sidesMm: [900, 700, 900, 700],
+        widthMm: 90,
+        thicknessMm: 32,
+        pressed: 'corner-by-corner',
+      },
+    },
+    { states: { tight: 'holds' }, clamps: { 'f-light': [4, 6] } },
+  ],
+  [
+    'the same with bars that open less than the member: they cannot go on',
+    {
+      template: 'mitred-frame',
+      shop: { ...PRACTICE_SHOP, rack: [{ ...LIGHT_BARS, maxOpeningMm: 60, count: 6 }] },
+      answers: {
+        sidesMm: [900, 700, 900, 700],
+        widthMm: 90,
+        thicknessMm: 32,
+        pressed: 'corner-by-corner',
+      },
+    },
+    { clamps: { tape: [0, 200], 'elastic-wrap': [0, 80] } },
+  ],
+  [
     'a picture frame under one band, by one person',
     {
       template: 'mitred-frame',
