@@ -1,7 +1,7 @@
 import type { BuildDocument } from '@lean-clasp/core/formats';
 import { DEMO_SHOP, stageFloor, wagonBuilds } from '@lean-clasp/core/demo';
 import { ThemeProvider } from '@mui/material/styles';
-import { render, screen } from '@testing-library/react';
+import { render, screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { Provider, useSelector } from 'react-redux';
@@ -64,12 +64,29 @@ export function renderBuild(
   };
 }
 
-/** Replaces what stands in a field and leaves it. */
-export async function retype(
-  user: ReturnType<typeof userEvent.setup>,
+type User = ReturnType<typeof userEvent.setup>;
+
+/** Replaces what stands in a field of one part of the page and leaves it; in one go, for parts that are slow to draw anew. */
+export async function fillIn(user: User, part: HTMLElement, label: string, text: string): Promise<void> {
+  const field = within(part).getByRole('textbox', { name: label });
+  await user.clear(field);
+  await user.paste(text);
+  await user.tab();
+}
+
+/** Chooses from a list in one part of the page. */
+export async function pickIn(
+  user: User,
+  part: HTMLElement,
   label: string,
-  text: string,
+  option: string | RegExp,
 ): Promise<void> {
+  await user.click(within(part).getByRole('combobox', { name: label }));
+  await user.click(screen.getByRole('option', { name: option }));
+}
+
+/** Replaces what stands in a field and leaves it. */
+export async function retype(user: User, label: string, text: string): Promise<void> {
   const field = screen.getByRole('textbox', { name: label });
   await user.clear(field);
   await user.type(field, text);

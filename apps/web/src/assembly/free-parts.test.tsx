@@ -1,6 +1,6 @@
 import type { BuildDocument, FreePart } from '@lean-clasp/core/formats';
 import { screen, waitFor, within } from '@testing-library/react';
-import { renderBuild } from '../../test/render-build';
+import { fillIn, pickIn, renderBuild } from '../../test/render-build';
 import {
   addJoint,
   addPart,
@@ -32,28 +32,16 @@ const FREE: Partial<BuildDocument> = {
 };
 const open = (change: Partial<BuildDocument> = {}) =>
   renderBuild(<AssemblyFit />, { ...FREE, ...change }, 'prop-shelf');
-type User = ReturnType<typeof open>['user'];
-
-async function fill(user: User, group: HTMLElement, label: string, text: string) {
-  const field = within(group).getByRole('textbox', { name: label });
-  await user.clear(field);
-  await user.paste(text);
-  await user.tab();
-}
-async function pick(user: User, within_: HTMLElement, label: string, option: string) {
-  await user.click(within(within_).getByRole('combobox', { name: label }));
-  await user.click(screen.getByRole('option', { name: option }));
-}
 
 describe('a person’s own parts', () => {
   it('have a name, a wood, a size, a place and their grain', async () => {
     const apart = [part('a', 'Rail', 0), part('b', 'Post', 900)];
     const { user, build } = open({ free: { parts: apart, joints: [] } });
     const rail = await screen.findByRole('group', { name: 'Rail' });
-    await fill(user, rail, 'Size x', '420');
-    await fill(user, rail, 'From z', '15');
-    await pick(user, rail, 'Grain', 'along y');
-    await pick(user, rail, 'Wood', 'Beech');
+    await fillIn(user, rail, 'Size x', '420');
+    await fillIn(user, rail, 'From z', '15');
+    await pickIn(user, rail, 'Grain', 'along y');
+    await pickIn(user, rail, 'Wood', 'Beech');
     expect(build().free.parts[0]).toMatchObject({
       sizeMm: [420, 60, 20],
       atMm: [0, 0, 15],
@@ -81,12 +69,12 @@ describe('a person’s own parts', () => {
   it('are joined where they touch, refused where they do not, and taken apart again', async () => {
     const { user, build } = open();
     const parts = await screen.findByRole('region', { name: 'Your parts' });
-    await pick(user, parts, 'Joint', 'butt');
+    await pickIn(user, parts, 'Joint', 'butt');
     await user.click(within(parts).getByRole('button', { name: 'Join them' }));
     expect(build().free.joints).toMatchObject([{ kind: 'butt', a: 'a', b: 'b' }]);
     await user.click(within(parts).getByRole('button', { name: 'Take apart' }));
     expect(build().free.joints).toEqual([]);
-    await pick(user, parts, 'with', 'Rail');
+    await pickIn(user, parts, 'with', 'Rail');
     expect(within(parts).getByRole('button', { name: 'Join them' })).toBeDisabled();
   });
 
@@ -95,9 +83,9 @@ describe('a person’s own parts', () => {
     const parts = await screen.findByRole('region', { name: 'Your parts' });
     expect(within(parts).getByText(/are to be joined and do not touch/)).toBeInTheDocument();
     expect(within(parts).getByRole('button', { name: 'Join them' })).toBeDisabled();
-    await fill(user, within(parts).getByRole('group', { name: 'Post' }), 'From x', '300');
+    await fillIn(user, within(parts).getByRole('group', { name: 'Post' }), 'From x', '300');
     await waitFor(() => expect(within(parts).getByRole('button', { name: 'Join them' })).toBeEnabled());
-    await pick(user, parts, 'with', 'Rail');
+    await pickIn(user, parts, 'with', 'Rail');
     expect(within(parts).getByRole('button', { name: 'Join them' })).toBeDisabled();
   });
 
@@ -106,7 +94,7 @@ describe('a person’s own parts', () => {
       free: { parts: FREE.free?.parts ?? [], joints: [{ id: 'j', kind: 'butt', a: 'a', b: 'b' }] },
     });
     const post = await screen.findByRole('group', { name: 'Post' });
-    await fill(user, post, 'From x', '500');
+    await fillIn(user, post, 'From x', '500');
     await waitFor(() =>
       expect(screen.getByRole('alert').textContent).toContain(
         '“Rail” and “Post” are to be joined and do not touch anywhere.',
@@ -114,7 +102,7 @@ describe('a person’s own parts', () => {
     );
     expect(screen.getByRole('alert').textContent).toContain('last good state stands');
     expect(build().free.parts[1]?.atMm[0]).not.toBe(500);
-    await fill(user, screen.getByRole('group', { name: 'Post' }), 'From x', '300');
+    await fillIn(user, screen.getByRole('group', { name: 'Post' }), 'From x', '300');
     expect(screen.queryByRole('alert')).toBeNull();
   });
 });

@@ -48,30 +48,17 @@ export function AirChart({ samples }: Pick<AirSeries, 'samples'>) {
             contentStyle={{ background: tokens.sheet, border: `1px solid ${tokens.rule}`, color: tokens.ink }}
           />
           <Legend formatter={(name) => <span style={{ color: tokens.ink }}>{String(name)}</span>} />
-          <Line
-            yAxisId="air"
-            dataKey="rhPct"
-            name="humidity"
-            stroke={tokens.action}
-            dot={false}
-            isAnimationActive={false}
-          />
-          <Line
-            yAxisId="temp"
-            dataKey="tempC"
-            name={TEMPERATURE}
-            stroke={tokens.soft}
-            dot={false}
-            isAnimationActive={false}
-          />
-          <Line
-            yAxisId="air"
-            dataKey="mcPct"
-            name="wood left in it would settle at"
-            stroke={tokens.glue}
-            dot={false}
-            isAnimationActive={false}
-          />
+          {LINES.map(({ of, name, axis, colour }) => (
+            <Line
+              key={of}
+              yAxisId={axis}
+              dataKey={of}
+              name={name}
+              stroke={tokens[colour]}
+              dot={false}
+              isAnimationActive={false}
+            />
+          ))}
         </LineChart>
       </ResponsiveContainer>
     </ChartBox>
@@ -79,6 +66,11 @@ export function AirChart({ samples }: Pick<AirSeries, 'samples'>) {
 }
 
 const TEMPERATURE = 'temperature';
+const LINES = [
+  { of: 'rhPct', name: 'humidity', axis: 'air', colour: 'action' },
+  { of: 'tempC', name: TEMPERATURE, axis: 'temp', colour: 'soft' },
+  { of: 'mcPct', name: 'wood left in it would settle at', axis: 'air', colour: 'glue' },
+] as const;
 
 function inWords(samples: readonly AirSample[], temperature: (tempC: number) => string): string {
   const temps = samples.map(({ tempC }) => tempC);

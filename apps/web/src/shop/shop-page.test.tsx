@@ -4,6 +4,7 @@ import type { ShopDocument } from '@lean-clasp/core/formats';
 import { weekOf } from '@lean-clasp/core/plan';
 import { screen, within } from '@testing-library/react';
 import type { ReactNode } from 'react';
+import { fillIn, pickIn } from '../../test/render-build';
 import { renderPage } from '../../test/render-page';
 import { useDocument } from '../documents/use-document';
 import { CaulsSection } from './CaulsSection';
@@ -23,19 +24,7 @@ const open = (
   change: Partial<ShopDocument> = {},
   units: 'metric' | 'imperial' = 'metric',
 ) => renderPage(<Part of={section} />, { shop: { ...DEMO_SHOP, ...change }, silent: true, units });
-type Opened = ReturnType<typeof open>;
 
-/** Replaces what stands in a field of a lot and leaves it. */
-async function fill(user: Opened['user'], group: HTMLElement, label: string, text: string) {
-  const field = within(group).getByRole('textbox', { name: label });
-  await user.clear(field);
-  await user.paste(text);
-  await user.tab();
-}
-async function pick(user: Opened['user'], group: HTMLElement, label: string, option: string) {
-  await user.click(within(group).getByRole('combobox', { name: label }));
-  await user.click(screen.getByRole('option', { name: option }));
-}
 const lots = (name: string | RegExp) => screen.getAllByRole('group', { name });
 const last = <T,>(of: readonly T[]): T => {
   const found = of.at(-1);
@@ -50,7 +39,7 @@ describe('the rack', () => {
     await user.click(screen.getByRole('button', { name: 'Add clamps' }));
     expect(shop().rack).toHaveLength(before + 1);
     const own = () => last(shop().rack);
-    await pick(
+    await pickIn(
       user,
       last(lots(/^Lot of /).filter((g) => within(g).queryByLabelText('Pull, measured'))),
       'Kind',
@@ -60,11 +49,11 @@ describe('the rack', () => {
     expect(own()).toMatchObject({ kind: 'screw-band', padWidthMm, padHeightMm });
     const [group] = lots('Lot of screw bands');
     if (group === undefined) throw new Error('no lot');
-    await fill(user, group, 'How many', '6');
-    await fill(user, group, 'Opens to', '220');
-    await fill(user, group, 'Pull, measured', '3200 N');
-    await fill(user, group, 'Jaw width', '12');
-    await fill(user, group, 'Jaw height', '18');
+    await fillIn(user, group, 'How many', '6');
+    await fillIn(user, group, 'Opens to', '220');
+    await fillIn(user, group, 'Pull, measured', '3200 N');
+    await fillIn(user, group, 'Jaw width', '12');
+    await fillIn(user, group, 'Jaw height', '18');
     expect(own()).toMatchObject({
       count: 6,
       maxOpeningMm: 220,
@@ -72,7 +61,7 @@ describe('the rack', () => {
       padWidthMm: 12,
       padHeightMm: 18,
     });
-    await fill(user, group, 'Pull, measured', '');
+    await fillIn(user, group, 'Pull, measured', '');
     expect(own().forceN).toBeNull();
     expect(within(group).getByText('empty: 4.0 kN, typical')).toBeInTheDocument();
     await user.click(within(group).getByRole('button', { name: 'Remove the lot of screw bands' }));
@@ -83,10 +72,10 @@ describe('the rack', () => {
     const { user, shop } = open(RackSection, {}, 'imperial');
     const [group] = lots('Lot of pipe clamps');
     if (group === undefined) throw new Error('no lot');
-    await fill(user, group, 'Opens to', '31 1/2');
+    await fillIn(user, group, 'Opens to', '31 1/2');
     expect(shop().rack.find(({ kind }) => kind === 'pipe')?.maxOpeningMm).toBeCloseTo(800.1, 6);
     expect(within(group).getByRole('textbox', { name: 'Opens to' })).toHaveValue('31 1/2"');
-    await fill(user, group, 'Pull, measured', '900 lbf');
+    await fillIn(user, group, 'Pull, measured', '900 lbf');
     expect(shop().rack.find(({ kind }) => kind === 'pipe')?.forceN).toBeCloseTo(900 * 4.4482216, 2);
   });
 
@@ -95,8 +84,8 @@ describe('the rack', () => {
     const [group] = lots('Lot of pipe clamps');
     if (group === undefined) throw new Error('no lot');
     const before = shop().rack;
-    await fill(user, group, 'How many', '2.5');
-    await fill(user, group, 'Opens to', '-3');
+    await fillIn(user, group, 'How many', '2.5');
+    await fillIn(user, group, 'Opens to', '-3');
     expect(shop().rack.map(({ maxOpeningMm }) => maxOpeningMm)).toEqual(
       before.map(({ maxOpeningMm }) => maxOpeningMm),
     );
@@ -132,9 +121,9 @@ describe('cauls and blocks', () => {
     const before = shop().cauls ?? [];
     const [group] = lots('Lot of cauls');
     if (group === undefined) throw new Error('no cauls');
-    await fill(user, group, 'Length', '820');
-    await fill(user, group, 'Crown', '0.85');
-    await pick(user, group, 'Wood', 'Beech');
+    await fillIn(user, group, 'Length', '820');
+    await fillIn(user, group, 'Crown', '0.85');
+    await pickIn(user, group, 'Wood', 'Beech');
     expect(shop().cauls?.[0]).toMatchObject({ lengthMm: 820, crownMm: 0.85, species: 'beech' });
     expect(shop().cauls?.slice(1)).toEqual(before.slice(1));
     await user.click(within(group).getByRole('button', { name: 'Remove these cauls' }));
@@ -147,11 +136,11 @@ describe('cauls and blocks', () => {
     const [group] = lots('Lot of blocks');
     if (group === undefined) throw new Error('no blocks');
     expect(within(group).getByText('empty: 0.35, usual')).toBeInTheDocument();
-    await pick(user, group, 'Its face', 'abrasive');
+    await pickIn(user, group, 'Its face', 'abrasive');
     expect(within(group).getByText('empty: 0.75, usual')).toBeInTheDocument();
-    await fill(user, group, 'Grip, measured', '0.62');
+    await fillIn(user, group, 'Grip, measured', '0.62');
     expect(shop().blocks?.[0]).toMatchObject({ face: 'abrasive', friction: 0.62 });
-    await pick(user, group, 'What', 'battens');
+    await pickIn(user, group, 'What', 'battens');
     expect(shop().blocks?.[0]?.kind).toBe('batten');
     await user.click(screen.getByRole('button', { name: 'Remove these battens' }));
     expect(shop().blocks).toEqual([]);
@@ -178,17 +167,17 @@ describe('hours, benches, name and pace', () => {
 
   it('counts benches', async () => {
     const { user, shop } = open(HoursSection);
-    await fill(user, document.body, 'Benches', '3');
+    await fillIn(user, document.body, 'Benches', '3');
     expect(shop().week?.benches).toBe(3);
   });
 
   it('takes a name that is not empty and a pace within reason', async () => {
     const { user, shop } = open(PeopleSection);
-    await fill(user, document.body, 'Name of the shop', ' by the canal');
+    await fillIn(user, document.body, 'Name of the shop', ' by the canal');
     expect(shop().name).toBe('The Wagon Shed by the canal');
-    await fill(user, document.body, 'Pace', '1.2');
+    await fillIn(user, document.body, 'Pace', '1.2');
     expect(shop().paceFactor).toBe(1.2);
-    await fill(user, document.body, 'Pace', '9');
+    await fillIn(user, document.body, 'Pace', '9');
     expect(shop().paceFactor).toBe(1.2);
   });
 });

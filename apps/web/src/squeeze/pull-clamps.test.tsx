@@ -1,5 +1,5 @@
 import { screen, waitFor, within } from '@testing-library/react';
-import { renderBuild } from '../../test/render-build';
+import { fillIn, pickIn, renderBuild } from '../../test/render-build';
 import { PullsStep } from './PullsStep';
 
 // Clamps are placed on the page itself here.
@@ -7,19 +7,6 @@ jest.setTimeout(60_000);
 
 const region = (name: string) => screen.findByRole('region', { name }, { timeout: 20_000 });
 const rowsIn = (part: HTMLElement) => within(part).queryAllByRole('button', { name: /, at [\d.,]+ mm$/ });
-type User = ReturnType<typeof renderBuild>['user'];
-
-async function fill(user: User, part: HTMLElement, label: string, text: string) {
-  const field = within(part).getByRole('textbox', { name: label });
-  await user.clear(field);
-  await user.paste(text);
-  await user.tab();
-}
-
-async function pick(user: User, part: HTMLElement, label: string, option: RegExp) {
-  await user.click(within(part).getByRole('combobox', { name: label }));
-  await user.click(screen.getByRole('option', { name: option }));
-}
 
 describe('clamps of a pull, one by one', () => {
   async function trunk() {
@@ -42,17 +29,17 @@ describe('clamps of a pull, one by one', () => {
   it('are moved, eased, pinned and taken from another lot', async () => {
     const { user, across, placed } = await trunk();
     await user.click(within(across).getByRole('button', { name: /^Clamp 2: / }));
-    await fill(user, across, 'Along', '240');
-    await fill(user, across, 'Across', '33');
-    await fill(user, across, 'Pull no more than', '150 N');
+    await fillIn(user, across, 'Along', '240');
+    await fillIn(user, across, 'Across', '33');
+    await fillIn(user, across, 'Pull no more than', '150 N');
     await user.click(within(across).getByRole('checkbox', { name: /^Pinned/ }));
     const changed = placed().filter(({ pinned }) => pinned === true);
     expect(changed).toMatchObject([{ alongMm: 240, acrossMm: 33, mostN: 150 }]);
     expect(placed()).toHaveLength(8);
-    await fill(user, across, 'Pull no more than', '');
+    await fillIn(user, across, 'Pull no more than', '');
     expect(placed().find(({ pinned }) => pinned === true)).not.toHaveProperty('mostN');
     const before = changed[0]?.rackId;
-    await pick(user, across, 'From the rack', /^pipe/i);
+    await pickIn(user, across, 'From the rack', /^pipe/i);
     expect(placed().find(({ pinned }) => pinned === true)?.rackId).not.toBe(before);
     await user.click(within(across).getByRole('checkbox', { name: /^Pinned/ }));
     expect(placed().some(({ pinned }) => pinned === true)).toBe(false);
@@ -107,12 +94,12 @@ describe('clamps of a stack', () => {
   it('are as many as the person says, and as many as it takes again when that is taken back', async () => {
     const { user, build } = renderBuild(<PullsStep />, {}, 'awning-pole');
     const down = await region('Down');
-    await fill(user, down, 'Clamps', '5');
+    await fillIn(user, down, 'Clamps', '5');
     expect(build().squeeze?.counts).toEqual([{ pull: 'down', count: 5 }]);
     await waitFor(() =>
       expect(within(down).getByRole('table', { name: 'Clamps, Down' }).textContent).toContain('5 × C clamp'),
     );
-    await fill(user, down, 'Clamps', '');
+    await fillIn(user, down, 'Clamps', '');
     expect(build().squeeze?.counts).toEqual([]);
     expect(await within(down).findByText(/^worked out: \d+$/)).toBeInTheDocument();
   });
@@ -144,7 +131,7 @@ describe('wraps and pairs on a post', () => {
     const [wrap] = within(round).getAllByRole('button', { name: /wrapped place/ });
     if (wrap === undefined) throw new Error('no wrap');
     await user.click(wrap);
-    await fill(user, round, 'Along', '77');
+    await fillIn(user, round, 'Along', '77');
     expect(build().squeeze?.clamps?.some(({ alongMm }) => alongMm === 77)).toBe(true);
   });
 });
@@ -153,12 +140,12 @@ describe('how it is squeezed', () => {
   it('is told of packing, cuts, waxed paper and a flat base', async () => {
     const { user, build } = renderBuild(<PullsStep />, {}, 'lamp-posts');
     const how = await region('How it is squeezed');
-    await pick(user, how, 'Under the jaws', /^cauls/);
-    await fill(user, how, 'Its thickness', '32');
+    await pickIn(user, how, 'Under the jaws', /^cauls/);
+    await fillIn(user, how, 'Its thickness', '32');
     expect(build().squeeze?.packing).toEqual({ kind: 'cauls', thicknessMm: 32 });
-    await pick(user, how, 'Under the jaws', /^nothing/);
+    await pickIn(user, how, 'Under the jaws', /^nothing/);
     expect(within(how).queryByRole('textbox', { name: 'Its thickness' })).toBeNull();
-    await fill(user, how, 'Cuts true to', '0.1');
+    await fillIn(user, how, 'Cuts true to', '0.1');
     expect(build().squeeze?.cutErrorDeg).toBe(0.1);
     await user.click(within(how).getByRole('checkbox', { name: /Waxed paper/ }));
     await user.click(within(how).getByRole('checkbox', { name: /flat base/ }));
@@ -168,7 +155,7 @@ describe('how it is squeezed', () => {
   it('asks of a sheet whether a bag or platens press it', async () => {
     const { user, build } = renderBuild(<PullsStep />, {}, 'backdrop');
     const how = await region('How it is squeezed');
-    await pick(user, how, 'Pressed', /platens/);
+    await pickIn(user, how, 'Pressed', /platens/);
     expect(build().squeeze?.press).toBe('cauls');
     expect(within(how).queryByRole('textbox', { name: 'Cuts true to' })).toBeNull();
   });

@@ -133,3 +133,13 @@ export function planRow(build: BuildDocument, shop: ShopDocument = TEST_SHOP): P
   if (plan.row === null) throw new Error('these boards do not lie in a row');
   return { ...plan.row, ...plan, row: plan.row };
 }
+
+/** A round top of six ash boards, Ø 900 mm. */
+export const roundTop = (): BuildDocument =>
+  buildOf({
+    template: 'round-panel',
+    name: 'Round',
+    project: '',
+    service: 'dry',
+    answers: { species: 'white-ash', boards: 6, lengthMm: 900, widthMm: 900, thicknessMm: 24 },
+  });

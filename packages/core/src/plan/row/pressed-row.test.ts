@@ -1,10 +1,10 @@
 import { DEMO_SHOP } from '../../demo';
 import {
-  buildOf,
   evenBars,
   maplePanel,
   type PanelChange,
   planRow,
+  roundTop,
   TEST_SHOP,
 } from '../../test-support/builds';
 import { planBuild, settlePlan } from '../plan-build';
@@ -50,13 +50,7 @@ describe('pressRow', () => {
 });
 
 it('presses every line of a round top with the whole pull over its own chord', () => {
-  const round = buildOf({
-    template: 'round-panel',
-    name: 'Round',
-    project: '',
-    service: 'dry',
-    answers: { species: 'white-ash', boards: 6, lengthMm: 900, widthMm: 900, thicknessMm: 24 },
-  });
+  const round = roundTop();
   const { row } = settlePlan(planBuild(round, DEMO_SHOP));
   const lines = row?.lines ?? [];
   // Chords of a circle 900 mm across at every 150 mm.

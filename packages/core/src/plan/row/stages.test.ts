@@ -1,7 +1,7 @@
 import { gatherList } from '../../bench';
 import { ofCode } from '../../findings';
 import { panelPressure } from '../../mechanics';
-import { buildOf, evenBars, maplePanel, type PanelChange, TEST_SHOP } from '../../test-support/builds';
+import { evenBars, maplePanel, type PanelChange, roundTop, TEST_SHOP } from '../../test-support/builds';
 import { planBuild, settlePlan } from '../plan-build';
 import { rowOpenings, rowTightening } from './row-tightening';
 import type { RowPlan } from './row-plan';
@@ -195,13 +195,7 @@ describe('a row glued in stages', () => {
 });
 
 it('keeps a round top whole in its blocks, whatever its sessions', () => {
-  const round = buildOf({
-    template: 'round-panel',
-    name: 'Round',
-    project: '',
-    service: 'dry',
-    answers: { species: 'white-ash', boards: 6, lengthMm: 900, widthMm: 900, thicknessMm: 24 },
-  });
+  const round = roundTop();
   const ids = planBuild(round, TEST_SHOP).joints.map(({ facts }) => facts.joint.id);
   const { row } = planBuild({ ...round, order: { sessions: ids.map((id) => [id]), pinned: [] } }, TEST_SHOP);
   expect(row?.stages.map(({ panel }) => panel.widthMm)).toEqual(ids.map(() => 900));
