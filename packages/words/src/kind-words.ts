@@ -20,6 +20,7 @@ const QUESTION_WORDS: Readonly<Record<string, string>> = {
   pieces: 'Pieces',
   layers: 'Layers',
   blanks: 'Blanks alike',
+  ganged: 'Pressed at once',
   staves: 'Staves',
   posts: 'Posts alike',
   rails: 'Rails',
@@ -223,6 +224,8 @@ export const KIND_FINDINGS: Words<KindValues> = {
     `The corner of ${angleDeg.toFixed(0)}° wants the saw at ${sawDeg.toFixed(1)}°, beyond 45°: carry the part upright and tilt it by ${tiltDeg.toFixed(1)}°.`,
   'stack-sum': ({ stackMm, toleranceMm, shoulderMm, spacerMm }, f) =>
     `Slats and spacers add up to ${f.fine(stackMm)} ± ${f.fine(toleranceMm)}; the shoulder is at ${f.fine(shoulderMm)}. Spacers of ${f.fine(spacerMm)}.`,
+  'ganged-blanks': ({ together, pressings, last }) =>
+    `${together} blanks pressed at once, release film between them, edges in line: ${pressings === 1 ? 'one pressing' : `${pressings} pressings`}${last < together ? `, ${last === 1 ? 'one blank' : `${last} blanks`} in the last` : ''}. Each blank level before the next goes on.`,
   'glue-the-middle': ({ gluedMm, widthMm }, f) =>
     `Glue in the middle ${f.length(gluedMm)} of ${f.length(widthMm)} only: over the year the panel then moves ${f.fine(0.5)} at most where it is held.`,
   'drill-for-pegs': ({ pegs, pegMm, fromShoulderMm, offsetMm }, f) =>

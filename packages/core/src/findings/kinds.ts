@@ -10,6 +10,7 @@ export interface KindValues {
   'no-room-for-blocks': { angleDeg: number; atMm: number };
   'saw-past-45': { angleDeg: number; sawDeg: number; tiltDeg: number };
   'stack-sum': { stackMm: number; toleranceMm: number; shoulderMm: number; spacerMm: number };
+  'ganged-blanks': { together: number; pressings: number; last: number };
   'glue-the-middle': { gluedMm: number; widthMm: number };
   'drill-for-pegs': { pegs: number; pegMm: number; fromShoulderMm: number; offsetMm: number };
   /** How far the slot reaches beyond its peg towards the near edge, of its whole length. */

@@ -201,6 +201,22 @@ describe('areas and volumes against closed forms', () => {
     expect(areaOf(facts, 'housing')).toBeCloseTo(2 * (3 * d * t + 4 * d * (t / 3)), 2);
   });
 
+  it('blanks ganged: film between them takes no glue, and as few pressings as it takes', () => {
+    const size = { layers: 3, layerMm: 20, widthMm: 80, lengthMm: 500 };
+    const one = measured('face-lamination', { ...size, blanks: 5 });
+    const two = measured('face-lamination', { ...size, blanks: 5, ganged: 2 });
+    expect(one.assembly.sets).toBe(5);
+    expect(two.assembly.sets).toBe(3);
+    expect(two.joints.map(({ gluedMm2 }) => gluedMm2)).toEqual(
+      [1, 1, 0, 1, 1].map((glued) => glued * 80 * 500),
+    );
+    expect(two.gluedMm2).toBeCloseTo(2 * one.gluedMm2, 6);
+    expect(volume(two)).toBeCloseTo(2 * volume(one), 6);
+    expect(two.assembly.pulls[0]?.openingMm).toBe((one.assembly.pulls[0]?.openingMm ?? 0) + 60);
+    // More together than there are is all of them.
+    expect(measured('face-lamination', { ...size, blanks: 2, ganged: 6 }).parts).toHaveLength(6);
+  });
+
   it('a breadboard: tongue cheeks, its end and the shoulders', () => {
     const facts = measured('breadboard', { panelWidthMm: 610, tongueMm: 24, thicknessMm: 21, pegs: 5 });
     expect(contact(facts)).toBeCloseTo(2 * (2 * 610 * 24 + 610 * 21), 1);
@@ -258,6 +274,17 @@ describe('what cannot be made is refused with the nearest that can', () => {
     expect(error.allowed).toContain('400 and 300');
     expect(refusal('mitred-frame', { anglesDeg: [90, 90, 90, 80] }).allowed).toContain('90°');
     expect(refusal('mitred-frame', { widthMm: 230 }).allowed).toMatch(/up to 209.5 mm/);
+  });
+
+  it('a gang of blanks that would tip in its clamps', () => {
+    const { message, allowed } = refusal('face-lamination', {
+      layers: 4,
+      layerMm: 40,
+      blanks: 6,
+      ganged: 6,
+    });
+    expect(message).toContain('960 mm high');
+    expect(allowed).toBe('at most 3 pressed together');
   });
 
   it('a tenon longer than its stile, a ply too thick, a slot past the breadboard', () => {

@@ -206,6 +206,29 @@ const JOBS: readonly (readonly [name: string, input: PlanInput, expected: Expect
     { states: { inTime: 'holds', tight: 'holds' }, massG: [11, 30] },
   ],
   [
+    'six short table legs of two layers, three at once under the same clamps with film between',
+    {
+      template: 'face-lamination',
+      glue: { adhesive: 'pva-long-open', method: 'roller', faces: 1 },
+      answers: {
+        species: 'yellow-poplar',
+        layers: 2,
+        layerMm: 25,
+        widthMm: 55,
+        lengthMm: 450,
+        blanks: 6,
+        ganged: 3,
+      },
+    },
+    {
+      states: { inTime: 'holds', tight: 'holds' },
+      clamps: { 'f-heavy': [0, 8], 'parallel-jaw': [0, 8], 't-bar': [0, 4], trigger: [0, 6] },
+      meanMPa: [0, 1.2],
+      says: ['ganged-blanks'],
+      massG: [20, 45],
+    },
+  ],
+  [
     'a small table top with breadboard ends, clamps long enough',
     {
       template: 'breadboard',

@@ -55,7 +55,7 @@ export function clampsForSeats(pull: Pull, joints: readonly JointFacts[]): numbe
   return lines.reduce((sum, line) => sum + clampsOnLine(line), 0);
 }
 
-/** Clamps whose pressure meets along a single joint, a bend or a post; a stack under elements finds its own. */
+/** Clamps whose pressure meets along a joint, a stack, a bend or a post. */
 export function clampsToCover(
   pull: Pull,
   joints: readonly JointFacts[],
@@ -65,7 +65,7 @@ export function clampsToCover(
 ): number {
   const lengthMm = Math.max(...joints.map((joint) => joint.lengthMm));
   if (pull.need === 'band') return Math.ceil(lengthMm / ROUND_EVERY_MM);
-  if (pull.need !== 'line' || joints.every(({ joint }) => joint.kind === 'face')) return 1;
+  if (pull.need !== 'line') return 1;
   const lot = rack.find((each) => suits(pull, each) && each.count > 0);
   return cover(pull, joints, facts, lot?.padWidthMm ?? 0, packing).count;
 }
