@@ -22,9 +22,9 @@ test('a run by the clock: fuses, undo, reload, trouble, and a log entry that out
   app,
 }) => {
   await startClock(page, app.url);
-  await expect(clockOf(page)).toHaveText('4:01');
+  await expect(clockOf(page)).toHaveText('4:08');
   await page.clock.runFor('00:30');
-  await expect(clockOf(page)).toHaveText('3:31');
+  await expect(clockOf(page)).toHaveText('3:38');
 
   await page.keyboard.press('Space');
   await expect(page.getByRole('heading', { name: 'Close A–B' })).toBeVisible();
@@ -37,11 +37,11 @@ test('a run by the clock: fuses, undo, reload, trouble, and a log entry that out
   await page.clock.runFor('00:20');
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Spread B–C' })).toBeVisible();
-  await expect(clockOf(page)).toHaveText('3:41');
+  await expect(clockOf(page)).toHaveText('3:48');
 
   await page.getByRole('button', { name: 'Trouble' }).click();
   await expect(
-    page.getByText(/pull A–B, B–C apart and wipe off while it is wet: possible for 3:41/),
+    page.getByText(/pull A–B, B–C apart and wipe off while it is wet: possible for 3:48/),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Note it and go on' }).click();
 
@@ -74,7 +74,7 @@ test('a run by the clock: fuses, undo, reload, trouble, and a log entry that out
 test('a fuse that runs out says so, and a run can be given up', async ({ page, app }) => {
   await startClock(page, app.url);
   await page.clock.runFor('05:00');
-  await expect(clockOf(page)).toHaveText('−0:59');
+  await expect(clockOf(page)).toHaveText('−0:52');
   await expect(page.getByText(/over: line A–B must be closed/)).toBeVisible();
   await page.getByRole('button', { name: 'Trouble' }).click();
   await expect(page.getByText(/A–B ran out/)).toBeVisible();

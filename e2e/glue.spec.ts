@@ -19,7 +19,7 @@ test('a label typed in beats the catalogue wherever the glue is used, and is sho
     .getByRole('list', { name: 'Glues, best for this job first' })
     .getByRole('button', { pressed: true });
   await expect(chosen).toContainText('Interior PVA, fast · by your label');
-  await expect(chosen).toContainText('open 21–24');
+  await expect(chosen).toContainText('open 22–25');
 });
 
 test('what matters here changes what is best, with the reason said', async ({ page, app }) => {

@@ -27,7 +27,7 @@ test('hot dry air shortens the time, a cold shop refuses the glue', async ({ pag
   const air = page.getByRole('dialog', { name: 'Air' });
   await air.getByLabel('Temperature').fill('32');
   await air.getByLabel('Humidity').fill('20');
-  await expect(verdict(page, 'inTime')).toContainText('short of 4:2');
+  await expect(verdict(page, 'inTime')).toContainText('short of 5:06');
   await expect(verdict(page, 'inTime')).toHaveAttribute('data-state', 'fails');
   await air.getByLabel('Temperature').fill('6');
   await expect(verdict(page, 'inTime')).toContainText('below 10 °C: this glue forms no sound line');
@@ -94,7 +94,7 @@ test('glues are compared on this job and one press takes another', async ({ page
   await expect(list.getByRole('button', { pressed: true })).toContainText('Interior PVA');
   await list.getByRole('button', { name: /Exterior PVA/ }).click();
   await expect(list.getByRole('button', { pressed: true })).toContainText('Exterior PVA');
-  await expect(verdict(page, 'inTime')).toHaveAttribute('data-state', 'close');
+  await expect(verdict(page, 'inTime')).toHaveAttribute('data-state', 'holds');
   await expect(page.getByText(/safety data sheet/)).toBeVisible();
   await kept(page);
 });
