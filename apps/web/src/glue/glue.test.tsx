@@ -48,7 +48,7 @@ describe('what matters here', () => {
     expect(build().wishes?.clampsOffWithinMin).toBe(30);
     await waitFor(async () =>
       expect((await rowOf(/Exterior PVA/)).textContent).toMatch(
-        /clamps stay on for about \d+ min, they must be free within 30 min/,
+        /clamps stay on for about (\d+ min|1 h), they must be free within 30 min/,
       ),
     );
     await user.clear(screen.getByRole('textbox', { name: 'Clamps free within' }));

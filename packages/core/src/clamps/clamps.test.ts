@@ -122,7 +122,7 @@ describe('placement', () => {
 describe('clamp kinds', () => {
   it('cover every id that scripts may name', () => {
     const ids =
-      't-bar pipe parallel-jaw f-heavy f-light trigger c-clamp hand-screw edge band cam-mitre pointed-spring spring tape elastic-wrap vacuum weight';
+      't-bar pipe parallel-jaw f-heavy f-light trigger c-clamp hand-screw edge band screw-band cam-mitre pointed-spring spring tape elastic-wrap vacuum weight';
     expect(listClampKinds().map(({ id }) => id)).toEqual(ids.split(' '));
     expect(() => findClampKind('string')).toThrow(/no clamp kind "string"/);
   });
