@@ -73,7 +73,7 @@ export function airWatch({ shop, validator, log, now }: AirWorld): AirWatch {
     },
     series: async (days) => {
       const own = await shop();
-      const all = await log.since(0);
+      const all = await log.all();
       const since = (lastDays: number) =>
         all.filter(({ takenAtMs }) => takenAtMs >= now() - lastDays * DAY_MS);
       return {

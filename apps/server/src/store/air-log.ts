@@ -7,8 +7,8 @@ export interface AirLog {
   readonly last: (address: string) => Promise<AirSample | null>;
   /** Keeps readings; the same again changes nothing. Those too old to matter go. */
   readonly keep: (address: string, samples: readonly AirSample[]) => Promise<void>;
-  /** All of any sensor taken since then, oldest first. */
-  readonly since: (fromMs: number) => Promise<AirSample[]>;
+  /** All that are kept, of any sensor, oldest first. */
+  readonly all: () => Promise<AirSample[]>;
 }
 
 /** Readings older than this no longer tell of any wood. */
@@ -46,13 +46,8 @@ export function airLog(db: Database): AirLog {
         )
         .execute();
     },
-    since: async (fromMs) => {
-      const rows = await db
-        .selectFrom('air_samples')
-        .selectAll()
-        .where('taken_at_ms', '>=', fromMs)
-        .orderBy('taken_at_ms')
-        .execute();
+    all: async () => {
+      const rows = await db.selectFrom('air_samples').selectAll().orderBy('taken_at_ms').execute();
       return rows.map(sampleOf);
     },
   };

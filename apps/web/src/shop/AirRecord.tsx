@@ -1,5 +1,6 @@
 import { adhesiveWindow } from '@lean-clasp/core/adhesives';
 import { type AirSeries, bestHours, storedMoisturePct } from '@lean-clasp/core/air';
+import { PLAIN_TRAITS } from '@lean-clasp/core/materials';
 import type { Climate, ShopDocument } from '@lean-clasp/core/formats';
 import { familiesOf, weekOf } from '@lean-clasp/core/plan';
 import { formatClock } from '@lean-clasp/core/units';
@@ -7,7 +8,6 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { lazy, Suspense } from 'react';
 import { useAirSeries } from '../air/use-shop-now';
-import { PLAIN_WOOD } from '../air/wood-words';
 import { Loading } from '../frame/Loading';
 import { useFormat } from '../quantities/use-format';
 
@@ -41,7 +41,7 @@ function WoodNow({ shop, series }: Of) {
   const known = { ...shop, airMeans: [...series.means] };
   const told = TOLD_MM.map(
     (thicknessMm) =>
-      `${storedMoisturePct(thicknessMm, PLAIN_WOOD, known).toFixed(1)} % at ${f.length(thicknessMm)}`,
+      `${storedMoisturePct(thicknessMm, PLAIN_TRAITS, known).toFixed(1)} % at ${f.length(thicknessMm)}`,
   );
   return (
     <Typography sx={{ mt: 1 }}>
@@ -62,7 +62,7 @@ function BestHours({ shop, series }: Of) {
     .filter(({ id }) => shop.bottles.some(({ adhesive }) => adhesive === id))
     .flatMap((adhesive) => {
       const openMinAt = (air: Climate) =>
-        adhesiveWindow(adhesive, { ...air, faces: 1, traits: PLAIN_WOOD }).openMin?.low ?? null;
+        adhesiveWindow(adhesive, { ...air, faces: 1, traits: PLAIN_TRAITS }).openMin?.low ?? null;
       const best = bestHours(atWork, openMinAt);
       return best === null ? [] : [{ adhesive, best }];
     });

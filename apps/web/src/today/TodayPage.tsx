@@ -1,5 +1,6 @@
 import type { BuildDocument, RunDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { storedMoisturePct } from '@lean-clasp/core/air';
+import { PLAIN_TRAITS } from '@lean-clasp/core/materials';
 import { ASPECTS } from '@lean-clasp/core/verdicts';
 import { ASPECT_NAMES } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
@@ -17,7 +18,7 @@ import { Page, Section } from '../frame/Page';
 import { useFormat } from '../quantities/use-format';
 import { AGE_EVERY_MS, airWords } from '../air/air-words';
 import { useAirReport, useShopNow } from '../air/use-shop-now';
-import { PLAIN_WOOD, USUAL_MM } from '../air/wood-words';
+import { USUAL_MM } from '../air/wood-words';
 import { SHOP_ID } from '../shop/shop-id';
 import { StateMark } from '../verdicts/state-mark';
 import { ShopDates } from './ShopDates';
@@ -183,7 +184,7 @@ function Air() {
         {f.temperature(climate.tempC)}, {Math.round(climate.rhPct)} %
       </Typography>
       <Typography sx={{ mb: 2 }}>
-        Boards that lie here are at {storedMoisturePct(USUAL_MM, PLAIN_WOOD, shop).toFixed(1)} % moisture by
+        Boards that lie here are at {storedMoisturePct(USUAL_MM, PLAIN_TRAITS, shop).toFixed(1)} % moisture by
         the air of weeks. {report.state === 'none' ? 'Typed in by hand under Shop.' : airWords(report, nowMs)}
       </Typography>
       {hours.length > 0 && (

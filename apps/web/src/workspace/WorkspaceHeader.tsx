@@ -1,4 +1,5 @@
 import { storedMoisturePct } from '@lean-clasp/core/air';
+import { PLAIN_TRAITS } from '@lean-clasp/core/materials';
 import { kindWords } from '@lean-clasp/words';
 import RedoIcon from '@mui/icons-material/Redo';
 import UndoIcon from '@mui/icons-material/Undo';
@@ -8,7 +9,7 @@ import InputBase from '@mui/material/InputBase';
 import { memo } from 'react';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { redo, undo } from '../documents/sync';
-import { PLAIN_WOOD, USUAL_MM } from '../air/wood-words';
+import { USUAL_MM } from '../air/wood-words';
 import { useOpenBuild, useBuildHandle } from './open-build';
 import { ClimateChip } from './ClimateChip';
 import { CrewChip } from './CrewChip';
@@ -55,7 +56,7 @@ export function WorkspaceHeader() {
       <ClimateChip
         own={build.climate}
         shops={shop.climate}
-        woodPct={storedMoisturePct(USUAL_MM, PLAIN_WOOD, shop)}
+        woodPct={storedMoisturePct(USUAL_MM, PLAIN_TRAITS, shop)}
         sensor={shop.sensor?.follow ?? false}
       />
       <CrewChip crew={build.crew} />

@@ -5,12 +5,11 @@ import {
   lotForceN,
   openingFit,
   type OpeningFit,
-  openingNeededMm,
   tighteningOrder,
 } from '../clamps';
 import type { PlacedClamp, RackLot, RowSection, ShopDocument } from '../formats';
 import type { Panel } from './panel';
-import { paddingOf } from './panel-lots';
+import { paddingOf, panelOpeningMm } from './panel-lots';
 
 /** A placed clamp with what the rack says of it and what the panel asks of it. */
 export interface ClampOnPanel {
@@ -107,7 +106,7 @@ function measure(
   panel: Panel,
 ): ClampOnPanel {
   const kind = findClampKind(lot.kind, 'rack.kind');
-  const needed = openingNeededMm(panel.widthMm, paddingOf(row));
+  const needed = panelOpeningMm(panel, row);
   const fit = openingFit(lot.maxOpeningMm, needed);
   const givesN = lotForceN(lot);
   const forceN = fit === 'too-short' ? 0 : (Math.min(givesN, placed.mostN ?? givesN) * row.pullPct) / 100;

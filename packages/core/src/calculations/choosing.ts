@@ -10,7 +10,7 @@ import {
 import { PLAIN_JOB, rankAdhesives } from '../choice';
 import { bounded, FINISHES, oneOf, orNull, strictObject } from '../formats';
 import { LIMITS } from '../basics/limits';
-import { inBalancePct, resolveSpecies } from '../materials';
+import { inBalancePct, PLAIN_TRAITS, resolveSpecies } from '../materials';
 import { calculation } from './calculation';
 import {
   FacesSchema,
@@ -50,7 +50,7 @@ export const strength = calculation({
   example: { adhesive: 'pva-interior', tempC: 18, rhPct: 45, afterMin: [15, 45, 120, 480, 1440] },
   compute: ({ adhesive, tempC, rhPct, mcPct, lineMm, afterMin }) => {
     const family = findAdhesive(adhesive);
-    const traits = { openPored: false, resinous: false, oily: false };
+    const traits = PLAIN_TRAITS;
     const window = computeWindow(family, { tempC, rhPct, mcPct, faces: 1, traits });
     const curve = strengthCurve(family, window, lineMm);
     return {

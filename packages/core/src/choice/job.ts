@@ -1,6 +1,6 @@
 import type { Hazard, Service } from '../adhesives';
 import type { Finish } from '../formats';
-import type { GluingTraits } from '../materials';
+import { type GluingTraits, PLAIN_TRAITS } from '../materials';
 
 /** A bottle as far as the choice is concerned. */
 export interface ShelfBottle {
@@ -58,7 +58,7 @@ export const PLAIN_JOB: GlueJob = {
   closedNeedMin: 2,
   gapMm: 0,
   sg: 0.6,
-  traits: { openPored: false, resinous: false, oily: false },
+  traits: PLAIN_TRAITS,
   paleWood: false,
   endGrainShare: 0,
   lastingLoad: false,

@@ -3,7 +3,7 @@ import { InputError } from '../basics/checks';
 import { finding } from '../findings';
 import { radians } from '../geometry';
 import { extruded, solidOf, type Vec2 } from '../solids';
-import { defineKind, joint, part, partId, STACK_CLAMPS, upTo, X, Z } from './kind';
+import { defineKind, downThrough, joint, part, partId, upTo, X } from './kind';
 import { askCount, askLength, askNumber, askSpecies } from './question';
 
 /** Straight stretches that a curve is drawn with; the chord is short of the arc by less than 0.1 % up to 180°. */
@@ -79,17 +79,7 @@ export const BENT_LAMINATION = defineKind({
       aids: [{ id: 'form', role: 'form', solid: solidOf(ring(Math.max(1, radiusMm * 0.82), radiusMm)) }],
       oneGo: true,
       inTurn: true,
-      pulls: [
-        {
-          id: 'down',
-          joints: joints.map(({ id }) => id),
-          need: 'line',
-          stacked: true,
-          axis: Z,
-          openingMm: thicknessMm + radiusMm * 0.18 + 20,
-          kinds: STACK_CLAMPS,
-        },
-      ],
+      pulls: downThrough(joints, thicknessMm + radiusMm * 0.18 + 20),
       flat: { kind: 'springback', springbackMm: Math.abs(opened) },
       findings: [
         finding('bend-plies', 'informs', {

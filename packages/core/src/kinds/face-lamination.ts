@@ -1,7 +1,7 @@
 import { InputError } from '../basics/checks';
 import { finding } from '../findings';
 import { box, solidOf } from '../solids';
-import { defineKind, joint, PADS_MM, part, partId, STACK_CLAMPS, upTo, X, Z } from './kind';
+import { defineKind, downThrough, joint, PADS_MM, part, partId, upTo, X } from './kind';
 import { askCount, askLength, askSpecies } from './question';
 
 /** No stack stands higher in its clamps, mm: past it jaws tip [judgement]. */
@@ -54,17 +54,7 @@ export const FACE_LAMINATION = defineKind({
       joints,
       oneGo: true,
       inTurn: true,
-      pulls: [
-        {
-          id: 'down',
-          joints: joints.map(({ id }) => id),
-          need: 'line',
-          stacked: true,
-          axis: Z,
-          openingMm: all * layerMm + PADS_MM,
-          kinds: STACK_CLAMPS,
-        },
-      ],
+      pulls: downThrough(joints, all * layerMm + PADS_MM),
       flat: { kind: 'wind' },
       sets: Math.ceil(blanks / together),
       findings:

@@ -229,10 +229,19 @@ export const upTo = (n: number): number[] => Array.from({ length: n }, (_, i) =>
 
 export const [X, Y, Z] = MAIN_AXES;
 
+/** One pull down through a stack: all its joints under one force. */
+export const downThrough = (
+  joints: Layout['joints'],
+  openingMm: number,
+  { need = 'line', kinds = STACK_CLAMPS }: Partial<Pick<Layout['pulls'][number], 'need' | 'kinds'>> = {},
+): Layout['pulls'] => [
+  { id: 'down', joints: joints.map(({ id }) => id), need, stacked: true, axis: Z, openingMm, kinds },
+];
+
 /** Clamp kinds that pull across a flat assembly, best first. */
 export const BAR_CLAMPS = ['t-bar', 'pipe', 'parallel-jaw', 'f-heavy', 'f-light', 'trigger'] as const;
 /** Clamp kinds that press a stack. */
-export const STACK_CLAMPS = [
+const STACK_CLAMPS = [
   'c-clamp',
   'f-heavy',
   'parallel-jaw',

@@ -1,5 +1,5 @@
 import { extruded, solidOf, type Vec2 } from '../solids';
-import { defineKind, joint, part, partId, STACK_CLAMPS, upTo, X, Z } from './kind';
+import { defineKind, downThrough, joint, part, partId, upTo, X } from './kind';
 import { askCount, askLength, askNumber, askSpecies } from './question';
 import { InputError } from '../basics/checks';
 
@@ -52,17 +52,7 @@ export const SCARF = defineKind({
       joints,
       oneGo: true,
       inTurn: true,
-      pulls: [
-        {
-          id: 'down',
-          joints: joints.map(({ id }) => id),
-          need: 'line',
-          stacked: true,
-          axis: Z,
-          openingMm: t + 60,
-          kinds: STACK_CLAMPS,
-        },
-      ],
+      pulls: downThrough(joints, t + 60),
       flat: { kind: 'wind' },
     };
   },

@@ -1,7 +1,7 @@
 import { finding } from '../findings';
 import { resolveSpecies } from '../materials';
 import { box, solidOf } from '../solids';
-import { defineKind, joint, part, partId, X, Z } from './kind';
+import { defineKind, downThrough, joint, part, partId, X, Z } from './kind';
 import { askChoice, askLength, askSpecies } from './question';
 
 /** Veneer on a core, pressed in a bag; both faces in one cycle, or the sheet bends within minutes. */
@@ -51,17 +51,7 @@ export const VENEERED_SHEET = defineKind({
       joints,
       oneGo: true,
       inTurn: true,
-      pulls: [
-        {
-          id: 'down',
-          joints: joints.map(({ id }) => id),
-          need: 'vacuum',
-          stacked: true,
-          axis: Z,
-          openingMm: coreMm + 2 * veneerMm,
-          kinds: ['vacuum'],
-        },
-      ],
+      pulls: downThrough(joints, coreMm + 2 * veneerMm, { need: 'vacuum', kinds: ['vacuum'] }),
       flat: {
         kind: 'balance',
         oneSided:

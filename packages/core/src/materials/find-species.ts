@@ -1,5 +1,11 @@
 import { InputError } from '../basics/checks';
-import type { GluingTraits, Species, SpeciesInput, WoodProperties } from './species';
+import {
+  type GluingTraits,
+  PLAIN_TRAITS,
+  type Species,
+  type SpeciesInput,
+  type WoodProperties,
+} from './species';
 import { SPECIES_TABLE } from './species-table';
 
 const byId: ReadonlyMap<string, Species> = new Map(SPECIES_TABLE.map((species) => [species.id, species]));
@@ -25,7 +31,7 @@ export function resolveSpecies(
   if (typeof input !== 'string') {
     return {
       properties: input,
-      traits: { openPored: false, resinous: false, oily: false },
+      traits: PLAIN_TRAITS,
       name: 'given wood',
     };
   }

@@ -6,6 +6,7 @@ export {
   type Cut,
   type GluingTraits,
   modulusAcross,
+  PLAIN_TRAITS,
   poissonInFace,
   sharedTraits,
   shearModulusInFace,

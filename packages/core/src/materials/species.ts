@@ -27,6 +27,9 @@ export interface GluingTraits {
   readonly oily: boolean;
 }
 
+/** A wood without anything special about it. */
+export const PLAIN_TRAITS: GluingTraits = Object.freeze({ openPored: false, resinous: false, oily: false });
+
 /** Traits of woods that meet in one joint: what any of them has counts. */
 export function sharedTraits(woods: readonly { readonly traits: GluingTraits }[]): GluingTraits {
   return {

@@ -12,10 +12,10 @@ const COAT_SHARE = 0.6;
  */
 export function firstCoatG(parts: PlanParts): number {
   const { adhesive, joints } = parts;
+  const drinksMm2 = joints.reduce((sum, { facts }) => sum + endGrainOf(facts).drinksMm2, 0);
+  if (drinksMm2 === 0) return 0;
   const coated = stepsBefore(adhesive, glueJobOf(parts, null)).some(
     ({ kind }) => kind === 'size-end-grain' || kind === 'prime-thin',
   );
-  if (!coated) return 0;
-  const drinksMm2 = joints.reduce((sum, { facts }) => sum + endGrainOf(facts).drinksMm2, 0);
-  return (drinksMm2 / 1e6) * adhesive.spreadGPerM2 * COAT_SHARE;
+  return coated ? (drinksMm2 / 1e6) * adhesive.spreadGPerM2 * COAT_SHARE : 0;
 }

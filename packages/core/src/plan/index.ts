@@ -37,7 +37,7 @@ export { planBuild, settlePlan } from './plan-build';
 export { type PlanInput, type PlanQuestion, planQuestion } from './plan-input';
 export { clampsElsewhere, suits } from './pulls/placed-on-pull';
 export type { PlannedPull } from './pulls/planned-pull';
-export { ON_A_ROLL, placeableLots } from './pulls/pulls';
+export { ON_A_ROLL, placeableLots } from './pulls/take-from-rack';
 export type { CaulPlan } from './row/cauls';
 export { clampBowMm } from './row/clamp-bow';
 export { type RingChoice, ringChoices, type RingOrder } from './row/moisture-cup';

@@ -3,6 +3,7 @@ import { type Finding, finding } from '../findings';
 import type { BuildDocument, ShopDocument } from '../formats';
 import { layAssembly } from '../kinds';
 import { storedMoisturePct } from '../air';
+import { PLAIN_TRAITS } from '../materials';
 import { panelPressure, type Press } from '../mechanics';
 import { covers, LEAST_CUP_ML } from '../spread';
 import { judge, judgeTight } from '../verdicts';
@@ -30,7 +31,7 @@ const BOARD_MM = 20;
  */
 export function planBuild(build: BuildDocument, shop: ShopDocument): Plan {
   const climate = build.climate ?? shop.climate;
-  const facts = deriveAssembly(layAssembly(build, storedMoisturePct(BOARD_MM, { openPored: false }, shop)));
+  const facts = deriveAssembly(layAssembly(build, storedMoisturePct(BOARD_MM, PLAIN_TRAITS, shop)));
   const adhesive = adhesiveOf(build.glue.adhesive, shop, 'glue.adhesive');
   const partMcPct = facts.parts.map(
     ({ part, traits }) => part.mcPct ?? storedMoisturePct(Math.min(...part.blankMm), traits, shop),

@@ -1,4 +1,5 @@
 import type { AssemblyFacts } from '../assembly';
+import { leastBy } from '../basics/least-by';
 import { finding } from '../findings';
 import { HELD_MOVES_MM, heldMovesMm, heldWidthMm } from '../materials';
 import { oneSidedBowMm } from '../mechanics';
@@ -87,12 +88,10 @@ function mostCrossed(
           return [{ ...side, wood, movesMm, limitMm: heldWidthMm(held) }];
         }),
   );
-  const most = sides.reduce<(typeof sides)[number] | null>(
-    (worst, side) => (worst === null || side.movesMm > worst.movesMm ? side : worst),
-    null,
-  );
+  if (sides.length === 0) return null;
+  const most = leastBy(sides, ({ movesMm }) => -movesMm);
   // What is glued just as wide as it may be is no worse for how the computer counts.
-  if (most === null || most.movesMm <= HELD_MOVES_MM.well * (1 + 1e-6)) return null;
+  if (most.movesMm <= HELD_MOVES_MM.well * (1 + 1e-6)) return null;
   const { label, wood, gluedMm, limitMm, movesMm } = most;
   const fails = movesMm > HELD_MOVES_MM.most;
   return {

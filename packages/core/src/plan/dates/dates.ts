@@ -13,7 +13,7 @@ import { PACE } from '../../sequence';
 import { glueJobOf } from '../glue-job';
 import type { PlanParts } from '../plan';
 import { SET_UP_MIN } from '../order/order-problem';
-import { ON_A_ROLL } from '../pulls/pulls';
+import { ON_A_ROLL } from '../pulls/take-from-rack';
 
 /** Working hours of a shop that has not said its own: weekdays 8 to 17, Saturday 9 to 13 [judgement]. */
 const USUAL_HOURS: readonly ShopHours[] = [

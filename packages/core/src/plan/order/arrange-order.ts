@@ -3,8 +3,9 @@ import { FULL_EFFORT, improvingSequence, type SequenceEffort, type SequenceProbl
 import type { PlanParts } from '../plan';
 import { arrangedInTurn } from './arrange-in-turn';
 import type { Arranged } from './arranged';
-import { sessionIndexes } from './order';
+
 import { ASKED_MARGIN, type OrderJob, orderProblem, withMargin } from './order-problem';
+import { sessionIndexes } from './session-indexes';
 
 /** A build glued in these sessions; pins and the rest of its order stay. */
 export function withSessions(build: BuildDocument, sessions: readonly (readonly string[])[]): BuildDocument {
@@ -73,7 +74,10 @@ export function* arrangements(
 /** Sessions of pinned joints, as the build has them now. */
 function pinsOf({ joints, build }: Pick<PlanParts, 'joints' | 'build'>): (number | null)[] {
   const { sessions = [], pinned = [] } = build.order ?? {};
-  const at = sessionIndexes(joints, sessions);
+  const at = sessionIndexes(
+    joints.map(({ facts }) => facts.joint.id),
+    sessions,
+  );
   return joints.map(({ facts }, i) =>
     pinned.includes(facts.joint.id) ? at.findIndex((session) => session.includes(i)) : null,
   );

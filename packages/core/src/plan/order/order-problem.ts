@@ -13,7 +13,7 @@ import type { PlannedJoint } from '../joints/planned-joint';
 import type { PlanParts } from '../plan';
 import { pressSteps, type Workforce } from './press-steps';
 import type { TakenLot } from '../pulls/placed-on-pull';
-import { ON_A_ROLL } from '../pulls/pulls';
+import { ON_A_ROLL } from '../pulls/take-from-rack';
 
 /** Clearing the bench and laying out for the next session, min [judgement]. */
 export const SET_UP_MIN = 10;

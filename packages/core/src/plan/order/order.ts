@@ -11,6 +11,7 @@ import type { JointTimes } from './joint-times';
 import { lineByLine } from './line-by-line';
 import type { OrderJob } from './order-problem';
 import { partByPart } from './part-by-part';
+import { sessionIndexes } from './session-indexes';
 import type { DryJig, Order, OrderedSession } from './ordered-sessions';
 
 /**
@@ -23,7 +24,7 @@ export function orderOfSessions(
   sessions: readonly (readonly string[])[],
   dryJig: boolean,
 ): Order {
-  const indexes = sessionIndexes(job.joints, sessions);
+  const indexes = sessionIndexes(idsOf(job), sessions);
   if (job.facts.assembly.inTurn) {
     return orderOfLaid(
       job,
@@ -92,6 +93,8 @@ function largeOrder(
   return laid;
 }
 
+const idsOf = ({ joints }: Pick<OrderJob, 'joints'>): string[] => joints.map(({ facts }) => facts.joint.id);
+
 function orderOfLaid({ joints }: OrderJob, laid: readonly OrderedSession[]): Order {
   return {
     sessions: laid,
@@ -113,24 +116,6 @@ function dryJigs(
     const minutes = later.reduce((sum, joint) => sum + (joints[joint]?.closeMin ?? 0), 0) * shop.paceFactor;
     return { joints: later.length, minutes };
   });
-}
-
-/** Every joint in exactly one session, and no session empty. */
-export function sessionIndexes(
-  joints: readonly PlannedJoint[],
-  sessions: readonly (readonly string[])[],
-): number[][] {
-  const indexOf = new Map(joints.map(({ facts }, i) => [facts.joint.id, i]));
-  const left = new Set(indexOf.values());
-  const taken = sessions.map((ids) =>
-    ids.flatMap((id) => {
-      const i = indexOf.get(id);
-      return i !== undefined && left.delete(i) ? [i] : [];
-    }),
-  );
-  const rest = [...left];
-  const last = taken.pop() ?? [];
-  return [...taken, [...last, ...rest]].filter((session) => session.length > 0);
 }
 
 function blocked(

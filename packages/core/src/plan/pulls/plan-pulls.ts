@@ -7,7 +7,8 @@ import type { RowPlan } from '../row/row-plan';
 import { ACROSS } from '../row/row-job';
 import { takenBy } from './placed-on-pull';
 import type { PlannedPull } from './planned-pull';
-import { ON_A_ROLL, planPull } from './pulls';
+import { planPull } from './pulls';
+import { ON_A_ROLL } from './take-from-rack';
 
 /** What pulls are planned from. */
 export interface PullInputs {

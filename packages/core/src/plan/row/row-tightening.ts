@@ -1,5 +1,5 @@
-import { paddingOf } from '../../assembly';
-import { openingNeededMm } from '../../clamps';
+import { panelOpeningMm } from '../../assembly';
+import { leastBy } from '../../basics/least-by';
 import { type Finding, finding } from '../../findings';
 import { noSecondSqueeze, secondSqueezeOf } from '../order/moments';
 import type { Plan } from '../plan';
@@ -55,8 +55,7 @@ export function rowTightening(plan: Plan): Finding[] {
 }
 
 /** How far bars open for one stage. */
-const openingOf = ({ job }: Pick<RowPlan, 'job'>, { panel }: RowStage): number =>
-  openingNeededMm(panel.widthMm, paddingOf(job));
+const openingOf = ({ job }: Pick<RowPlan, 'job'>, { panel }: RowStage): number => panelOpeningMm(panel, job);
 
 /** How far bars open in each session of a row; one figure where it is glued in one go. */
 export const stageOpeningsMm = (row: RowPlan): number[] => row.stages.map((stage) => openingOf(row, stage));
@@ -129,10 +128,7 @@ export function rowOpenings(row: RowPlan): Opening[] {
     }),
   );
   // Spares are opened for the widest.
-  const first = across.reduce<Opening | undefined>(
-    (widest, each) => (widest === undefined || each.openingMm > widest.openingMm ? each : widest),
-    undefined,
-  );
+  const first = across.length === 0 ? undefined : leastBy(across, ({ openingMm }) => -openingMm);
   return [
     ...(cauls === null
       ? []

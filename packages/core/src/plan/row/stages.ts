@@ -1,5 +1,6 @@
 import { type BoardsInBars, outermost, type Panel, type PanelBoard, sharedStretch } from '../../assembly';
 import { leastBy } from '../../basics/least-by';
+import { sessionIndexes } from '../order/session-indexes';
 
 /** What lies in the bars in one session of a row. */
 export interface RowStage {
@@ -18,11 +19,8 @@ export interface RowStage {
  * @param sessions ids of the lines of each; lines that none names are glued in the last.
  */
 export function stagesOf(panel: Panel, sessions: readonly (readonly string[])[]): RowStage[] {
-  const earlier = sessions.slice(0, -1);
-  const inLast = panel.lines.filter(({ id }) => !earlier.flat().includes(id));
-  const all = [...earlier, inLast.map(({ id }) => id)]
-    .map((ids) => panel.lines.flatMap(({ id }) => (ids.includes(id) ? [id] : [])))
-    .filter((ids) => ids.length > 0);
+  const ids = panel.lines.map(({ id }) => id);
+  const all = sessionIndexes(ids, sessions).map((own) => ids.filter((_, i) => own.includes(i)));
   if (all.length < 2) return [{ session: 0, glued: all.flat(), panel }];
   return all.map((glued, session) => ({
     session,

@@ -5,7 +5,7 @@ import { piecesOf } from '../pulls/pieces';
 import type { PlannedPull } from '../pulls/planned-pull';
 import type { SqueezedJoint } from './squeezed';
 import { jointsOf } from '../pulls/lines-of-pull';
-import { isOpposed, OPPOSED_SHARE, ROUND, waysOf } from '../pulls/opposed';
+import { BANDS, isOpposed, OPPOSED_SHARE, ROUND, waysOf } from '../pulls/opposed';
 
 /** Between band and wood round a corner, the same over waxed paper or rollers; wet mitre faces [judgement]. */
 const BAND_FRICTION = 0.25;
@@ -62,7 +62,7 @@ export function cornersUnderBands(
 export function bandFindings(planned: PlannedPull, facts: AssemblyFacts, slip: boolean): Finding[] {
   const staves = facts.parts.filter(({ part }) => part.role === 'stave').length;
   const bands = planned.taken
-    .filter(({ lot }) => lot.kind === 'band' || lot.kind === 'screw-band')
+    .filter(({ lot }) => BANDS.includes(lot.kind))
     .reduce((sum, { count }) => sum + count, 0);
   const friction = slip ? SLIP_FRICTION : BAND_FRICTION;
   const screwed = planned.taken.some(({ lot }) => lot.kind === 'screw-band');

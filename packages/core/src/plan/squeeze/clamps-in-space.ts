@@ -1,22 +1,12 @@
 import type { AssemblyFacts, JointFacts, Pull } from '../../assembly';
 import { BETWEEN_JAWS_MM, evenPositions, findClampKind } from '../../clamps';
 import type { RackLot } from '../../formats';
-import {
-  add,
-  cross,
-  dot,
-  MAIN_AXES,
-  middleOf,
-  reach,
-  scale,
-  solidPoints,
-  unit,
-  type Vec3,
-} from '../../solids';
+import { add, dot, MAIN_AXES, middleOf, reach, scale, solidPoints, type Vec3 } from '../../solids';
 import { TWO_CLAMPS_FROM_MM } from '../pulls/least-clamps';
 import { piecesOf } from '../pulls/pieces';
 import type { PlannedPull } from '../pulls/planned-pull';
 import { footOf, type LineOfPull, linesOfPull, pointsOf, jointsOf } from '../pulls/lines-of-pull';
+import { bandLoops } from './band-loops';
 import { isOpposed, ROUND, SPOTS, waysOf } from '../pulls/opposed';
 import { twoRows } from '../pulls/pulls';
 
@@ -258,44 +248,3 @@ const span = (points: readonly Vec3[], direction: Vec3): number => {
   const [low, high] = reach(points, direction);
   return high - low;
 };
-
-/** Bands right round, where they were placed or else evenly along the direction that no mitre faces, kept off the ends. */
-function bandLoops(
-  facts: AssemblyFacts,
-  joints: readonly JointFacts[],
-  count: number,
-  placedMm: readonly number[],
-): { readonly loop: readonly Vec3[]; readonly alongMm: number }[] {
-  const normals = joints.flatMap(({ contacts }) => contacts.map(({ normal }) => normal));
-  const [first] = normals;
-  const other = normals.find((normal) => first !== undefined && Math.abs(dot(normal, first)) < 0.98);
-  const axis = first === undefined || other === undefined ? MAIN_AXES[2] : unit(cross(first, other));
-  const points = facts.parts.flatMap(({ part }) => solidPoints(part.solid));
-  const [low, high] = reach(points, axis);
-  const u = unit(cross(axis, Math.abs(axis[2]) < 0.9 ? MAIN_AXES[2] : MAIN_AXES[0]));
-  const v = cross(axis, u);
-  const hull = convexHull(points.map((point) => [dot(point, u), dot(point, v)] as const));
-  const alongMm = placedMm.length > 0 ? placedMm : evenPositions(count, high - low);
-  return alongMm.map((offset) => ({
-    loop: hull.map(([a, b]) => add(add(scale(u, a), scale(v, b)), scale(axis, low + offset))),
-    alongMm: offset,
-  }));
-}
-
-type Flat = readonly [number, number];
-
-/** Corners of the smallest convex outline around points, in turn (monotone chain). */
-function convexHull(points: readonly Flat[]): Flat[] {
-  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
-  const turnOf = (o: Flat, a: Flat, b: Flat) => (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);
-  const half = (from: readonly Flat[]): Flat[] => {
-    const chain: Flat[] = [];
-    for (const point of from) {
-      while (chain.length >= 2 && turnOf(chain.at(-2) as Flat, chain.at(-1) as Flat, point) <= 1e-9)
-        chain.pop();
-      chain.push(point);
-    }
-    return chain.slice(0, -1);
-  };
-  return [...half(sorted), ...half(sorted.toReversed())];
-}
