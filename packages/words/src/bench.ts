@@ -23,6 +23,28 @@ const STEPS: {
   'do-level-table': ['Level the table', () => 'film on it, the hidden face up'],
   'do-form-covered': ['Cover the form', () => 'film, not paper'],
   'do-in-line': ['In line on the bench', () => 'a straightedge along it, film under each slope'],
+  'do-iron-set': ['Iron set', () => 'warm, not hot: cotton or just below, no steam; a damp cloth beside it'],
+  'do-stitched': [
+    'Stitched',
+    () => 'strips stretched across every 50 to 75 mm, one along the seam over them',
+  ],
+  'do-dam': [
+    'Tent opened',
+    () => 'folded back over an edge, tape as the hinge; a tape dam along either side',
+  ],
+  'do-check-light-through': [
+    'Hold it against the light',
+    () => 'no light through the seam; film, a flat board and a weight on it, never a clamp',
+  ],
+  'do-check-fair': ['Sight along it', () => 'fair, no flats between the moulds; beads wiped inside and out'],
+  'do-check-splay': [
+    'Feet as far apart as the head',
+    ({ squareMm }, f) => `within ${f.fine(squareMm)}; a spacer between the feet holds it`,
+  ],
+  'do-check-hollow': [
+    'Tap it all over',
+    () => 'where it sounds hollow, once more under the iron and press until cold; then trim',
+  ],
   'do-check-squeeze-out': ['Look at the squeeze-out', () => 'a fine bead along every joint, none dry'],
   'do-check-straightedge': [
     'Straightedge',
@@ -55,6 +77,8 @@ const WORK: Words<InstructionValues & MomentValues> = {
   'do-tape': ({ count }) => `Tape, ${many(count, 'strip', 'strips')}`,
   'do-wrap': ({ place, count }) => `Wrap place ${place}, ${many(count, 'turn', 'turns')}`,
   'do-bag': () => 'Into the bag, seal, pull',
+  'do-coat': ({ coat, coats }) => `Thin coat ${coat} of ${coats}`,
+  'do-iron': ({ line }) => `Iron ${line}`,
   'do-again': () => 'Second squeeze, same order',
   'do-clean-scrape-wet': () => 'Scrape squeeze-out off',
   'do-clean-damp-wipe': () => 'Wipe squeeze-out off',
@@ -83,6 +107,10 @@ const WORK_DETAILS: Words<InstructionValues & MomentValues> = {
   'do-tighten-on': ({ line, forceN }, f) => `on ${line}, ${firmness(forceN)}: ${f.force(forceN)}`,
   'do-tape': ({ line }) => `stretched across, from the middle of ${line} outward`,
   'do-wrap': ({ line }) => `two layers, every turn stretched; feel the corners of ${line} slide flush`,
+  'do-coat': ({ massG, dryLowMin, dryHighMin }, f) =>
+    `both faces, about ${f.mass(massG)}, thinned; dry to the touch in about ${formatWait(dryLowMin)} to ${formatWait(dryHighMin)} in this air`,
+  'do-iron': () =>
+    'lay it on dry, from the centre outward, edges last; a block follows the iron until it is cold',
   'do-bag': () => 'the pump stays on the whole time; read the gauge',
   'do-again': ({ waitMin, clamps }) =>
     `${waitMin > 0 ? `after ${formatWait(waitMin)}, once the glue drags: ` : ''}${many(clamps, 'clamp', 'clamps')} brought on again`,

@@ -116,6 +116,10 @@ export const CAUSES: Words<CauseValues> = {
   'nothing-to-pull-with': ({ line, need, openingMm }, f) =>
     `${line}: ${NEED_LACKS[need] ?? 'nothing on the rack'} that opens ${f.length(openingMm)}`,
   'pull-crushes': ({ line }) => `${line}: this pull crushes the wood`,
+  'iron-presses': ({ line, mm, seconds }, f) =>
+    `${line}: a warm iron melts the film through ${f.fine(mm)} in about ${Math.max(1, Math.round(seconds))} s; no clamp, no tape`,
+  'too-thick-to-iron': ({ line, mm, mostMm }, f) =>
+    `${line}: heat hardly comes through ${f.fine(mm)} before the face scorches; up to ${f.fine(mostMm)}, or wet glue and tape`,
   'pegs-draw': ({ line, offsetMm }, f) =>
     `${line} is drawn home by its pegs, holes offset ${f.fine(offsetMm)}: no clamp over the length needed`,
   'one-clamp-deep': ({ line, lengthMm }, f) =>

@@ -56,6 +56,14 @@ export const KIND_WORDS: Readonly<Record<string, KindWords>> = {
     name: 'Veneered sheet',
     about: 'Both faces in one press, or the water bends it within minutes.',
   },
+  'dried-film': {
+    name: 'Iron-on edge or face',
+    about: 'Three thin coats left to dry, then a warm iron: no clamps, no hurry for two days.',
+  },
+  'veneer-seam': {
+    name: 'Veneer seam',
+    about: 'Leaves taped edge to edge: tape pulls and dams, and never a clamp.',
+  },
   'bent-lamination': {
     name: 'Bent lamination',
     about: 'Plies thin enough for the curve, and a form that allows for springback.',
@@ -65,9 +73,17 @@ export const KIND_WORDS: Readonly<Record<string, KindWords>> = {
     name: 'Trim set',
     about: 'Mitred mouldings by the batch: pre-clamp dry, one bead, off within a minute.',
   },
+  casing: {
+    name: 'Three-sided casing',
+    about: 'Two legs and a head: corner by corner, and a batten that keeps the feet apart.',
+  },
   scarf: {
     name: 'Scarfed length',
     about: 'Long slopes primed thin, then thick glue; clamps on both feather ends.',
+  },
+  'strip-planking': {
+    name: 'Strip planking',
+    about: 'Planks on edge over moulds, scarf and edge in one operation.',
   },
   'odd-angle': {
     name: 'Odd-angle joint',

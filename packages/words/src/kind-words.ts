@@ -14,6 +14,11 @@ const QUESTION_WORDS: Readonly<Record<string, string>> = {
   species: 'Species',
   veneerSpecies: 'Veneer',
   coreSpecies: 'Core',
+  on: 'Laid on',
+  leaves: 'Leaves',
+  leafMm: 'Width of a leaf',
+  plankMm: 'Width of a plank',
+  shape: 'What came apart',
   bandSpecies: 'Band',
   boards: 'Boards',
   planks: 'Planks',
@@ -45,6 +50,11 @@ const QUESTION_WORDS: Readonly<Record<string, string>> = {
   angleDeg: 'Angle between them',
   memberMm: 'Width of stiles and rails',
   tenonMm: 'Tenon length',
+  legMm: 'Legs run on below',
+  railWidthsMm: 'Width of rails',
+  railHeightsMm: 'Height of rails, lower edge',
+  railTenonsMm: 'Tenons',
+  railJoinery: 'Joint of rails',
   joinery: 'Joints',
   outline: 'Outline',
   corners: 'Top and bottom in',
@@ -85,7 +95,9 @@ export function questionWords(template: string, question: string): string {
 
 const CHOICE_WORDS: Readonly<Record<string, string>> = {
   'mortise-tenon': 'mortise and tenon',
+  haunched: 'haunched tenon',
   bridle: 'bridle',
+  'half-lap': 'half lap',
   housing: 'housings',
   rebate: 'rebates',
   oval: 'oval, sawn first',
@@ -94,6 +106,14 @@ const CHOICE_WORDS: Readonly<Record<string, string>> = {
   open: 'last side open',
   round: 'all round at once',
   'corner-by-corner': 'corner by corner',
+  rectangular: 'a rectangular top',
+  'round-top': 'a round top',
+  crack: 'one crack',
+  halves: 'oval in two halves',
+  'band-with-spacer': 'by a band over a spacer',
+  'straight-edge': 'a straight edge',
+  'curved-edge': 'a curved edge',
+  face: 'a small face',
   both: 'both',
   one: 'one',
   front: 'front only',
@@ -110,6 +130,7 @@ export const JOINT_WORDS: Readonly<Record<JointKind, string>> = {
   butt: 'butt',
   'mortise-tenon': 'mortise and tenon',
   bridle: 'bridle',
+  'half-lap': 'half lap',
   housing: 'housing',
   rebate: 'rebate',
   tongue: 'tongue and groove',
@@ -190,6 +211,12 @@ export const PREPARATION_WORDS: Readonly<Record<Preparation, string>> = {
   'prime-thin': 'Prime the scarfs with thin epoxy until they stop drinking.',
   'clamp-feather-ends': 'A clamp for each feather end, with a pad along it.',
   'cut-blocks': 'Cut blocks so that their backs lie parallel to the joint, abrasive on the face.',
+  'shoot-as-a-pair':
+    'Shoot the edges as a pair, between two straight boards; no light through when held together.',
+  'stitch-seam': 'Tape of the low-tack kind, tried on an offcut: it must come off without fibres.',
+  'thin-coats':
+    'Thin the glue a little; three thin coats on both faces, each dry to the touch before the next.',
+  'iron-warm': 'Try the iron on an offcut: warm enough to melt the film, not so hot that the face darkens.',
   'rehearse-two': 'Rehearse it dry with the second pair of hands.',
 };
 
@@ -203,6 +230,7 @@ export const KIND_CAUTIONS: Readonly<Record<KindCaution, string>> = {
     'Old finish and paint may hold lead: no dry sanding, mask and wet cleaning, local rules first.',
   'saw-work':
     'Cutting jigs, bevels, keys and splines: guards on, push sticks, no metal pins in the path of the blade.',
+  iron: 'The iron, its cord and wet cloths: dry hands, a stand beside the work, fingers off the sole.',
   epoxy: 'Epoxy sensitises skin and a full cup runs hot: gloves, small cups, air.',
 };
 
@@ -232,6 +260,22 @@ export const KIND_FINDINGS: Words<KindValues> = {
     `Drill ${pegs} holes of ${f.fine(pegMm)} through each end, ${f.fine(fromShoulderMm)} from the shoulder. In the tongue ${f.fine(offsetMm)} nearer to it [judgement]: the peg then draws the end home. The middle one round, the others slots.`,
   'peg-slot': ({ peg, atMm, slotMm, outwardMm }, f) =>
     `Peg ${peg}, ${f.length(Math.abs(atMm))} from the middle: slot ${f.fine(slotMm)} long, ${f.fine(outwardMm)} of it beyond the peg towards the edge.`,
+  'iron-within': ({ days }) =>
+    `No wet window: the dried film keeps for about ${days} days, then it no longer flows well. Iron before that.`,
+  'iron-in-fields': ({ areaM2, fieldM2 }) =>
+    `${areaM2.toFixed(2)} m² at once is more than an iron keeps warm: fields of about ${fieldM2} m², each pressed until it is cold, or wet glue in a press.`,
+  'seam-tape': ({ stitches, lengthMm }, f) =>
+    `${stitches} stitches for each seam, about ${f.length(lengthMm)} of tape in all; a dam along the other face once the glue is in.`,
+  'planks-held-every': ({ everyMm, scarfMm }, f) =>
+    `Held down every ${f.length(everyMm)} [beam on thick glue, 400 mm at most], and at both feather ends of the scarf, ${f.length(scarfMm)} long.`,
+  'band-wants-spacer': ({ spacerMm }, f) =>
+    `A band folds an open outline up: put a spacer of ${f.length(spacerMm)} where the missing side would be, or clamp corner by corner.`,
+  'feet-stay-apart': ({ apartMm }, f) =>
+    `A batten of ${f.length(apartMm)} between the feet until it hangs: nothing else holds them.`,
+  'crack-to-its-end': () =>
+    'Work glue in to the very end of the crack: flex it, blow or thread it in; what stays dry runs on.',
+  'halves-with-film': () =>
+    'Both halves in one set of clamps, film between their straight edges: they press each other and stay apart.',
   'one-sided': () => 'Veneer on one face only: the sheet bends. Veneer both, in one press.',
   'bend-plies': ({ plies, plyMm, spare, strainPct, springbackPct, formRadiusMm }, f) =>
     `${plies} plies of ${f.fine(plyMm)} and ${spare} spare, strained ${strainPct.toFixed(2)} %; springback ${springbackPct.toFixed(1)} %, so a form of radius ${f.length(formRadiusMm)}.`,

@@ -51,6 +51,16 @@ const EXPLANATIONS: { readonly [Code in keyof WorkingValues]: Explain<WorkingVal
     source:
       'Pressures by density and family as under Sums; seating forces and what a fitted mitre wants: judgement.',
   }),
+  'how-ironed': ({ mm, seconds, mostMm }, f) => ({
+    title: `Heat through ${f.fine(mm)}`,
+    rule: 'Heat of a warm iron spreads through wood as x²/(2a); thin strips let it through in seconds, thick ones scorch first.',
+    inputs: [
+      ['time until the film is warm', `about ${seconds.toFixed(1)} s`],
+      ['comfortable up to', f.fine(mostMm)],
+    ],
+    source:
+      'Diffusivity of wood across its grain 0.15 mm²/s (wood handbooks); what an iron may do: judgement.',
+  }),
   'how-one-sided': ({ lowMm, highMm, filmGPerM2 }, f) => ({
     title: `Bow of a sheet veneered on one face: ${f.fine(lowMm)} to ${f.fine(highMm)}`,
     rule: 'The veneer swells with the water of the film, is glued down so and shrinks again: a strip of two layers bends by its strain, the larger of across the grain over the width and along the grain over the length. 15 to 35 % of the film is water that goes into the veneer; creep leaves 30 to 100 % of it.',

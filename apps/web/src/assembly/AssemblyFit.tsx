@@ -57,6 +57,7 @@ function Shape() {
       <AnswersForm
         kind={kind}
         answers={shown}
+        later
         refusal={refusal}
         onChange={(answers) => set({ ...build.answers, ...answers } as typeof build.answers)}
       />

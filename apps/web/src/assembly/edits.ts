@@ -1,5 +1,5 @@
 import type { BuildDocument, FreeJoint, FreePart } from '@lean-clasp/core/formats';
-import type { Answers } from '@lean-clasp/core/kinds';
+import { type Answers, keptAnswers } from '@lean-clasp/core/kinds';
 import { makeId } from '../workspace/edits';
 
 type Edit = (build: BuildDocument) => BuildDocument;
@@ -9,12 +9,7 @@ type JointNote = BuildDocument['jointNotes'][number];
 /** Answers the kind's questions anew; notes stay with the parts that are still there. */
 export const answer =
   (answers: Answers): Edit =>
-  (build) => ({
-    ...build,
-    answers: Object.fromEntries(
-      Object.entries(answers).map(([name, value]) => [name, typeof value === 'object' ? [...value] : value]),
-    ),
-  });
+  (build) => ({ ...build, answers: keptAnswers(answers) });
 
 /** Notes something about some parts, such as a metered moisture. */
 export const noteParts =

@@ -14,7 +14,7 @@ export interface Pasted {
 
 /**
  * Reads rows of part, species, moisture as they come out of a spreadsheet. Names are matched without regard to
- * case; a name without its number stands for all alike. Rows that fit nothing are counted, never guessed at.
+ * case, by place ("left stile") or number ("stile 1"); one without its number stands for all alike. Rows that fit nothing are counted, never guessed at.
  */
 export function pastedNotes(text: string, parts: AssemblyFacts['parts']): Pasted {
   const rows = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true }).data;
@@ -22,9 +22,7 @@ export function pastedNotes(text: string, parts: AssemblyFacts['parts']): Pasted
   let unread = 0;
   for (const [name = '', ...cells] of rows) {
     const wanted = plain(name);
-    const own = parts.filter(
-      ({ part }) => plain(part.label) === wanted || plain(part.label).replace(/ \d+$/, '') === wanted,
-    );
+    const own = parts.filter(({ part }) => namesOf(part).some((each) => each === wanted));
     const change = Object.assign({}, ...cells.map(changeFrom)) as Partial<Omit<PartNote, 'id'>>;
     if (own.length === 0 || Object.keys(change).length === 0) unread += 1;
     else notes.push(...own.map(({ part }) => ({ id: part.id, change })));
@@ -36,6 +34,12 @@ export function pastedNotes(text: string, parts: AssemblyFacts['parts']): Pasted
       : ` ${unread} ${unread === 1 ? 'row names' : 'rows name'} no part here, or no wood or moisture from ${LIMITS.moisturePct.min} to ${LIMITS.moisturePct.max} %; write rows like “stile 1, cherry, 8.5”.`;
   return { notes, said: read + left };
 }
+
+/** What a part may be called: by its place, by what it is and its number, or as one of all alike. */
+const namesOf = ({ label, id }: AssemblyFacts['parts'][number]['part']): string[] => {
+  const byNumber = plain(id.replaceAll('-', ' '));
+  return [plain(label), byNumber, byNumber.replace(/ \d+$/, '')];
+};
 
 const plain = (text: string) => text.trim().toLowerCase();
 

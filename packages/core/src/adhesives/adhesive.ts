@@ -7,9 +7,11 @@ export type Service = (typeof SERVICES)[number];
 
 /**
  * What makes a family set, which decides how climate moves its times: water leaving, a gel cooling, resin and
- * hardener, moisture of air and wood, a melt cooling and then curing, or a film that sets between close faces.
+ * hardener, moisture of air and wood, a melt cooling and then curing, a film that sets between close faces, or one that was left to
+ * dry and melts again under an iron.
  */
-export type Chemistry = 'water-borne' | 'gel' | 'reactive-resin' | 'moisture-cure' | 'hot-melt' | 'instant';
+export type Chemistry =
+  'water-borne' | 'gel' | 'reactive-resin' | 'moisture-cure' | 'hot-melt' | 'instant' | 'dried-film';
 
 /** Pressure a family wants on a long-grain line: by the density of the wood, or the same for all. */
 export type PressureWanted =

@@ -8,6 +8,7 @@ export {
   type Service,
   SERVICES,
 } from './adhesive';
+export { asDriedFilm, coatDriesMin, DRIED_COATS, IRON_WITHIN_MIN } from './dried-film';
 export { findAdhesive, listAdhesives, standsService } from './find-adhesive';
 export { BLANK_LABEL, type Label, withLabel } from './label';
 export { strengthAt, type StrengthCurve, strengthCurve } from './strength';

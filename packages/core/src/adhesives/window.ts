@@ -21,10 +21,12 @@ export interface WindowConditions {
   readonly sg?: number | undefined;
 }
 
+/** Vapour pressure deficit at 20 °C and 50 %. */
+export const VPD_REF_KPA = 1.167;
+
 /** Climate coefficients, all [judgement] with the shape taken from physics; the logbook calibrates them. */
 const CLIMATE_MODEL = Object.freeze({
-  /** Vapour pressure deficit at 20 °C and 50 %. */
-  vpdRefKPa: 1.167,
+  vpdRefKPa: VPD_REF_KPA,
   vpdExponent: 0.5,
   filmExponent: 0.7,
   /** Wet film relative to the reference film when both faces are wetted. */
@@ -260,6 +262,8 @@ const FACTORS: Readonly<Record<Chemistry, (input: ClimateInput) => Factors>> = {
       parts: { densityFactor: dense, vapourShare: vapour },
     };
   },
+  // It is dry: neither air nor wood takes anything more out of it.
+  'dried-film': () => ({ open: 1, closed: 1, setting: 1, cure: 1, parts: {} }),
   instant: ({ tempC, rhPct }) => {
     const m = CLIMATE_MODEL;
     const vapour = vapourShare(tempC, rhPct);

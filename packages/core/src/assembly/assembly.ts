@@ -77,6 +77,7 @@ export const JOINT_KINDS = [
   'butt',
   'mortise-tenon',
   'bridle',
+  'half-lap',
   'housing',
   'rebate',
   'tongue',
@@ -133,6 +134,10 @@ export interface Pull {
   readonly openingMm: number;
   /** Clamp kinds that suit, best first. */
   readonly kinds: readonly string[];
+  /** Put on before the first bead, as tape is that a seam is opened along again. */
+  readonly beforehand?: true;
+  /** What is stiff under a thin glue is held down so far apart, mm; left out where only what jaws press themselves counts. */
+  readonly everyMm?: number;
   /** Directions of clamps that come on in opposed pairs beside what goes round, as on a square post; left out where none may. */
   readonly opposedAxes?: readonly [Vec3, Vec3];
   /** Pegs in offset holes draw it home where no clamp does; by how much they are offset, mm. */
@@ -191,6 +196,8 @@ export interface Assembly {
   readonly dryJig: boolean;
   /** Whether each joint is clamped dry in its place beforehand, so that it is quickly found again. */
   readonly setDry: boolean;
+  /** A dried film is melted and pressed by an iron in the hand; everything else by what its pulls name. */
+  readonly pressedBy: 'clamps' | 'iron';
   /** Whether its parts lie side by side and are pulled together edge to edge as one row: then row mechanics judge it. */
   readonly row: boolean;
   /** Whether it is glued in one go unless the person cuts it into sessions: rows, stacks, sheets, what is rolled or banded. */

@@ -1,17 +1,20 @@
-import type { Adhesive, AdhesiveWindow, GlueStep } from '../adhesives';
+import { type Adhesive, type AdhesiveWindow, coatDriesMin, DRIED_COATS, type GlueStep } from '../adhesives';
 import { type Range, scaleRange } from '../basics/range';
 import type { GlueJob } from './job';
 
 /** What the steps before the real coat go by. */
-export type StepsJob = Pick<GlueJob, 'endGrainShare' | 'rhPct' | 'mcPct' | 'veneer'>;
+export type StepsJob = Pick<GlueJob, 'endGrainShare' | 'tempC' | 'rhPct' | 'mcPct' | 'veneer'>;
 
 /** End grain below this share of the glued area is not worth a coat of its own [judgement]. */
 const WORTH_SIZING = 0.1;
 /** Air and wood drier than this leave moisture-curing glue too little to set with [judgement]. */
 const DRY = Object.freeze({ rhPct: 45, mcPct: 8 });
 
-/** Three thinned coats, each dry to the touch before the next and before the iron [judgement]. */
-const DRIED_COATS: GlueStep = { kind: 'dry-coats', waitMin: { low: 30, likely: 60, high: 120 } };
+/** All thinned coats in this air, each dry to the touch before the next and before the iron. */
+const driedCoats = (job: StepsJob): GlueStep => ({
+  kind: 'dry-coats',
+  waitMin: scaleRange(coatDriesMin(job), DRIED_COATS),
+});
 
 /** What has to be done to glue or wood before the real coat on this job, each with its own wait. */
 export function stepsBefore(adhesive: Adhesive, job: StepsJob): readonly GlueStep[] {
@@ -30,7 +33,7 @@ export function stepsBefore(adhesive: Adhesive, job: StepsJob): readonly GlueSte
         return true;
     }
   });
-  return job.veneer === 'iron-on' ? [...own, DRIED_COATS] : own;
+  return job.veneer === 'iron-on' ? [...own, driedCoats(job)] : own;
 }
 
 /** Wait before the first bead, min: the longest of all, since wood, pot and nozzle wait side by side. */

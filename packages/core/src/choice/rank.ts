@@ -1,4 +1,4 @@
-import { type Adhesive, type AdhesiveWindow, adhesiveWindow, listAdhesives } from '../adhesives';
+import { type Adhesive, type AdhesiveWindow, adhesiveWindow, asDriedFilm, listAdhesives } from '../adhesives';
 import type { Finding } from '../findings';
 import type { GlueJob } from './job';
 import { heaviestFirst, type Reason, reasonsFor, refusalsOf } from './reasons';
@@ -39,7 +39,8 @@ export function rankAdhesives(
   families: readonly Adhesive[] = listAdhesives(),
   more: (adhesive: Adhesive) => readonly Reason[] = () => [],
 ): Ranking {
-  const glues = families.map((adhesive): RankedGlue => {
+  const glues = families.map((family): RankedGlue => {
+    const adhesive = job.veneer === 'iron-on' ? asDriedFilm(family) : family;
     const window = adhesiveWindow(adhesive, {
       tempC: job.tempC,
       rhPct: job.rhPct,

@@ -10,7 +10,11 @@ export type CheckCode =
   | 'try-square'
   | 'bore'
   | 'depth'
-  | 'angle';
+  | 'angle'
+  | 'hollow'
+  | 'light-through'
+  | 'fair'
+  | 'splay';
 
 /** What is done before the first bead. */
 export type PreparingCode =
@@ -27,7 +31,10 @@ export type PreparingCode =
   | 'masked'
   | 'level-table'
   | 'form-covered'
-  | 'in-line';
+  | 'in-line'
+  | 'iron-set'
+  | 'stitched'
+  | 'dam';
 
 interface Tolerances {
   flatMm: number;
@@ -80,6 +87,8 @@ export interface InstructionValues {
   'do-tape': { count: number; line: string };
   'do-wrap': { place: number; count: number; line: string };
   'do-bag': None;
+  'do-coat': { coat: number; coats: number; massG: number; dryLowMin: number; dryHighMin: number };
+  'do-iron': { line: string; lengthMm: number };
 }
 
 /** What to have within reach. */

@@ -7,6 +7,14 @@ export type FlatPart =
 /** What a row is out of square by, part by part. */
 export type SquarePart = 'ends-stopped' | 'ends-free' | 'lengths-differ' | 'diagonals-differ';
 
+/** Heat through what lies on a dried film. */
+interface Ironing {
+  line: string;
+  mm: number;
+  seconds: number;
+  mostMm: number;
+}
+
 /** What limits a verdict, and what a plan warns of. */
 export interface CauseValues extends Record<FlatPart | SquarePart, { mm: number }> {
   'does-not-close': { closureMm: number };
@@ -51,6 +59,8 @@ export interface CauseValues extends Record<FlatPart | SquarePart, { mm: number 
   'joint-gap-costs': { line: string; gapMm: number; forceN: number };
   'nothing-to-pull-with': { line: string; need: string; openingMm: number };
   'pull-crushes': { line: string };
+  'iron-presses': Ironing;
+  'too-thick-to-iron': Ironing;
   'pegs-draw': { line: string; offsetMm: number };
   'one-clamp-deep': { line: string; lengthMm: number };
   'pull-meets': { line: string };

@@ -15,6 +15,14 @@ export interface KindValues {
   'drill-for-pegs': { pegs: number; pegMm: number; fromShoulderMm: number; offsetMm: number };
   /** How far the slot reaches beyond its peg towards the near edge, of its whole length. */
   'peg-slot': { peg: number; atMm: number; slotMm: number; outwardMm: number };
+  'iron-within': { days: number };
+  'iron-in-fields': { areaM2: number; fieldM2: number };
+  'seam-tape': { stitches: number; lengthMm: number };
+  'planks-held-every': { everyMm: number; scarfMm: number };
+  'band-wants-spacer': { spacerMm: number };
+  'feet-stay-apart': { apartMm: number };
+  'crack-to-its-end': None;
+  'halves-with-film': None;
   'one-sided': None;
   'bend-plies': {
     plies: number;

@@ -11,6 +11,7 @@ export interface WorkingValues {
     lowMPa: number;
     clamps: number;
   };
+  'how-ironed': { mm: number; seconds: number; mostMm: number };
   'how-one-sided': { lowMm: number; highMm: number; filmGPerM2: number };
   'how-crossed': {
     gluedMm: number;

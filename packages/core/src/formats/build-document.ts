@@ -31,7 +31,12 @@ export const BuildDocumentSchema = strictObject({
   /** What the kind asked; checked by the kind itself. */
   answers: Type.Record(
     Type.String({ minLength: 1, maxLength: 40 }),
-    Type.Union([Type.Number(), ShortText, Type.Array(Type.Number(), { maxItems: 12 })]),
+    Type.Union([
+      Type.Number(),
+      ShortText,
+      Type.Array(Type.Number(), { maxItems: 12 }),
+      Type.Array(ShortText, { maxItems: 12 }),
+    ]),
   ),
   free: strictObject({
     parts: Type.Array(FreePartSchema, { maxItems: MOST_FREE_PARTS }),

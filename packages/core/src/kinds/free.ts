@@ -65,6 +65,7 @@ export function freeLayout(parts: readonly FreePart[], joints: readonly FreeJoin
     sets: 1,
     dryJig: false,
     setDry: false,
+    pressedBy: 'clamps',
     row: false,
     oneGo: false,
     inTurn: false,

@@ -13,4 +13,11 @@ export { type OperationKind, type Ritual, ritualOf } from './ritual';
 export { layAssembly } from './lay-assembly';
 export { boardLabel } from './edge-panel';
 export { findKind, FREE, kindOf, KINDS } from './list';
-export { type Answer, type Answers, type Question, type Questions } from './question';
+export {
+  type Answer,
+  type Answers,
+  keptAnswers,
+  piecesOfQuestion,
+  type Question,
+  type Questions,
+} from './question';

@@ -49,12 +49,16 @@ export const PREPARATIONS = [
   'clamp-feather-ends',
   'cut-blocks',
   'rehearse-two',
+  'thin-coats',
+  'iron-warm',
+  'shoot-as-a-pair',
+  'stitch-seam',
 ] as const;
 /** One of `PREPARATIONS`. */
 export type Preparation = (typeof PREPARATIONS)[number];
 
 /** Dangers that a kind brings with it. */
-export type KindCaution = 'heavy' | 'springs' | 'bags' | 'hot' | 'old-finish' | 'saw-work' | 'epoxy';
+export type KindCaution = 'heavy' | 'springs' | 'bags' | 'hot' | 'old-finish' | 'saw-work' | 'epoxy' | 'iron';
 
 /** Everything a kind lays out from its answers. */
 export type Layout = Omit<Assembly, 'parts'> & { readonly parts: readonly PartDraft[] };
@@ -72,7 +76,7 @@ export interface AsksOfGlue {
   readonly lastingLoad?: boolean;
   /** Clamps are wanted for the next one of a set, min. */
   readonly clampsOffWithinMin?: number;
-  readonly veneer?: 'sheet';
+  readonly veneer?: 'sheet' | 'iron-on';
 }
 
 /** A kind of glue-up: what it asks, how it is laid out, what to do first and what can hurt. */
@@ -131,6 +135,7 @@ export function defineKind<Q extends Questions>(
       sets: 1,
       dryJig: false,
       setDry: false,
+      pressedBy: 'clamps',
       row: row !== undefined,
       oneGo: row !== undefined,
       inTurn: row !== undefined,

@@ -2,17 +2,21 @@ import { InputError } from '../basics/checks';
 import { BENT_LAMINATION } from './bent-lamination';
 import { BREADBOARD } from './breadboard';
 import { CASE } from './case';
+import { DRIED_FILM } from './dried-film';
 import { EDGE_PANEL } from './edge-panel';
 import { FACE_LAMINATION } from './face-lamination';
+import { HEAVY_SLAB } from './heavy-slab';
 import { type Kind } from './kind';
-import { MITRED_FRAME, TRIM_SET } from './mitred-frame';
+import { CASING, MITRED_FRAME, TRIM_SET } from './mitred-frame';
 import { ODD_ANGLE } from './odd-angle';
+import { REGLUE } from './reglue';
 import { ROUND_PANEL } from './round-panel';
 import { SCARF } from './scarf';
-import { HEAVY_SLAB, REGLUE } from './slabs';
 import { SLATTED_FRAME } from './slatted-frame';
 import { MITRED_POST } from './staves';
+import { STRIP_PLANKING } from './strip-planking';
 import { TENON_FRAME } from './tenon-frame';
+import { VENEER_SEAM } from './veneer-seam';
 import { EDGE_BANDING, VENEERED_SHEET } from './veneered-sheet';
 
 /** Every kind that is laid out from answers, in the order in which people meet them. */
@@ -29,10 +33,14 @@ export const KINDS: readonly Kind[] = [
   CASE,
   BREADBOARD,
   VENEERED_SHEET,
+  VENEER_SEAM,
+  DRIED_FILM,
   BENT_LAMINATION,
   EDGE_BANDING,
   TRIM_SET,
+  CASING,
   SCARF,
+  STRIP_PLANKING,
   ODD_ANGLE,
 ];
 

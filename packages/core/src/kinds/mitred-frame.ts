@@ -16,6 +16,10 @@ interface Outline {
   readonly thicknessMm: number;
   readonly species: string;
   readonly open: boolean;
+  /** Way of the first side, from x; 0 unless said otherwise. */
+  readonly startDeg?: number;
+  /** What members are called, from the first on; by where they lie unless said otherwise. */
+  readonly names?: readonly string[];
 }
 
 /** What closes one corner by itself: cams, points that bite, a light bar over angled blocks, tape, wraps. */
@@ -34,7 +38,7 @@ export const MITRED_FRAME = defineKind({
     widthMm: askLength(48, 8, 250),
     thicknessMm: askLength(22, 4, 100),
     chain: askChoice(['closed', 'open'], 'closed'),
-    pressed: askChoice(['round', 'corner-by-corner'], 'round'),
+    pressed: askChoice(['round', 'corner-by-corner', 'band-with-spacer'], 'round'),
     frames: askCount(1, 1, 100),
   },
   preparation: [
@@ -50,43 +54,58 @@ export const MITRED_FRAME = defineKind({
   faces: 2,
   method: 'finger',
   layOut: ({ chain, pressed, frames, ...answers }) => {
-    const frame = frameOf({ ...answers, open: chain === 'open' });
-    const byCorner = pressed === 'corner-by-corner' && chain === 'closed';
+    const open = chain === 'open';
+    const frame = frameOf({ ...answers, open });
+    const how = open && pressed === 'round' ? 'corner-by-corner' : pressed;
     return {
       ...frame,
-      // What a clamp must open is the member with its angled blocks, not the frame.
-      ...(byCorner ? { pulls: cornerPulls(frame.joints, answers.widthMm, CORNER_CLAMPS), oneGo: false } : {}),
+      ...(how === 'corner-by-corner'
+        ? // What a clamp must open is the member with its angled blocks, not the frame.
+          { pulls: cornerPulls(frame.joints, answers.widthMm, CORNER_CLAMPS), oneGo: false }
+        : { pulls: roundPull(frame.joints, answers.sidesMm) }),
       sets: frames,
+      findings: [
+        ...frame.findings,
+        ...(open && how !== 'corner-by-corner'
+          ? [finding('band-wants-spacer', 'informs', { spacerMm: answers.sidesMm.at(-1) ?? 0 })]
+          : []),
+      ],
     };
   },
 });
 
-/** Mitred trim for openings, made in sets with hot melt that lets go of the clamp within a minute. */
-export const TRIM_SET = defineKind({
-  id: 'trim-set',
-  questions: {
-    species: askSpecies('yellow-poplar'),
-    openingWidthMm: askLength(500, 80, 3000),
-    openingHeightMm: askLength(700, 80, 3000),
-    widthMm: askLength(44, 8, 200),
-    thicknessMm: askLength(18, 4, 60),
-    sets: askCount(6, 1, 100),
-  },
-  preparation: ['fresh-faces', 'pre-clamp-dry', 'heat-gun-up', 'test-bead', 'inside-corners'],
+/** What both kinds of trim start from: hot melt that lets go of the clamp within a minute. */
+const HOT_MELT = {
   cautions: ['hot', 'springs'],
   adhesive: 'polyurethane-hot-melt',
   faces: 1,
   method: 'hot-nozzle',
   asksOfGlue: { clampsOffWithinMin: RELEASE_MIN },
+  preparation: ['fresh-faces', 'pre-clamp-dry', 'heat-gun-up', 'test-bead', 'inside-corners'],
+} as const;
+
+/** Trim around an opening, its inside as large as that. */
+const askTrim = (
+  start: Readonly<Record<'openingWidthMm' | 'openingHeightMm' | 'widthMm' | 'sets', number>>,
+) => ({
+  species: askSpecies('yellow-poplar'),
+  openingWidthMm: askLength(start.openingWidthMm, 80, 3000),
+  openingHeightMm: askLength(start.openingHeightMm, 80, 3000),
+  widthMm: askLength(start.widthMm, 8, 200),
+  thicknessMm: askLength(18, 4, 60),
+  sets: askCount(start.sets, 1, 100),
+});
+
+const SQUARE_CORNERS = [90, 90, 90, 90];
+
+/** Mitred trim for openings, made in sets. */
+export const TRIM_SET = defineKind({
+  id: 'trim-set',
+  questions: askTrim({ openingWidthMm: 500, openingHeightMm: 700, widthMm: 44, sets: 6 }),
+  ...HOT_MELT,
   layOut: ({ openingWidthMm, openingHeightMm, sets, ...answers }) => {
-    const frame = frameOf({
-      ...answers,
-      sidesMm: [openingWidthMm, openingHeightMm, openingWidthMm, openingHeightMm].map(
-        (inside) => inside + 2 * answers.widthMm,
-      ),
-      anglesDeg: [90, 90, 90, 90],
-      open: false,
-    });
+    const [w, h] = [openingWidthMm + 2 * answers.widthMm, openingHeightMm + 2 * answers.widthMm];
+    const frame = frameOf({ ...answers, sidesMm: [w, h, w, h], anglesDeg: SQUARE_CORNERS, open: false });
     return {
       ...frame,
       setDry: true,
@@ -94,6 +113,32 @@ export const TRIM_SET = defineKind({
       // Each corner has a clamp of its own, set dry beforehand, so that it is pressed as soon as it is closed.
       pulls: cornerPulls(frame.joints, answers.widthMm),
       sets,
+    };
+  },
+});
+
+/** Two legs and a head round a hatch or a door: an open chain whose feet nothing holds but a batten. */
+export const CASING = defineKind({
+  id: 'casing',
+  questions: askTrim({ openingWidthMm: 620, openingHeightMm: 540, widthMm: 60, sets: 1 }),
+  ...HOT_MELT,
+  layOut: ({ openingWidthMm, openingHeightMm, sets, ...answers }) => {
+    const [head, leg] = [openingWidthMm + 2 * answers.widthMm, openingHeightMm + answers.widthMm];
+    const frame = frameOf({
+      ...answers,
+      // Up the right leg, along the head, down the left leg; the side that is left open lies below.
+      sidesMm: [leg, head, leg, head],
+      anglesDeg: SQUARE_CORNERS,
+      open: true,
+      startDeg: 90,
+      names: ['right leg', 'head', 'left leg'],
+    });
+    return {
+      ...frame,
+      setDry: true,
+      oneGo: false,
+      sets,
+      findings: [finding('feet-stay-apart', 'informs', { apartMm: openingWidthMm })],
     };
   },
 });
@@ -114,15 +159,27 @@ const cornerPulls = (
     kinds,
   }));
 
+/** A band over the whole outline. */
+const roundPull = (joints: Layout['joints'], sidesMm: readonly number[]): Layout['pulls'] => [
+  {
+    id: 'round',
+    joints: joints.map(({ id }) => id),
+    need: 'band',
+    stacked: true,
+    axis: [1, 0, 0],
+    openingMm: Math.max(...sidesMm),
+    kinds: MITRE_CLAMPS,
+  },
+];
+
 /** Mitred members round an outline, the last side left out where it is open. */
-export function frameOf({ sidesMm, anglesDeg, widthMm, thicknessMm, species, open }: Outline): Layout {
+export function frameOf(outline: Outline): Layout {
+  const { sidesMm, anglesDeg, widthMm, open, startDeg = 0 } = outline;
   checkOutline(sidesMm, anglesDeg, open);
-  const corners = walk(sidesMm, anglesDeg);
+  const corners = walk(sidesMm, anglesDeg, startDeg);
   const n = sidesMm.length;
   const members = open ? n - 1 : n;
-  const parts = upTo(members).map((number) =>
-    memberOf(number, { corners, anglesDeg, sidesMm, widthMm, thicknessMm, species, open }),
-  );
+  const parts = upTo(members).map((number) => memberOf(number, { ...outline, corners }));
   const joints = upTo(open ? members - 1 : members).map((number) =>
     joint('mitre', partId('member', number), partId('member', (number % n) + 1), {
       angleDeg: anglesDeg[number % n] ?? 90,
@@ -135,19 +192,7 @@ export function frameOf({ sidesMm, anglesDeg, widthMm, thicknessMm, species, ope
     joints,
     aids: [],
     // A band would fold an open chain up.
-    pulls: open
-      ? cornerPulls(joints, widthMm)
-      : [
-          {
-            id: 'round',
-            joints: joints.map(({ id }) => id),
-            need: 'band',
-            stacked: true,
-            axis: [1, 0, 0],
-            openingMm: Math.max(...sidesMm),
-            kinds: MITRE_CLAMPS,
-          },
-        ],
+    pulls: open ? cornerPulls(joints, widthMm) : roundPull(joints, sidesMm),
     square: open
       ? { kind: 'splay', legMm: Math.max(sidesMm[0] ?? 0, sidesMm[members - 1] ?? 0) }
       : n === 4 && anglesDeg.every((angle) => Math.abs(angle - 90) < 1e-9)
@@ -158,6 +203,7 @@ export function frameOf({ sidesMm, anglesDeg, widthMm, thicknessMm, species, ope
     sets: 1,
     dryJig: false,
     setDry: false,
+    pressedBy: 'clamps',
     row: false,
     oneGo: true,
     inTurn: false,
@@ -233,17 +279,17 @@ function closingSides(
   return first > 1 && second > 1 ? [first, second] : null;
 }
 
-function headingsOf(anglesDeg: readonly number[]): number[] {
-  let heading = 0;
+function headingsOf(anglesDeg: readonly number[], startDeg = 0): number[] {
+  let heading = radians(startDeg);
   return anglesDeg.map((_, i) => {
     if (i > 0) heading += Math.PI - radians(anglesDeg[i] ?? 0);
     return heading;
   });
 }
 
-/** Outside corners, the first at the origin and the first side along x. */
-function walk(sidesMm: readonly number[], anglesDeg: readonly number[]): Vec2[] {
-  const headings = headingsOf(anglesDeg);
+/** Outside corners, the first at the origin. */
+function walk(sidesMm: readonly number[], anglesDeg: readonly number[], startDeg: number): Vec2[] {
+  const headings = headingsOf(anglesDeg, startDeg);
   let [x, y] = [0, 0];
   return sidesMm.map((side, i) => {
     const corner: Vec2 = [x, y];
@@ -254,7 +300,7 @@ function walk(sidesMm: readonly number[], anglesDeg: readonly number[]): Vec2[] 
 }
 
 function memberOf(number: number, frame: Outline & { readonly corners: readonly Vec2[] }): PartDraft {
-  const { corners, anglesDeg, sidesMm, widthMm, thicknessMm, species, open } = frame;
+  const { corners, anglesDeg, sidesMm, widthMm, thicknessMm, species, open, names } = frame;
   const n = corners.length;
   const i = number - 1;
   const [from, to] = [corners[i] as Vec2, corners[(i + 1) % n] as Vec2];
@@ -280,7 +326,7 @@ function memberOf(number: number, frame: Outline & { readonly corners: readonly 
     from[1] + along[1] * alongMm + inward[1] * inMm,
   ];
   const outline = [at(0, 0), at(sideMm, 0), at(sideMm - end, widthMm), at(start, widthMm)];
-  return part(
+  const member = part(
     'member',
     number,
     species,
@@ -288,4 +334,12 @@ function memberOf(number: number, frame: Outline & { readonly corners: readonly 
     [along[0], along[1], 0],
     [sideMm, widthMm, thicknessMm],
   );
+  return { ...member, label: names?.[i] ?? nameOf(inward, n) ?? member.label };
+}
+
+/** Where a member of a frame of four lies, by the way to its inside; null where it lies slanted or sides are many. */
+function nameOf([x, y]: Vec2, sides: number): string | null {
+  if (sides !== 4 || Math.min(Math.abs(x), Math.abs(y)) > 1e-6) return null;
+  if (Math.abs(y) > Math.abs(x)) return y > 0 ? 'bottom rail' : 'top rail';
+  return x > 0 ? 'left stile' : 'right stile';
 }

@@ -92,6 +92,16 @@ const RITUALS: Readonly<Record<string, Ritual>> = {
     before: [step('lay-out', 'level-table')],
     pulled: [look('flush', 0.5), look('squeeze-out')],
   },
+  'dried-film': { before: [step('lay-out', 'iron-set')], pulled: [look('hollow', 0.5), look('flush')] },
+  'veneer-seam': {
+    before: [step('tape', 'stitched'), step('tape', 'dam')],
+    pulled: [look('light-through', 0.5), look('flush')],
+  },
+  'strip-planking': {
+    before: [step('lay-out', 'in-line')],
+    pulled: [look('squeeze-out', 0.5), look('fair')],
+  },
+  casing: { before: [step('heat', 'gun')], pulled: [look('splay', 0.5), look('flush')] },
   'bent-lamination': {
     before: [step('lay-out', 'form-covered')],
     pulled: [look('flush', 0.5), look('squeeze-out')],

@@ -1,7 +1,8 @@
 import type { Aid } from '../assembly';
+import { InputError } from '../basics/checks';
 import { type Finding, finding } from '../findings';
 import { extruded, solidOf, type Vec2 } from '../solids';
-import { defineKind, joint, part, partId, upTo, usualRing, X } from './kind';
+import { defineKind, joint, type Layout, part, partId, upTo, usualRing, X } from './kind';
 import { askChoice, askCount, askLength, askSpecies } from './question';
 import { acrossRow } from './side-by-side';
 
@@ -42,7 +43,7 @@ export const ROUND_PANEL = defineKind({
   id: 'round-panel',
   questions: {
     species: askSpecies('hard-maple'),
-    outline: askChoice(['oval', 'live-edge'], 'oval'),
+    outline: askChoice(['oval', 'live-edge', 'halves'], 'oval'),
     boards: askCount(6, 2, 12),
     lengthMm: askLength(900, 150, 3000),
     widthMm: askLength(620, 100, 2000),
@@ -56,38 +57,58 @@ export const ROUND_PANEL = defineKind({
   method: 'card',
   row: ({ blockMm }) => ({ edge: { kind: 'blocks', thicknessMm: blockMm } }),
   layOut: ({ outline, ...shape }) => {
-    const { boards, blocks, findings } = outline === 'oval' ? oval(shape) : liveEdge(shape);
-    const { species, widthMm, lengthMm, thicknessMm, blockMm } = shape;
-    const joints = upTo(shape.boards - 1).map((n) =>
-      joint('edge', partId('board', n), partId('board', n + 1)),
-    );
+    if (outline === 'live-edge') return laidOut(shape, liveEdge(shape));
+    const whole = ovalLayout(shape);
+    if (outline === 'oval') return whole;
+    if (shape.boards % 2 === 1) {
+      throw new InputError(
+        'inconsistent',
+        'answers.boards',
+        `${shape.boards} boards do not make two halves alike.`,
+        `${shape.boards - 1} or ${shape.boards + 1} boards`,
+      );
+    }
     return {
-      parts: boards.map((corners, i) => ({
-        ...part('board', i + 1, species, solidOf(extruded('z', corners, 0, thicknessMm)), X, [
-          extent(corners, 0),
-          extent(corners, 1),
-          thicknessMm,
-        ]),
-        ring: usualRing(i),
-      })),
-      joints,
-      aids: blocks.map((corners, i): Aid => ({
-        id: `block-${i + 1}`,
-        role: 'block',
-        solid: solidOf(extruded('z', corners, 0, thicknessMm)),
-      })),
-      pulls: [
-        acrossRow(
-          joints.map(({ id }) => id),
-          widthMm + 2 * blockMm,
-        ),
-      ],
-      flat: { kind: 'wind' },
-      dimensions: [{ from: [-lengthMm / 2, -widthMm / 2, 0], to: [lengthMm / 2, -widthMm / 2, 0] }],
-      findings,
+      ...whole,
+      // The straight edges in the middle only press each other.
+      joints: whole.joints.map((each, i) => (i === shape.boards / 2 - 1 ? { ...each, gluedShare: 0 } : each)),
+      findings: [...whole.findings, finding('halves-with-film', 'informs')],
     };
   },
 });
+
+/** An oval of boards, sawn before gluing, between its blocks. */
+export const ovalLayout = (shape: Shape) => laidOut(shape, oval(shape));
+
+function laidOut(shape: Shape, { boards, blocks, findings }: Outlined) {
+  const { species, widthMm, lengthMm, thicknessMm, blockMm } = shape;
+  const joints = upTo(shape.boards - 1).map((n) => joint('edge', partId('board', n), partId('board', n + 1)));
+  return {
+    parts: boards.map((corners, i) => ({
+      ...part('board', i + 1, species, solidOf(extruded('z', corners, 0, thicknessMm)), X, [
+        extent(corners, 0),
+        extent(corners, 1),
+        thicknessMm,
+      ]),
+      ring: usualRing(i),
+    })),
+    joints,
+    aids: blocks.map((corners, i): Aid => ({
+      id: `block-${i + 1}`,
+      role: 'block',
+      solid: solidOf(extruded('z', corners, 0, thicknessMm)),
+    })),
+    pulls: [
+      acrossRow(
+        joints.map(({ id }) => id),
+        widthMm + 2 * blockMm,
+      ),
+    ],
+    flat: { kind: 'wind' },
+    dimensions: [{ from: [-lengthMm / 2, -widthMm / 2, 0], to: [lengthMm / 2, -widthMm / 2, 0] }],
+    findings,
+  } satisfies Partial<Layout>;
+}
 
 function extent(corners: readonly Vec2[], axis: 0 | 1): number {
   const values = corners.map((corner) => corner[axis]);

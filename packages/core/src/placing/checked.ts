@@ -3,7 +3,7 @@ import { findClampKind, lotForceN } from '../clamps';
 import { type Finding, finding } from '../findings';
 import { caulPairsIn, type BuildDocument, type PlacedClamp, type ShopDocument } from '../formats';
 import { type Press, STRUT_SHARE } from '../mechanics';
-import { type Plan, planBuild, rowOf, settlePlan, withRow } from '../plan';
+import { judgedLines, type Plan, planBuild, rowOf, settlePlan, withRow } from '../plan';
 import type { Placing, PlacingJob } from './job';
 import type { PlannedRow } from './row-job';
 
@@ -52,7 +52,7 @@ export function check(
   const barePlan = planBuild(bare, shop);
   const placed = withCauls(barePlan);
   const settled = settlePlan(placed === bare ? barePlan : planBuild(placed, shop), press);
-  const lines = settled.row?.lines ?? [];
+  const lines = judgedLines(settled.row?.lines ?? []);
   const shares = lines.map(({ pressure, target }) => pressure.minMPa / target.lowMPa);
   const lowestShare = clamps.length === 0 ? 0 : Math.min(...shares);
   const weakest = lines[shares.indexOf(lowestShare)];

@@ -4,7 +4,7 @@ import { canLightSqueeze, lotForceN, targetPressure } from '../clamps';
 import { finding } from '../findings';
 import type { RackLot, ShopDocument } from '../formats';
 import type { Press } from '../mechanics';
-import { planBuild, rowOf, withRow } from '../plan';
+import { judgedLines, planBuild, rowOf, withRow } from '../plan';
 import { check, type Instead, type RowPlacing } from './checked';
 import { isRow, jobOf, type PlannedRow } from './row-job';
 import { placeClamps } from './search';
@@ -89,7 +89,7 @@ function lightly({ row, adhesive }: PlannedRow, short: RowPlacing, shop: ShopDoc
 
 /** A family that is content with what there is. */
 function otherGlue({ build, row, adhesive }: PlannedRow, short: RowPlacing): Instead[] {
-  const { lines } = row;
+  const lines = judgedLines(row.lines);
   const reachMPa = Math.min(...lines.map(({ target }) => target.lowMPa)) * short.lowestShare;
   const sgs = lines.flatMap(({ line }) => [line.first.wood.sg, line.second.wood.sg]);
   const found = listAdhesives().find(

@@ -1,7 +1,7 @@
 import { bearingMm2, padOnEdgeMm, panelLots, panelOpeningMm } from '../assembly';
 import { BETWEEN_JAWS_MM, lotForceN } from '../clamps';
 import { MOST_CLAMPS, type RackLot } from '../formats';
-import { type Plan, type RowPlan, unpressed } from '../plan';
+import { judgedLines, type Plan, type RowPlan, unpressed } from '../plan';
 import type { PlacingJob, PlacingLot } from './job';
 
 /** Places are tried this far apart, mm, and at most so many of them. */
@@ -18,10 +18,14 @@ export interface PlannedRow extends Plan {
 /** Whether the boards of a plan lie in a row. */
 export const isRow = (plan: Plan): plan is PlannedRow => plan.row !== null;
 
+/** What a line without glue is pressed with does not count, MPa. */
+const ANY_MPA = 1e-9;
+
 /** What the search is asked for a plan: lots that are long enough, capped where jaws would crush, and where they may stand. */
 export function jobOf(plan: PlannedRow, aim: number, more: readonly RackLot[] = []): PlacingJob {
   const { shop, row } = plan;
   const { job, panel, lines } = row;
+  const judged = judgedLines(lines);
   const neededMm = panelOpeningMm(panel, job);
   const crushMPa = Math.min(...panel.outer.map(({ wood }) => wood.compPerpMPa));
   const capped = (lot: RackLot) =>
@@ -48,7 +52,7 @@ export function jobOf(plan: PlannedRow, aim: number, more: readonly RackLot[] = 
   }));
   return {
     panel: unpressed(job, panel),
-    targetMPa: lines.map(({ target }) => target.lowMPa * aim),
+    targetMPa: lines.map((line) => (judged.includes(line) ? line.target.lowMPa * aim : ANY_MPA)),
     lots: [...lots, ...pinLots],
     placesMm: placesOn(panel, Math.max(...lots.map(({ padMm }) => padMm), 0)),
     pinned: pinned.map(({ xMm }, i) => ({ lotId: `pinned ${i}`, xMm })),

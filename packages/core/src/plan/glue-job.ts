@@ -76,7 +76,10 @@ export function glueJobOf(plan: PlanParts, today: string | null): GlueJob {
     traits: sharedTraits(facts.parts),
     paleWood: anyPart(({ part }) => PALE_WOODS.has(part.species)),
     endGrainShare: area === 0 ? 0 : ends / area,
-    veneer: build.glue.method === 'thinned-coats' ? 'iron-on' : (kind.veneer ?? 'none'),
+    veneer:
+      build.glue.method === 'thinned-coats' || facts.assembly.pressedBy === 'iron'
+        ? 'iron-on'
+        : (kind.veneer ?? 'none'),
     oldGlue: anyPart(({ part }) => part.condition === 'old-glue') ? 'other' : 'none',
     areaMm2: facts.gluedMm2 * facts.assembly.sets,
     shelf: bottlesOf(shop, today),

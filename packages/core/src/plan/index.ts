@@ -43,7 +43,7 @@ export { clampBowMm } from './row/clamp-bow';
 export { type RingChoice, ringChoices, type RingOrder } from './row/moisture-cup';
 export { unpressed } from './row/pressed-row';
 export { ACROSS, positionsOn, type RowGap, type RowJob, rowOf, withRow } from './row/row-job';
-export type { PlannedLine, RowPlan } from './row/row-plan';
+export { judgedLines, type PlannedLine, type RowPlan } from './row/row-plan';
 export { type Opening, rowOpenings, rowTightening, stageOpeningsMm } from './row/row-tightening';
 export { type BoardChange, withBoards } from './row/turned-boards';
 export { familiesOf } from './shelf';

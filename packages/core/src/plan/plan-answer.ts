@@ -246,12 +246,14 @@ function jointAnswer(plan: Plan, planned: PlannedJoint, pressure: JointPressure 
 
 /** The word for a joint: by its least where that is too little, by its mean where that is too much. */
 function stateOf(
-  { pulls }: Plan,
+  { pulls, verdicts, facts: { assembly } }: Plan,
   { facts, need, target, crushMPa }: PlannedJoint,
   pressure: JointPressure | null,
 ): JointState {
   // What nothing pulls at is held by the parts beside it.
   if (need === 'none') return facts.gluedMm2 > 0 ? 'seated' : 'dry';
+  // Where an iron presses, what counts is whether its heat comes through.
+  if (assembly.pressedBy === 'iron') return verdicts.tight.state === 'fails' ? 'under-pressed' : 'right';
   const pull = pulls.find(({ pull: { joints } }) => joints.includes(facts.joint.id));
   if (need === 'seat')
     return pull !== undefined && pull.reachN >= pull.neededN * (1 - 1e-9) ? 'seated' : 'short';

@@ -1,3 +1,4 @@
+import { asDriedFilm } from '../adhesives';
 import { type AssemblyFacts, deriveAssembly, panelOf } from '../assembly';
 import { type Finding, finding } from '../findings';
 import type { BuildDocument, ShopDocument } from '../formats';
@@ -32,7 +33,8 @@ const BOARD_MM = 20;
 export function planBuild(build: BuildDocument, shop: ShopDocument): Plan {
   const climate = build.climate ?? shop.climate;
   const facts = deriveAssembly(layAssembly(build, storedMoisturePct(BOARD_MM, PLAIN_TRAITS, shop)));
-  const adhesive = adhesiveOf(build.glue.adhesive, shop, 'glue.adhesive');
+  const bottled = adhesiveOf(build.glue.adhesive, shop, 'glue.adhesive');
+  const adhesive = facts.assembly.pressedBy === 'iron' ? asDriedFilm(bottled) : bottled;
   const partMcPct = facts.parts.map(
     ({ part, traits }) => part.mcPct ?? storedMoisturePct(Math.min(...part.blankMm), traits, shop),
   );
@@ -101,7 +103,8 @@ function pulledInOrder(
 ): Pick<PlanParts, 'joints' | 'pulls' | 'order'> {
   const { build, shop, facts, row, adhesive } = inputs;
   const withPulls = (pulls: readonly PlannedPull[]) => {
-    const availableN = (id: string) => pulls.find(({ pull }) => pull.joints.includes(id))?.mostN ?? 0;
+    const availableN = (id: string) =>
+      Math.max(0, ...pulls.filter(({ pull }) => pull.joints.includes(id)).map(({ mostN }) => mostN));
     const joints = row === null ? weighGaps(bare, availableN, adhesive.gapMm) : inRow(bare, row);
     return { joints, pulls, ...usualOrder({ facts, joints, pulls, row, build, shop }) };
   };

@@ -56,15 +56,20 @@ describe.each(SHOPS)('every kind at its start in %s', (_, shop) => {
 });
 
 /** Answers of a kind with all its numbers at one place between their bounds; everything else as it starts. */
-function answersAt(kind: Kind, share: number): Record<string, string | number | number[]> {
+function answersAt(kind: Kind, share: number): BuildDocument['answers'] {
   const start = startOf(kind);
   const asIs = (name: string) => {
     const value = start[name] ?? '';
-    return typeof value === 'object' ? [...value] : value;
+    return typeof value === 'object' ? ([...value] as number[] | string[]) : value;
   };
   return Object.fromEntries(
     Object.entries(kind.questions).map(([name, question]) => {
-      if (question.kind === 'species' || question.kind === 'choice' || 'least' in question) {
+      if (
+        question.kind === 'species' ||
+        question.kind === 'choice' ||
+        'least' in question ||
+        'pieces' in question
+      ) {
         return [name, asIs(name)];
       }
       const { min, max } = question.bounds;

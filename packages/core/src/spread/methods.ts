@@ -1,3 +1,4 @@
+import { DRIED_COATS } from '../adhesives';
 import { InputError } from '../basics/checks';
 
 /**
@@ -13,6 +14,8 @@ export interface SpreadMethod {
   readonly alongMPerMin: number | null;
   /** m² of face per minute; null as above. */
   readonly areaM2PerMin: number | null;
+  /** How often each face is gone over. */
+  readonly coats: number;
   /** Share of extra glue that ends up on the tool, the rag and the floor. */
   readonly waste: number;
 }
@@ -33,11 +36,11 @@ const METHODS: readonly SpreadMethod[] = [
   worked('hopper-roller', 'hopper roller', 5, 1.5, 0.12),
   worked('stiff-brush', 'short stiff brush', 2.5, 0.15, 0.1),
   bead('hot-nozzle', 'hot nozzle', 2.5),
-  worked('thinned-coats', 'thinned coats', 2.5, 0.12, 0.1),
+  { ...worked('thinned-coats', 'thinned coats', 2.5, 0.12, 0.1), coats: DRIED_COATS },
 ];
 
 function bead(id: string, name: string, beadMPerMin: number): SpreadMethod {
-  return { id, name, beadMPerMin, alongMPerMin: null, areaM2PerMin: null, waste: 0.05 };
+  return { id, name, beadMPerMin, alongMPerMin: null, areaM2PerMin: null, coats: 1, waste: 0.05 };
 }
 
 function worked(
@@ -47,7 +50,7 @@ function worked(
   areaM2PerMin: number,
   waste: number,
 ): SpreadMethod {
-  return { id, name, beadMPerMin: BEAD, alongMPerMin, areaM2PerMin, waste };
+  return { id, name, beadMPerMin: BEAD, alongMPerMin, areaM2PerMin, coats: 1, waste };
 }
 
 const byId: ReadonlyMap<string, SpreadMethod> = new Map(METHODS.map((method) => [method.id, method]));

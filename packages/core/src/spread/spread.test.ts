@@ -79,7 +79,9 @@ describe('spread', () => {
           9,
         );
         const worked = Math.max(1.9 / n('alongMPerMin'), 0.047 / n('areaM2PerMin'));
-        expect(minutes).toBeCloseTo(2 * (n('takeUpMin') + 1.9 / n('beadMPerMin') + worked), 9);
+        const coats = Number(used['coats'] ?? 1);
+        expect(coats).toBe(method.coats);
+        expect(minutes).toBeCloseTo(2 * coats * (n('takeUpMin') + 1.9 / n('beadMPerMin') + worked), 9);
       }
     }
   });

@@ -48,7 +48,7 @@ export const LEAST_CUP_ML = 10;
  * Amount of glue and time to spread it.
  *
  * Mass = area × spread rate × (1 + waste of the method) × 1.6 for two faces, and what fills a line that stays open. Minutes of a
- * face = 0.1 + length/bead + max(length/along, area/rate), times the faces, over the hands on it; methods that lay a bead and
+ * face = 0.1 + length/bead + max(length/along, area/rate), times the faces and the coats, over the hands on it; methods that lay a bead and
  * leave it end after the bead. A face whose length is not given is taken as a square.
  * Range: areas up to 100 m², 1 to 6 hands. Rates and wastes [judgement], spread rate [label].
  * @throws InputError `missing` when a bead method is asked without a length.
@@ -67,7 +67,7 @@ export function spread(job: SpreadJob): Spread {
     alongMPerMin === null || areaM2PerMin === null
       ? 0
       : Math.max(lengthM / alongMPerMin, areaM2 / areaM2PerMin);
-  const minutes = (faces * (TAKE_UP_MIN + lengthM / beadMPerMin + workedMin)) / hands;
+  const minutes = (method.coats * faces * (TAKE_UP_MIN + lengthM / beadMPerMin + workedMin)) / hands;
   return {
     volumeMl: massG / adhesive.densityGPerMl,
     massG,
@@ -78,6 +78,7 @@ export function spread(job: SpreadJob): Spread {
       densityGPerMl: adhesive.densityGPerMl,
       waste: method.waste,
       takeUpMin: TAKE_UP_MIN,
+      ...(method.coats === 1 ? {} : { coats: method.coats }),
       beadMPerMin,
       ...(alongMPerMin === null || areaM2PerMin === null ? {} : { alongMPerMin, areaM2PerMin }),
       lengthMm: 1000 * lengthM,

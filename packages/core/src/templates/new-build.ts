@@ -9,7 +9,7 @@ import {
   USUAL_ROW,
 } from '../formats';
 import { lotForceN } from '../clamps';
-import { type Answers, findKind, FREE, type Kind, type PartDraft, startOf } from '../kinds';
+import { type Answers, findKind, FREE, keptAnswers, type Kind, type PartDraft, startOf } from '../kinds';
 import { resolveSpecies } from '../materials';
 import { glueFor, moistureInUse } from './service';
 
@@ -70,9 +70,7 @@ export function newBuild(start: BuildStart, shop: ShopDocument, makeId: () => st
     name,
     project,
     template,
-    answers: Object.fromEntries(
-      Object.entries(given).map(([key, value]) => [key, typeof value === 'object' ? [...value] : value]),
-    ),
+    answers: keptAnswers(given),
     free: free ? FREE_START : { parts: [], joints: [] },
     ...(kind?.ownBoards === true
       ? { boards: (layout?.parts ?? []).map((draft) => boardOf(draft, makeId)) }

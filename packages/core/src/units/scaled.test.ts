@@ -69,7 +69,11 @@ describe('durations', () => {
     expect(formatClock(3.1666667)).toBe('3:10');
     expect(formatClock(-0.136)).toBe('−0:08');
     expect(formatClock(-0.001)).toBe('0:00');
-    expect(formatClock(61)).toBe('61:00');
+    expect(formatClock(59.99)).toBe('59:59');
+    expect(formatClock(60)).toBe('1 h 00');
+    expect(formatClock(72.4)).toBe('1 h 12');
+    expect(formatClock(-61)).toBe('−1 h 01');
+    expect(formatClock(2880)).toBe('48 h');
   });
 
   it('prints waits as coarsely as they are known', () => {

@@ -4,7 +4,7 @@ import type { Panel } from '../assembly';
 import type { Clash } from '../clamps';
 import { type Finding, finding, type Severity } from '../findings';
 import { leastBy } from '../basics/least-by';
-import type { PlannedLine, RowInPlan } from '../plan/row/row-plan';
+import { judgedLines, type PlannedLine, type RowInPlan } from '../plan/row/row-plan';
 import { stageOfLine } from '../plan/row/stages';
 import { barShareOf, type Verdict, type VerdictState } from './verdict';
 
@@ -12,7 +12,8 @@ import { barShareOf, type Verdict, type VerdictState } from './verdict';
 const DEEP_BEAM_RATIO = 1.1;
 
 /** Tight: pressure everywhere along every line between what the glue wants and what the wood bears. */
-export function judgeRowTight(parts: RowInPlan): Verdict {
+export function judgeRowTight(row: RowInPlan): Verdict {
+  const parts = { ...row, lines: judgedLines(row.lines) };
   const weakest = leastBy(parts.lines, shareOfTarget);
   const cause = refusal(parts) ?? warning(parts, weakest) ?? pressureCause(weakest, parts);
   const state: VerdictState =

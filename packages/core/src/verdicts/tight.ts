@@ -3,27 +3,29 @@ import { type Finding, finding, type Severity } from '../findings';
 import { leastBy } from '../basics/least-by';
 import type { PlannedJoint } from '../plan/joints/planned-joint';
 import type { PlanParts } from '../plan/plan';
+import { ironed } from './ironed';
 import type { Judged } from './judged';
 import type { PlannedPull } from '../plan/pulls/planned-pull';
 import { leastOf } from '../plan/squeeze/least';
 
 /** Whether every joint is pressed as its glue wants, by the pull that has the least of it. */
 export function tight(parts: PlanParts): Judged {
-  const { joints, adhesive, build, squeeze } = parts;
+  const { joints, adhesive, facts, squeeze } = parts;
+  const unfit = unfitGlue(parts);
+  if (facts.assembly.pressedBy === 'iron') {
+    const judged = ironed(parts);
+    return unfit === undefined ? judged : { ...judged, state: 'fails', margin: -0.5, cause: unfit };
+  }
   const pulls = parts.pulls.map((pull) => leastOf(pull, squeeze));
   const share = ({ reachMPa, wanted }: PlannedPull) => reachMPa / wanted.lowMPa;
   const weakest = leastBy(pulls, share);
   const said = squeeze?.pulls.flatMap(({ findings }) => findings) ?? [];
   const blocking = said.find(({ severity }) => severity === 'refuses');
   const trouble = said.find(({ severity }) => severity === 'warns');
-  const wet = joints.flatMap(({ window }) => window.findings).find(({ code }) => code === 'wood-too-wet');
   const open = joints.find(({ closing }) => closing === 'back-to-plane');
   const costly = joints.find(({ closing }) => closing === 'costly');
   const cause =
-    wet ??
-    (standsService(adhesive.service, build.service)
-      ? undefined
-      : finding('service-too-hard', 'refuses', { rated: adhesive.service, wanted: build.service })) ??
+    unfit ??
     (open === undefined ? undefined : gap('joint-gap', 'refuses', open, adhesive.gapMm)) ??
     (weakest.taken.length === 0 && weakest.drawnMm === null
       ? finding('nothing-to-pull-with', 'refuses', {
@@ -57,6 +59,16 @@ export function tight(parts: PlanParts): Judged {
       }),
     ],
   };
+}
+
+/** Wood too wet for the glue, or a place that it would not stand. */
+function unfitGlue({ joints, adhesive, build }: PlanParts): Finding | undefined {
+  return (
+    joints.flatMap(({ window }) => window.findings).find(({ code }) => code === 'wood-too-wet') ??
+    (standsService(adhesive.service, build.service)
+      ? undefined
+      : finding('service-too-hard', 'refuses', { rated: adhesive.service, wanted: build.service }))
+  );
 }
 
 /** A joint that gets more than its glue wants, the worst first: above what starves it it fails, above high it is close. */

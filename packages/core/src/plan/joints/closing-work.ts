@@ -1,4 +1,4 @@
-import type { JointKind, JointFacts, PartFacts } from '../../assembly';
+import type { Assembly, JointKind, JointFacts, PartFacts } from '../../assembly';
 import { PACE } from '../../sequence';
 
 /** Bringing two parts together, min, for one practised person [judgement]. */
@@ -9,6 +9,7 @@ const CLOSE_MIN: Readonly<Record<JointKind, number>> = {
   butt: 0.3,
   'mortise-tenon': 0.5,
   bridle: 0.5,
+  'half-lap': 0.4,
   housing: 0.4,
   rebate: 0.5,
   tongue: 0.5,
@@ -37,6 +38,9 @@ const ALONE_FACTOR = 1.6;
 /** What is left of it where the joint was clamped dry in its place before [judgement]. */
 const SET_DRY_FACTOR = 0.5;
 
+/** A warm iron and the block behind it, along an edge or over a face [judgement]. */
+const IRON = Object.freeze({ alongMPerMin: 0.5, areaM2PerMin: 0.03 });
+
 /** Bringing the two parts of a joint together. */
 export interface ClosingWork {
   readonly minutes: number;
@@ -58,9 +62,9 @@ function byBoard(brought: PartFacts | undefined): number {
 
 /** Minutes and pairs of hands to close a joint, for so many pairs that are there. */
 export function closingWork(
-  { joint, contactMm2 }: JointFacts,
+  { joint, contactMm2, lengthMm }: JointFacts,
   parts: readonly PartFacts[],
-  { crew, setDry }: { readonly crew: number; readonly setDry: boolean },
+  { crew, setDry, pressedBy }: { readonly crew: number } & Pick<Assembly, 'setDry' | 'pressedBy'>,
 ): ClosingWork {
   // The lighter part is brought to the heavier one.
   const [brought] = parts
@@ -69,7 +73,11 @@ export function closingWork(
   const small = joint.kind === 'housing' && contactMm2 < DROP_IN_MM2;
   const edgeOn = ALONG_BOARDS.includes(joint.kind);
   const byHand = small ? DROP_IN_MIN : CLOSE_MIN[joint.kind] + (edgeOn ? byBoard(brought) : 0);
-  const usual = byHand * (setDry ? SET_DRY_FACTOR : 1);
+  const ironMin =
+    pressedBy === 'iron'
+      ? Math.max(lengthMm / 1000 / IRON.alongMPerMin, contactMm2 / 1e6 / IRON.areaM2PerMin)
+      : 0;
+  const usual = byHand * (setDry ? SET_DRY_FACTOR : 1) + ironMin;
   const unwieldy =
     brought !== undefined &&
     // What lies along a board is laid down end by end, which its length is reckoned for already.

@@ -78,6 +78,7 @@ function planJoint(facts: JointFacts, first: boolean, context: JointContext): Pl
   const closing = closingWork(facts, both, {
     crew: build.crew,
     setDry: context.facts.assembly.setDry,
+    pressedBy: context.facts.assembly.pressedBy,
   });
   return {
     facts,
@@ -120,8 +121,12 @@ function wantedBy(
   { facts: { assembly }, adhesive }: JointContext,
   both: readonly PartFacts[],
 ): Pick<PlannedJoint, 'need' | 'target' | 'crushMPa'> {
-  const pull = assembly.pulls.find(({ joints }) => joints.includes(facts.joint.id));
-  const need = facts.gluedMm2 === 0 || pull === undefined ? 'none' : NEEDS[pull.need];
+  const pulls = assembly.pulls.filter(({ joints }) => joints.includes(facts.joint.id));
+  // What is pressed through its cheeks is held by those, not by its shoulders.
+  const pull = pulls.find((own) => own.need === 'line') ?? pulls[0];
+  const ironed = assembly.pressedBy === 'iron';
+  const need =
+    facts.gluedMm2 === 0 ? 'none' : ironed ? 'touch' : pull === undefined ? 'none' : NEEDS[pull.need];
   const asked = need === 'press' || need === 'touch';
   return {
     need,

@@ -25,13 +25,14 @@ export function fuseOf(
   const joint = facts.joint.id;
   if (facts.gluedMm2 === 0 || openMin === null || closedMin === null || totalMin === null) return null;
   const own = operations.filter((operation) => holdsFuse(operation, joint));
-  const firstOf = (wanted: PlannedOperation['kind']) => own.find(({ kind }) => kind === wanted)?.id ?? '';
+  const firstOf = (...wanted: PlannedOperation['kind'][]) =>
+    own.find(({ kind }) => wanted.includes(kind))?.id ?? '';
   const lastEndMin = Math.max(...own.map(({ endMin }) => endMin));
   return {
     joint,
-    lit: firstOf('spread'),
-    closed: firstOf('close'),
-    out: own.findLast(({ endMin }) => endMin === lastEndMin)?.id ?? firstOf('close'),
+    lit: firstOf('spread', 'coat'),
+    closed: firstOf('close', 'iron'),
+    out: own.findLast(({ endMin }) => endMin === lastEndMin)?.id ?? firstOf('close', 'iron'),
     openMin: openMin.low,
     closedMin: closedMin.low,
     totalMin: totalMin.low,

@@ -1,6 +1,8 @@
 import { PACE, type SessionOperation } from '../../sequence';
 import type { PlannedJoint } from '../joints/planned-joint';
 import { type OrderJob, workforceOf } from './order-problem';
+import { passesOf, pressing } from '../pulls/passes';
+import type { PlannedPull } from '../pulls/planned-pull';
 import type { OrderedSession } from './ordered-sessions';
 import { pressSteps } from './press-steps';
 
@@ -53,16 +55,18 @@ export function lineByLine(job: OrderJob, groups: readonly (readonly PlannedJoin
     });
   });
   const ids = own.map(({ facts }) => facts.joint.id);
-  const pressed = new Set<string>();
-  for (const pull of job.pulls) {
-    const joints = pull.pull.joints.filter((id) => ids.includes(id) && !pressed.has(id));
+  for (const pass of passesOf(job.pulls)) {
+    const joints = pass.joints.filter((id) => ids.includes(id));
     if (joints.length === 0) continue;
-    for (const id of joints) pressed.add(id);
-    const { minutes } = pressSteps(pull, job.row, workforceOf(job));
+    const minutesOf = (planned: PlannedPull): number => {
+      const { minutes } = pressSteps(planned, job.row, workforceOf(job));
+      const { stacked, joints: all } = planned.pull;
+      // A pull that is one stack takes all its clamps; else as many as its share of the joints.
+      return stacked ? minutes : (minutes * joints.length) / all.length;
+    };
     run({
       operation: { kind: 'clamp', joints },
-      // A pull that is one stack takes all its clamps; else as many as its share of the joints.
-      minutes: pull.pull.stacked ? minutes : (minutes * joints.length) / pull.pull.joints.length,
+      minutes: pressing(pass, joints).reduce((sum, planned) => sum + minutesOf(planned), 0),
       hands: crew,
       notBefore: () => Math.max(0, ...closedAt),
     });

@@ -14,12 +14,12 @@ import type { Draft } from './planned-operation';
 /** Metres of joint scraped, wiped or peeled in a minute [judgement]. */
 const CLEANED_M_PER_MIN = 2;
 
-/** What is read once everything is at full pull, while it still moves. */
-export function checksOf(plan: Plan, session: OrderedSession): Draft[] {
+/** What is read once everything is at full pull, while it still moves: from that minute of the session on. */
+export function checksOf(plan: Plan, session: OrderedSession, fromMin: number): Draft[] {
   const { paceFactor } = plan.shop;
   const looks = ritualOf(plan.build.template).pulled;
   const whole = looks.reduce((sum, { minutes }) => sum + minutes, 0);
-  let startMin = session.handsOnMin;
+  let startMin = fromMin;
   return looks.map(({ minutes, check }) => {
     const endMin = startMin + (minutes / whole) * PACE.checkMin * paceFactor;
     const draft: Draft = {

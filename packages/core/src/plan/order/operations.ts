@@ -2,10 +2,12 @@ import { ritualOf } from '../../kinds';
 import { type Finding, finding } from '../../findings';
 import type { SessionOperation } from '../../sequence';
 import type { Plan } from '../plan';
+import { passesOf, pressing } from '../pulls/passes';
 import { piecesOf } from '../pulls/pieces';
 import type { PlannedPull } from '../pulls/planned-pull';
 import { ACROSS } from '../row/row-job';
 import { workforceOf } from './order-problem';
+import { driedFilmDrafts } from './dried-film';
 import { checksOf, momentsOf } from './moments';
 import type { OrderedSession } from './ordered-sessions';
 import type { Draft, PlannedOperation } from './planned-operation';
@@ -13,7 +15,10 @@ import { type PressStep, pressSteps } from './press-steps';
 
 /** The operations of one session in order of starting. */
 export function operationsOf(plan: Plan, session: OrderedSession): PlannedOperation[] {
-  const worked = session.operations.flatMap((operation) => expanded(plan, operation));
+  const dried = plan.facts.assembly.pressedBy === 'iron';
+  const worked = dried
+    ? driedFilmDrafts(plan, session)
+    : session.operations.flatMap((operation) => expanded(plan, operation));
   const before = ritualOf(plan.build.template).before.map(({ kind, what }): Draft => ({
     id: `before:${what}`,
     kind,
@@ -26,9 +31,11 @@ export function operationsOf(plan: Plan, session: OrderedSession): PlannedOperat
     asks: null,
     instruction: finding(`do-${what}`, 'informs'),
   }));
-  const checks = checksOf(plan, session);
-  const readMin = Math.max(session.handsOnMin, ...checks.map(({ endMin }) => endMin));
-  const drafts = [...before, ...worked, ...checks, ...momentsOf(plan, session, readMin)];
+  const workedMin = dried ? Math.max(0, ...worked.map(({ endMin }) => endMin)) : session.handsOnMin;
+  const checks = checksOf(plan, session, workedMin);
+  const readMin = Math.max(workedMin, ...checks.map(({ endMin }) => endMin));
+  const moments = dried ? [] : momentsOf(plan, session, readMin);
+  const drafts = [...before, ...worked, ...checks, ...moments];
   const sorted = drafts
     .map((draft, i) => ({ draft, i }))
     .sort((a, b) => a.draft.startMin - b.draft.startMin || a.draft.endMin - b.draft.endMin || a.i - b.i)
@@ -52,6 +59,8 @@ function expanded(plan: Plan, operation: SessionOperation): Draft[] {
   if (kind === 'clamp') return clampDrafts(plan, operation);
   const [joint = ''] = joints;
   const spread = kind === 'spread';
+  // What is left dry is brought together like the rest.
+  if (spread && endMin === startMin) return [];
   return [
     {
       id: spread ? `spread:${joint}` : `close:${joints.join('+')}`,
@@ -95,14 +104,37 @@ function closeInstruction(plan: Plan, ids: readonly string[]): Finding {
 const labelOf = ({ facts }: Plan, id: string): string =>
   facts.parts.find(({ part }) => part.id === id)?.part.label ?? '';
 
-/** The pass with the clamps of one pull, clamp by clamp. */
+/** One pass with clamps, pull after pull and clamp by clamp. */
 function clampDrafts(plan: Plan, { joints, startMin, endMin }: SessionOperation): Draft[] {
-  const pull = plan.pulls.find(({ pull: own }) => joints.some((joint) => own.joints.includes(joint)));
-  if (pull === undefined) return [];
-  const { steps, minutes } = pressSteps(pull, plan.row, workforceOf(plan));
-  const own = steps.filter((step) => concerns(plan, pull, step, joints));
+  const pass = passesOf(plan.pulls).find((each) => each.joints.some((joint) => joints.includes(joint)));
+  if (pass === undefined) return [];
+  const pulls = pressing(pass, joints).map((pull) => ({
+    pull,
+    ...pressSteps(pull, plan.row, workforceOf(plan)),
+  }));
+  const inAllMin = pulls.reduce((sum, { minutes }) => sum + minutes, 0);
   // Where only some of its joints are closed in this session, the pass is as much shorter.
-  const stretch = minutes === 0 ? 0 : (endMin - startMin) / minutes;
+  const stretch = inAllMin === 0 ? 0 : (endMin - startMin) / inAllMin;
+  let fromMin = startMin;
+  return pulls.flatMap(({ pull, steps, minutes }) => {
+    const drafts = pullDrafts(plan, pull, steps, { joints, fromMin, stretch });
+    fromMin += minutes * stretch;
+    return drafts;
+  });
+}
+
+/** What is done with the clamps of one pull in a pass. */
+function pullDrafts(
+  plan: Plan,
+  pull: PlannedPull,
+  steps: readonly PressStep[],
+  {
+    joints,
+    fromMin,
+    stretch,
+  }: { readonly joints: readonly string[]; readonly fromMin: number; readonly stretch: number },
+): Draft[] {
+  const own = steps.filter((step) => concerns(plan, pull, step, joints));
   const first = firstNumberOf(plan, pull);
   return own.map((step, i) => {
     const number = numberOf(plan, pull, step, first);
@@ -112,8 +144,8 @@ function clampDrafts(plan: Plan, { joints, startMin, endMin }: SessionOperation)
       joints,
       clamps: number === null ? [] : [number],
       hands: [step.hand],
-      startMin: startMin + step.startMin * stretch,
-      endMin: startMin + step.endMin * stretch,
+      startMin: fromMin + step.startMin * stretch,
+      endMin: fromMin + step.endMin * stretch,
       wait: null,
       asks: null,
       instruction: pressInstruction(plan, pull, step, number),

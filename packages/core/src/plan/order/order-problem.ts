@@ -12,6 +12,7 @@ import { DIRECTIONS, reach, solidPoints, type Vec3 } from '../../solids';
 import type { PlannedJoint } from '../joints/planned-joint';
 import type { PlanParts } from '../plan';
 import { pressSteps, type Workforce } from './press-steps';
+import { passesOf } from '../pulls/passes';
 import type { TakenLot } from '../pulls/placed-on-pull';
 import { ON_A_ROLL } from '../pulls/take-from-rack';
 
@@ -90,26 +91,28 @@ export function withMargin(problem: SequenceProblem, share: number): SequencePro
   };
 }
 
-/** One press for each pull; a joint in several belongs to the first, one in none is pressed by hand. */
+/** One press for each pass of pulls; a joint in none is pressed by hand. */
 function pressesOf(
   { joints, pulls, row }: Pick<PlanParts, 'joints' | 'pulls' | 'row'>,
   workforce: Workforce,
 ): Press[] {
   const free = new Set(joints.map((_, i) => i));
-  const presses = pulls.flatMap((planned): Press[] => {
-    const { pull, taken } = planned;
-    const own = [...free].filter((i) => pull.joints.includes(joints[i]?.facts.joint.id ?? ''));
-    if (own.length === 0) return [];
+  const presses = passesOf(pulls).flatMap((pass): Press[] => {
+    const own = [...free].filter((i) => pass.joints.includes(joints[i]?.facts.joint.id ?? ''));
+    const [leader] = pass.pulls;
+    if (own.length === 0 || leader === undefined) return [];
     for (const i of own) free.delete(i);
-    const onRack = taken.filter(({ lot }) => !ON_A_ROLL.includes(lot.kind));
+    const onRack = pass.pulls
+      .flatMap(({ taken }) => taken)
+      .filter(({ lot }) => !ON_A_ROLL.includes(lot.kind));
     return [
       {
         joints: own,
-        clampMin: pressSteps(planned, row, workforce).minutes,
+        clampMin: pass.pulls.reduce((sum, planned) => sum + pressSteps(planned, row, workforce).minutes, 0),
         // Everybody is at the clamps together.
         hands: workforce.crew,
         clamps: countsOf(onRack),
-        whole: pull.stacked,
+        whole: leader.pull.stacked,
       },
     ];
   });

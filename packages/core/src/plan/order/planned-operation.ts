@@ -1,8 +1,8 @@
 import type { CheckCode, Finding } from '../../findings';
 import type { OperationKind } from '../../kinds';
 
-/** What a wait ends with: the glue drags under a clamp, or its squeeze-out is rubbery. */
-export type WaitUntil = 'drags' | 'rubbery';
+/** What a wait ends with: the glue drags under a clamp, its squeeze-out is rubbery, or a coat is dry. */
+export type WaitUntil = 'drags' | 'rubbery' | 'dry';
 
 /** One stretch of work at the bench. */
 export interface PlannedOperation {

@@ -45,9 +45,10 @@ interface Task extends Pick<PressStep, 'kind' | 'item' | 'count'> {
 
 /**
  * Sets clamps, cauls, strips or the bag of one pull, each by whoever is free first; then, once all are on, brings clamps to
- * full pull in the order of tightening. A row goes from the centre out or from its worst gap, cauls snugged first.
+ * full pull in the order of tightening. What was put on beforehand takes no time. A row goes from the centre out or from its worst gap, cauls snugged first.
  */
 export function pressSteps(pull: PlannedPull, row: RowPlan | null, workforce: Workforce): PressSteps {
+  if (pull.pull.beforehand === true) return { steps: [], minutes: 0 };
   const own = row !== null && pull.pull.id === ACROSS ? row : null;
   const { crew, paceFactor } = workforce;
   const free = Array.from({ length: crew }, () => 0);

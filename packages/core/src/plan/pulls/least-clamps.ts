@@ -6,6 +6,8 @@ import { suits } from './placed-on-pull';
 
 /** What goes round stands no further from the next than this, mm [judgement]. */
 const ROUND_EVERY_MM = 400;
+/** Strips of tape that hold a band or a seam lie no further apart than this; practice is 50 to 75 mm [judgement]. */
+const STRIPS_EVERY_MM = 60;
 /** A longer joint is drawn home by two clamps, one at either side of its middle, or through a caul [judgement], mm. */
 export const TWO_CLAMPS_FROM_MM = 150;
 
@@ -15,7 +17,7 @@ export const clampsOnLine = ({ joints }: Pick<LineOfPull, 'joints'>): number =>
 
 /**
  * Length of a joint that one jaw presses: its pad, what a caul spreads to both sides, and the way through the wood at 45° down to a
- * middle line, no more than another pad, mm.
+ * middle line, no more than another pad; or what the pull says that a clamp holds, mm.
  */
 export function coverageMm(
   pull: Pull,
@@ -24,6 +26,7 @@ export function coverageMm(
   padMm: number,
   packing: { readonly kind: string; readonly thicknessMm: number } | undefined,
 ): number {
+  if (pull.everyMm !== undefined) return pull.everyMm;
   const ids = new Set(joints.flatMap(({ joint }) => [joint.a, joint.b]));
   const parts = facts.parts.filter(({ part }) => ids.has(part.id));
   const [low, high] = reach(
@@ -41,9 +44,14 @@ export function cover(...of: Parameters<typeof coverageMm>): {
   readonly everyMm: number;
   readonly count: number;
 } {
-  const [, joints] = of;
+  const [pull, joints] = of;
   const everyMm = coverageMm(...of);
-  return { everyMm, count: Math.ceil(Math.max(...joints.map(({ lengthMm }) => lengthMm)) / everyMm) };
+  const counts = joints.map(({ lengthMm }) => Math.ceil(lengthMm / everyMm - 1e-9));
+  // One force goes through a stack; side by side each joint has its own.
+  return {
+    everyMm,
+    count: pull.stacked ? Math.max(...counts) : counts.reduce((sum, count) => sum + count, 0),
+  };
 }
 
 /** Joints on more lines than this are seated through cauls, or by the parts beside them. */
@@ -55,7 +63,7 @@ export function clampsForSeats(pull: Pull, joints: readonly JointFacts[]): numbe
   return lines.reduce((sum, line) => sum + clampsOnLine(line), 0);
 }
 
-/** Clamps whose pressure meets along a joint, a stack, a bend or a post. */
+/** Clamps whose pressure meets along a joint, a stack, a bend or a post; strips of tape near enough to each other. */
 export function clampsToCover(
   pull: Pull,
   joints: readonly JointFacts[],
@@ -65,6 +73,9 @@ export function clampsToCover(
 ): number {
   const lengthMm = Math.max(...joints.map((joint) => joint.lengthMm));
   if (pull.need === 'band') return Math.ceil(lengthMm / ROUND_EVERY_MM);
+  if (pull.need === 'tape') {
+    return joints.reduce((sum, joint) => sum + 1 + Math.ceil(joint.lengthMm / STRIPS_EVERY_MM), 0);
+  }
   if (pull.need !== 'line') return 1;
   const lot = rack.find((each) => suits(pull, each) && each.count > 0);
   return cover(pull, joints, facts, lot?.padWidthMm ?? 0, packing).count;

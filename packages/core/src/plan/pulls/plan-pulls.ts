@@ -3,7 +3,7 @@ import type { AssemblyFacts, Pull } from '../../assembly';
 import type { BuildDocument, RackLot, ShopDocument } from '../../formats';
 import { leastBy } from '../../basics/least-by';
 import { reach, solidPoints } from '../../solids';
-import type { RowPlan } from '../row/row-plan';
+import { judgedLines, type RowPlan } from '../row/row-plan';
 import { ACROSS } from '../row/row-job';
 import { takenBy } from './placed-on-pull';
 import type { PlannedPull } from './planned-pull';
@@ -55,7 +55,8 @@ function lessThan(rack: readonly RackLot[], { taken }: PlannedPull): RackLot[] {
 const BAR_OFF_MM = 14;
 
 /** The pull across a row, as row mechanics have planned it. */
-function rowPull(pull: Pull, facts: AssemblyFacts, { lines, clampSet, job }: RowPlan): PlannedPull {
+function rowPull(pull: Pull, facts: AssemblyFacts, { lines: all, clampSet, job }: RowPlan): PlannedPull {
+  const lines = judgedLines(all);
   const [low, high] = reach(
     facts.parts.flatMap(({ part }) => solidPoints(part.solid)),
     [0, 0, 1],

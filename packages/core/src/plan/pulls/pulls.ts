@@ -3,7 +3,7 @@ import type { AssemblyFacts, JointFacts, JointKind, Pull } from '../../assembly'
 import { EASED_TO, findClampKind, pressureWord } from '../../clamps';
 import type { BuildDocument, RackLot, ShopDocument } from '../../formats';
 import { radians } from '../../geometry';
-import { dot, MAIN_AXES, reach, solidPoints } from '../../solids';
+import { dot, MAIN_AXES, reach, solidPoints, type Vec3 } from '../../solids';
 import { cornersUnderBands } from '../squeeze/bands';
 import { pressureWanted } from '../joints/pressure-wanted';
 import { clampsForSeats, clampsToCover } from './least-clamps';
@@ -17,6 +17,7 @@ import { placeableLots, takeFromRack } from './take-from-rack';
 const SEAT_N: Readonly<Partial<Record<JointKind, number>>> = {
   'mortise-tenon': 1200,
   bridle: 1200,
+  'half-lap': 400,
   housing: 150,
   rebate: 600,
   butt: 300,
@@ -64,7 +65,11 @@ function planPullFor(
   const all = jointsOf(pull, facts);
   const glued = all.filter(({ gluedMm2 }) => gluedMm2 > 0);
   // Joints left dry want to be seated, no more.
-  const own = glued.length > 0 ? glued : all.map((joint) => ({ ...joint, gluedMm2: joint.contactMm2 }));
+  const joined = glued.length > 0 ? glued : all.map((joint) => ({ ...joint, gluedMm2: joint.contactMm2 }));
+  const own =
+    pull.need === 'line'
+      ? joined.map((joint) => ({ ...joint, gluedMm2: pressedMm2(joint, pull.axis) }))
+      : joined;
   const need = glued.length > 0 ? pull.need : 'seat';
   const woods = own.flatMap(({ joint }) =>
     facts.parts.filter(({ part }) => part.id === joint.a || part.id === joint.b).map(({ wood }) => wood),
@@ -143,6 +148,23 @@ function planPullFor(
       need === 'seat' && reachN >= neededN * (1 - 1e-9) ? 'right' : pressureWord(reachMPa, wanted, crushMPa),
     drawnMm,
   };
+}
+
+/** A face that looks no more than this along a pull is a wall beside it. */
+const FACES_PULL = 0.02;
+
+/**
+ * Glued area that a pull along an axis presses with its whole force: faces that look along it, however slanted, but not walls beside
+ * it. Where they look both ways, as the two cheeks of a bridle do, one force goes through them in turn: the larger sum counts.
+ */
+function pressedMm2({ contacts, gluedMm2, joint }: JointFacts, axis: Vec3): number {
+  const facing = (way: 1 | -1) =>
+    contacts.reduce(
+      (sum, { normal, areaMm2 }) => sum + (way * dot(normal, axis) > FACES_PULL ? areaMm2 : 0),
+      0,
+    );
+  const pressed = joint.gluedShare * Math.max(facing(1), facing(-1));
+  return pressed > 0 ? pressed : gluedMm2;
 }
 
 /** Force that brings one joint of a kind home, N [judgement]. */

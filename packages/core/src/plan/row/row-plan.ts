@@ -22,6 +22,13 @@ export interface PlannedLine extends PlannedJoint {
   readonly closingInTurnN: number;
 }
 
+/** Whether glue goes on a line; where it does not, as between two halves that open, boards only press each other. */
+const isGlued = ({ facts }: Pick<PlannedLine, 'facts'>): boolean => facts.gluedMm2 > 0;
+
+/** Lines that are judged by what presses them: those with glue, or all where none has any. */
+export const judgedLines = (lines: readonly PlannedLine[]): readonly PlannedLine[] =>
+  lines.some(isGlued) ? lines.filter(isGlued) : lines;
+
 /** What row mechanics work out for boards side by side. */
 export interface RowPlan {
   readonly job: RowJob;

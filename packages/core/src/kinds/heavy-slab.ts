@@ -72,33 +72,3 @@ export const HEAVY_SLAB = defineKind({
     };
   },
 });
-
-/** A plank seat or top that has come apart along its old lines. */
-export const REGLUE = defineKind({
-  id: 'reglue',
-  questions: {
-    species: askSpecies('red-oak'),
-    pieces: askCount(2, 2, 6),
-    widthMm: askLength(360, 60, 1200),
-    lengthMm: askLength(1300, 100, 4000),
-    thicknessMm: askLength(32, 8, 80),
-  },
-  preparation: ['scrape-old-glue', 'rejoint', 'closes-dry', 'mark-faces', 'mask-at-dry-fit', 'release-film'],
-  cautions: ['old-finish'],
-  adhesive: null,
-  faces: 2,
-  method: 'brush',
-  row: () => ({}),
-  layOut: ({ species, pieces, widthMm, lengthMm, thicknessMm }) => ({
-    parts: sideBySide(species, pieces, widthMm / pieces, lengthMm, thicknessMm),
-    joints: upTo(pieces - 1).map((n) => joint('edge', partId('board', n), partId('board', n + 1))),
-    pulls: [
-      acrossRow(
-        upTo(pieces - 1).map((n) => `board-${n}_board-${n + 1}`),
-        widthMm + PADS_MM,
-      ),
-    ],
-    flat: { kind: 'wind' },
-    findings: [finding('pull-lifts-middle', 'informs')],
-  }),
-});

@@ -1,0 +1,56 @@
+import { finding } from '../findings';
+import { defineKind, joint, PADS_MM, partId, upTo } from './kind';
+import { askChoice, askCount, askLength, askSpecies } from './question';
+import { ovalLayout } from './round-panel';
+import { acrossRow, sideBySide } from './side-by-side';
+
+/** Blocks for a round top unless it is laid out as a round panel, edge to jaw, mm. */
+const BLOCK_MM = 70;
+
+/** A plank seat or top that has come apart along its old lines, or cracked. */
+export const REGLUE = defineKind({
+  id: 'reglue',
+  questions: {
+    shape: askChoice(['rectangular', 'round-top', 'crack'], 'rectangular'),
+    species: askSpecies('red-oak'),
+    pieces: askCount(2, 2, 6),
+    widthMm: askLength(360, 60, 1200),
+    lengthMm: askLength(1300, 100, 4000),
+    thicknessMm: askLength(32, 8, 80),
+  },
+  preparation: ['scrape-old-glue', 'rejoint', 'closes-dry', 'mark-faces', 'mask-at-dry-fit', 'release-film'],
+  cautions: ['old-finish'],
+  adhesive: null,
+  faces: 2,
+  method: 'brush',
+  row: ({ shape }) => (shape === 'round-top' ? { edge: { kind: 'blocks', thicknessMm: BLOCK_MM } } : {}),
+  layOut: ({ shape, species, widthMm, lengthMm, thicknessMm, ...answers }) => {
+    const lifts = finding('pull-lifts-middle', 'informs');
+    if (shape === 'round-top') {
+      const round = ovalLayout({
+        species,
+        boards: answers.pieces,
+        widthMm,
+        lengthMm,
+        thicknessMm,
+        blockMm: BLOCK_MM,
+      });
+      return { ...round, findings: [...round.findings, lifts] };
+    }
+    // A crack has two sides, however many boards the top was made of.
+    const pieces = shape === 'crack' ? 2 : answers.pieces;
+    const joints = upTo(pieces - 1).map((n) => joint('edge', partId('board', n), partId('board', n + 1)));
+    return {
+      parts: sideBySide(species, pieces, widthMm / pieces, lengthMm, thicknessMm),
+      joints,
+      pulls: [
+        acrossRow(
+          joints.map(({ id }) => id),
+          widthMm + PADS_MM,
+        ),
+      ],
+      flat: { kind: 'wind' },
+      findings: shape === 'crack' ? [finding('crack-to-its-end', 'informs'), lifts] : [lifts],
+    };
+  },
+});
