@@ -22,7 +22,7 @@ export function AnswersForm({ kind, answers, refusal, later = false, onChange }:
   const change = (changed: Answers) => onChange(fitted(kind, { ...answers, ...changed }));
   const fields = (ofLater: boolean) =>
     Object.entries(kind.questions)
-      .filter(([, question]) => (question.later === true) === ofLater)
+      .filter(([, question]) => (question.later === true) === ofLater && question.when?.(answers) !== false)
       .map(([name, question]) => (
         <QuestionField
           key={name}

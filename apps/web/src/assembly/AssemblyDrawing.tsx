@@ -73,7 +73,9 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
     size,
     [
       ...(order === null || !numbered ? [] : marks.joints.map(({ at: spot }) => numberBox(at(spot)))),
-      ...(areNumbered(clamps) ? clamps.map(({ at: spot }) => numberBox(at(spot))) : []),
+      ...(areNumbered(clamps)
+        ? clamps.filter(({ strip }) => !strip).map(({ at: spot }) => numberBox(at(spot)))
+        : []),
     ],
   );
   const places = new Map(tagged.map(({ id }, i) => [id, placed[i]]));
@@ -89,6 +91,7 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
           <line x1={0} x2={0} y1={0} y2={5} stroke={tokens.woodInk} strokeWidth={0.7} opacity={0.55} />
         </pattern>
       </defs>
+      <PlacedBars marks={clamps.filter(({ behind }) => behind)} at={at} />
       <g aria-hidden>
         {marks.sides.map(({ part, loops, endGrain, light, mark }, i) => {
           const d = path(loops);
@@ -110,7 +113,7 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
           );
         })}
       </g>
-      {clamps.length > 0 && <PlacedBars marks={clamps} at={at} />}
+      <PlacedBars marks={clamps.filter(({ behind }) => !behind)} at={at} />
       <g role="group" aria-label="Joints" onKeyDown={moveByArrows}>
         {marks.joints.map(({ id, at: spot, loops }, i) => {
           const [x, y] = at(spot);

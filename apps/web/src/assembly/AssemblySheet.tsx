@@ -2,6 +2,7 @@ import {
   assemblyMarks,
   type AssemblyView,
   clampMarks,
+  frameWith,
   pulledApart,
   TOGETHER,
 } from '@lean-clasp/core/drawing';
@@ -56,13 +57,13 @@ export function AssemblySheet({
   const marks = useMemo(() => assemblyMarks(facts, flat, { shifts, aids }), [facts, flat, shifts, aids]);
   const widest = playback?.widest ?? TOGETHER;
   const clamps = useMemo(
-    () => (squeezed && shifts.size === 0 ? clampMarks(plan.squeeze, flat) : []),
-    [squeezed, shifts, plan.squeeze, flat],
+    () => (squeezed && shifts.size === 0 ? clampMarks(plan, flat) : []),
+    [squeezed, shifts, plan, flat],
   );
   // While closings are played the sheet keeps its scale.
   const frame = useMemo(
-    () => (widest.size === 0 ? marks : assemblyMarks(facts, flat, { shifts: widest, aids })),
-    [facts, flat, widest, aids, marks],
+    () => frameWith(widest.size === 0 ? marks : assemblyMarks(facts, flat, { shifts: widest, aids }), clamps),
+    [facts, flat, widest, aids, marks, clamps],
   );
   return (
     <Box

@@ -1,7 +1,7 @@
 import { LIMITS } from '@lean-clasp/core/basics';
 import { type BuildDocument, type FreeJoint, type FreePart, MOST_FREE_PARTS } from '@lean-clasp/core/formats';
 import { deriveAssembly, JOINT_KINDS } from '@lean-clasp/core/assembly';
-import { layAssembly } from '@lean-clasp/core/kinds';
+import { layAssembly, letsIn } from '@lean-clasp/core/kinds';
 import { JOINT_WORDS, SPECIES_OPTIONS } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
@@ -14,7 +14,9 @@ import { FieldRow } from '../parts/FieldRow';
 import { LengthField } from '../quantities/fields';
 import { useOpenBuild } from '../workspace/open-build';
 import { addJoint, addPart, changePart, removeJoint, removePart } from './edits';
-import { refusalOf, useAttempt } from './use-attempt';
+import { deepenJoint, type FreeEdit } from './free-edits';
+import { FreePlacing } from './FreePlacing';
+import { type Refusal, refusalOf, useAttempt } from './use-attempt';
 
 const GRAINS = [
   { value: 'x', name: 'along x' },
@@ -26,6 +28,8 @@ const JOINT_OPTIONS = JOINT_KINDS.map((value) => ({ value, name: JOINT_WORDS[val
 /** Lays the parts out and measures where they touch: what that refuses no plan can be made of. */
 const measured = (build: BuildDocument) => deriveAssembly(layAssembly(build, build.mcInUse.lowPct));
 
+/** How deep a tenon or a housing may be told to go. */
+const DEPTH = { min: 1, max: 1000, unit: 'mm' };
 const PLACE = { min: -6000, max: 6000, unit: 'mm' };
 
 /** A person's own parts, each with its size and place, and the joints between them. */
@@ -36,8 +40,12 @@ export function FreeParts() {
     (free) => refusalOf(() => measured({ ...build, free })),
     (free) => edit('Parts', (before) => ({ ...before, free })),
   );
-  const changed = (id: string, change: Partial<FreePart>) =>
-    set(changePart(id, change)({ ...build, free: shown }).free);
+  const attempt = (change: FreeEdit) => set(change({ ...build, free: shown }).free);
+  const place = (label: string, change: FreeEdit): Refusal | null => {
+    const refused = refusalOf(() => measured(change(build)));
+    if (refused === null) edit(label, change);
+    return refused;
+  };
   return (
     <Section
       title="Your parts"
@@ -56,24 +64,31 @@ export function FreeParts() {
         <PartFields
           key={part.id}
           part={part}
-          onChange={(change) => changed(part.id, change)}
+          parts={shown.parts}
+          attempt={attempt}
+          onDone={place}
           onRemove={() => edit(`${part.name} out`, removePart(part.id))}
         />
       ))}
-      <FreeJoints parts={build.free.parts} joints={build.free.joints} />
+      <FreeJoints parts={build.free.parts} joints={build.free.joints} attempt={attempt} />
     </Section>
   );
 }
 
 function PartFields({
   part,
-  onChange,
+  parts,
+  attempt,
+  onDone,
   onRemove,
 }: {
   readonly part: FreePart;
-  readonly onChange: (change: Partial<FreePart>) => void;
+  readonly parts: readonly FreePart[];
+  readonly attempt: (change: FreeEdit) => void;
+  readonly onDone: (label: string, change: FreeEdit) => Refusal | null;
   readonly onRemove: () => void;
 }) {
+  const onChange = (change: Partial<FreePart>) => attempt(changePart(part.id, change));
   const axisField = (what: 'atMm' | 'sizeMm', axis: number) => (
     <LengthField
       key={`${what}${axis}`}
@@ -118,6 +133,7 @@ function PartFields({
           Take out
         </Button>
       </FieldRow>
+      <FreePlacing part={part} parts={parts} onDone={onDone} />
     </Box>
   );
 }
@@ -125,9 +141,11 @@ function PartFields({
 function FreeJoints({
   parts,
   joints,
+  attempt,
 }: {
   readonly parts: readonly FreePart[];
   readonly joints: readonly FreeJoint[];
+  readonly attempt: (change: FreeEdit) => void;
 }) {
   const { build, edit } = useOpenBuild();
   const [next, setNext] = useState<Omit<FreeJoint, 'id'>>({
@@ -147,6 +165,17 @@ function FreeJoints({
           <Box sx={{ flex: 1 }}>
             {JOINT_WORDS[joint.kind]}: {nameOf(joint.a)} – {nameOf(joint.b)}
           </Box>
+          {letsIn(joint) && joint.kind !== 'bridle' && (
+            <LengthField
+              label="Depth"
+              optional
+              hint="empty: as usual"
+              value={joint.deepMm ?? null}
+              bounds={DEPTH}
+              onChange={(deepMm) => attempt(deepenJoint(joint.id, deepMm))}
+              width={130}
+            />
+          )}
           <Button color="error" onClick={() => edit('Joint out', removeJoint(joint.id))}>
             Take apart
           </Button>

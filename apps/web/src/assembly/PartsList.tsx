@@ -16,7 +16,7 @@ import { NumberField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
 import { useOpenBuild } from '../workspace/open-build';
 import { noteParts } from './edits';
-import { groupParts, type PartGroup } from './groups';
+import { groupParts, nameOfGroup, type PartGroup } from './groups';
 import { pastedNotes } from './paste-parts';
 
 /** Where the face mark and the edge mark go, and turning either over. */
@@ -105,7 +105,7 @@ function GroupRow({ group, sets }: { readonly group: PartGroup; readonly sets: n
   const open = chosen !== undefined;
   const { part, woodName } = first;
   const many = group.parts.length > 1;
-  const name = many ? part.label.replace(/ \d+$/, '') : part.label;
+  const name = nameOfGroup(group);
   const count = group.parts.length * sets;
   // The plan comes a moment after the edit; fields show what was noted, not what has been planned so far.
   const note = build.partNotes.find(({ id }) => id === part.id);

@@ -16,46 +16,75 @@ interface Placed {
   readonly at: (point: Point) => [number, number];
 }
 
-/** Clamps of an assembly where they stand: bars with their jaws, bands and strips. */
+/** Clamps of an assembly where they stand, in true size: bars with their jaws on blocks, bands, strips and springs. */
 export function PlacedBars({ marks, at }: Placed) {
   const { tokens } = useTheme().palette;
   const { selected } = useSelection();
   const isLit = (id: string | null) => id !== null && isSelected(selected, 'clamp', id);
-  const path = (points: readonly Point[], closed: boolean) => svgPath(points, at, closed);
+  const path = (points: readonly Point[]) => svgPath(points, at, true);
   return (
-    <g aria-hidden pointerEvents="none">
-      {marks.map(({ id, number, line, closed, jaws }) => (
-        <g key={number} fill="none" stroke={isLit(id) ? tokens.ink : tokens.action} strokeLinejoin="round">
-          {line.length > 1 && (
-            <>
-              <path d={path(line, closed)} stroke={tokens.paper} strokeWidth={6} opacity={0.7} />
-              <path d={path(line, closed)} strokeWidth={closed ? 2.5 : 3.5} />
-            </>
-          )}
-          {jaws.map((jaw, i) => (
-            <path key={i} d={path(jaw, false)} strokeWidth={7} />
-          ))}
-        </g>
-      ))}
+    <g aria-hidden pointerEvents="none" strokeLinejoin="round">
+      {marks.map(({ id, number, band, bars, metal, wood, strip }) => {
+        const ink = isLit(id) ? tokens.ink : tokens.action;
+        return (
+          <g key={number}>
+            {wood.map((block, i) => (
+              <path
+                key={i}
+                d={path(block)}
+                fill={tokens.barGround}
+                stroke={tokens.woodInk}
+                strokeWidth={0.8}
+              />
+            ))}
+            {bars.map((piece, i) => (
+              <path
+                key={i}
+                d={path(piece)}
+                fill={tokens.actionTint}
+                fillOpacity={0.85}
+                stroke={ink}
+                strokeWidth={1.2}
+              />
+            ))}
+            {metal.map((piece, i) => (
+              <path
+                key={i}
+                d={path(piece)}
+                fill={strip ? tokens.actionTint : ink}
+                stroke={strip ? ink : tokens.paper}
+                strokeWidth={strip ? 1 : 0.6}
+              />
+            ))}
+            {band.length > 0 && (
+              <>
+                <path d={path(band)} fill="none" stroke={tokens.paper} strokeWidth={6} opacity={0.7} />
+                <path d={path(band)} fill="none" stroke={ink} strokeWidth={2.5} />
+              </>
+            )}
+          </g>
+        );
+      })}
     </g>
   );
 }
 
 /** Whether clamps are numbered, or only dotted because there are so many. */
-export const areNumbered = (marks: readonly PlacedMark[]): boolean => marks.length <= MOST_NUMBERS;
+export const areNumbered = (marks: readonly PlacedMark[]): boolean =>
+  marks.filter(({ strip }) => !strip).length <= MOST_NUMBERS;
 
 /** Their numbers, over everything else; those that were placed can be chosen. */
 export function PlacedNumbers({ marks, at }: Placed) {
   const numbered = areNumbered(marks);
   const placed = marks.filter(({ id }) => id !== null);
+  // Strips are told by how many there are.
+  const workedOut = marks.filter(({ id, strip }) => id === null && !strip);
   return (
     <>
       <g aria-hidden pointerEvents="none">
-        {marks
-          .filter(({ id }) => id === null)
-          .map((mark) => (
-            <Spot key={mark.number} mark={mark} at={at(mark.at)} numbered={numbered} />
-          ))}
+        {workedOut.map((mark) => (
+          <Spot key={mark.number} mark={mark} at={at(mark.at)} numbered={numbered} />
+        ))}
       </g>
       {placed.length > 0 && (
         <g role="group" aria-label="Clamps" onKeyDown={moveByArrows}>

@@ -66,6 +66,24 @@ describe('a person’s own parts', () => {
     expect(build().free.joints).toEqual([]);
   });
 
+  it('are laid against each other, repeated and mirrored; what would be in one place is refused and not kept', async () => {
+    const { user, build } = open();
+    const rail = await screen.findByRole('group', { name: 'Rail' });
+    await user.click(within(rail).getByText('Lay it against another, repeat or mirror it'));
+    await pickIn(user, rail, 'Along x', 'left ends flush');
+    await user.click(within(rail).getByRole('button', { name: 'Lay it there' }));
+    expect(build().free.parts[0]?.atMm).toEqual([300, 0, 20]);
+    await fillIn(user, rail, 'Each further by', '10');
+    await user.click(within(rail).getByRole('button', { name: 'Repeat' }));
+    expect(screen.getByRole('alert')).toHaveTextContent('in the same place');
+    expect(build().free.parts).toHaveLength(2);
+    await fillIn(user, rail, 'Each further by', '400');
+    await user.click(within(rail).getByRole('button', { name: 'Repeat' }));
+    await waitFor(() => {
+      expect(build().free.parts.at(-1)).toMatchObject({ name: 'Rail 2', atMm: [700, 0, 20] });
+    });
+  });
+
   it('are joined where they touch, refused where they do not, and taken apart again', async () => {
     const { user, build } = open();
     const parts = await screen.findByRole('region', { name: 'Your parts' });

@@ -10,6 +10,17 @@ export interface PartGroup {
   readonly parts: readonly PartFacts[];
 }
 
+/** What the parts of a line are called: by their places where there are two, else by what they all are. */
+export function nameOfGroup({ parts }: PartGroup): string {
+  const labels = parts.map(({ part }) => part.label);
+  const [first = ''] = labels;
+  const bare = (label: string) => label.replace(/ \d+$/, '');
+  if (labels.every((label) => bare(label) === bare(first))) return parts.length > 1 ? bare(first) : first;
+  if (labels.length === 2) return labels.join(', ');
+  // "bottom rail", "top rail": their last word.
+  return first.split(' ').at(-1) ?? first;
+}
+
 /** Joints that are alike. */
 export interface JointGroup {
   readonly key: string;

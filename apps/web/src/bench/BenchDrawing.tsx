@@ -13,7 +13,7 @@ export function BenchDrawing({ kit, step }: { readonly kit: BenchKit; readonly s
     <Box ref={ref} sx={{ flex: 1, minHeight: 160, overflow: 'hidden' }} aria-hidden>
       <Box sx={{ pointerEvents: 'none' }} inert>
         {kit.marks !== null && <RowDrawing title={kit.title} marks={kit.marks} step={step} size={size} />}
-        {kit.assembly && <AssemblyNow assembly={kit.assembly} step={step} size={size} />}
+        {kit.drawn && <AssemblyNow assembly={kit.drawn} step={step} size={size} />}
       </Box>
     </Box>
   );

@@ -46,7 +46,7 @@ describe('an assembly at the bench', () => {
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe(says(step.instruction, f));
     expect(screen.getByText(`1 of ${kit.script.steps.length}`)).toBeInTheDocument();
     // A row is drawn from above, everything else on the slant.
-    expect(kit.marks === null).toBe(kit.assembly !== null);
+    expect(kit.marks === null).toBe(kit.drawn !== null);
     if (kit.marks === null) expect(drawn()?.querySelectorAll('path').length).toBeGreaterThan(3);
     expect(document.body.textContent).not.toMatch(/undefined|NaN/);
   });
@@ -55,7 +55,7 @@ describe('an assembly at the bench', () => {
     const { kit, plan } = atBench('scenery-flats', 0);
     const [step] = kit.script.steps;
     const joint = plan.facts.joints[step?.lines[0] ?? -1]?.joint;
-    const lit = kit.assembly?.marks.sides.filter(({ part }) => part === joint?.a || part === joint?.b) ?? [];
+    const lit = kit.drawn?.marks.sides.filter(({ part }) => part === joint?.a || part === joint?.b) ?? [];
     const fills = [...(drawn()?.querySelectorAll('path') ?? [])].map((path) => path.getAttribute('fill'));
     const counts = new Map<string | null, number>();
     for (const fill of fills) counts.set(fill, (counts.get(fill) ?? 0) + 1);

@@ -24,7 +24,7 @@ export interface BenchKit {
   /** A row of straight boards; null for all else. */
   readonly marks: PanelMarks | null;
   /** What is not drawn as a row; a kit kept by an earlier version has none and is told in words. */
-  readonly assembly?: BenchAssembly | null;
+  readonly drawn?: BenchAssembly | null;
 }
 
 /** Packs the kit for one session of a plan. */
@@ -35,14 +35,15 @@ export function benchKit(plan: Plan, session = 0): BenchKit {
     crew: plan.build.crew,
     script: benchScript(plan, session),
     marks: asRow && plan.row !== null ? panelMarks(plan.row) : null,
-    assembly: asRow ? null : assemblyOf(plan),
+    drawn: asRow ? null : assemblyOf(plan),
   };
 }
 
-function assemblyOf({ facts, squeeze }: Plan): BenchAssembly {
+function assemblyOf(plan: Plan): BenchAssembly {
+  const { facts } = plan;
   return {
     marks: assemblyMarks(facts, 'slant'),
     joins: facts.joints.map(({ joint }) => [joint.a, joint.b]),
-    clamps: clampMarks(squeeze, 'slant'),
+    clamps: clampMarks(plan, 'slant'),
   };
 }

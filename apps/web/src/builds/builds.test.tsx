@@ -1,5 +1,5 @@
 import { wagonBuilds } from '@lean-clasp/core/demo';
-import { FREE, KINDS } from '@lean-clasp/core/kinds';
+import { FREE, KINDS, startOf } from '@lean-clasp/core/kinds';
 import { KIND_WORDS, questionWords } from '@lean-clasp/words';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { renderPage, type Server } from '../../test/render-page';
@@ -83,8 +83,9 @@ describe('a new build', () => {
     (id, kind) => {
       start(id);
       const form = document.querySelector('form');
-      for (const [question, { later }] of Object.entries(kind.questions)) {
-        if (later === true || ['sidesMm', 'anglesDeg'].includes(question)) continue;
+      for (const [question, { later, when }] of Object.entries(kind.questions)) {
+        if (later === true || when?.(startOf(kind)) === false) continue;
+        if (['sidesMm', 'anglesDeg'].includes(question)) continue;
         expect(form?.textContent).toContain(questionWords(id, question));
       }
       for (const aspect of ['In time', 'Tight', 'Square', 'Flat']) {

@@ -78,12 +78,14 @@ export function OrderStep() {
 }
 
 /** How long the clamps stay on and until a plane may meet it: what the slowest joint takes. */
-function waitWords({ joints }: Plan): string {
+function waitWords({ joints, facts: { assembly } }: Plan): string {
   const windows = joints.filter(({ facts }) => facts.gluedMm2 > 0).map(({ window }) => window);
   const clampMin = windows.flatMap((window) => window.clampMin?.high ?? []);
   const machineMin = windows.flatMap((window) => window.machineMin ?? []);
   return [
-    clampMin.length === 0 ? '' : `, then ${formatWait(Math.max(...clampMin))} in clamps`,
+    clampMin.length === 0
+      ? ''
+      : `, then ${formatWait(Math.max(...clampMin))} ${assembly.pressedBy === 'iron' ? 'until it is cold' : 'in clamps'}`,
     machineMin.length === 0 ? '' : `, ${formatWait(Math.max(...machineMin))} before it meets a plane`,
   ].join('');
 }
@@ -115,11 +117,13 @@ function Ways({ plan: { build, facts, order } }: { readonly plan: Plan }) {
   const several = (order?.sessions.length ?? 0) > 1;
   return (
     <Box sx={{ mb: 1 }}>
-      <Tick
-        label="Clamps opened to size and laid out beforehand"
-        checked={build.preSet ?? true}
-        onChange={(preSet) => edit('Clamps laid out', preSetClamps(preSet))}
-      />
+      {facts.assembly.pressedBy === 'clamps' && (
+        <Tick
+          label="Clamps opened to size and laid out beforehand"
+          checked={build.preSet ?? true}
+          onChange={(preSet) => edit('Clamps laid out', preSetClamps(preSet))}
+        />
+      )}
       {facts.assembly.dryJig && several && (
         <Tick
           label="Earlier sessions are glued inside the rest, put together dry"

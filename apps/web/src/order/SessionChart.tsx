@@ -40,6 +40,8 @@ const FILLS: Readonly<Partial<Record<OperationKind, 'glue' | 'wood' | 'woodAlter
   tape: 'action',
   wrap: 'action',
   bag: 'action',
+  coat: 'glue',
+  iron: 'action',
 };
 /** Moves of one kind that follow each other are drawn as one bar under one word. */
 const TOGETHER: Readonly<Partial<Record<OperationKind, string>>> = {
@@ -50,6 +52,7 @@ const TOGETHER: Readonly<Partial<Record<OperationKind, string>>> = {
   wrap: 'wraps',
   bag: 'bag',
   check: 'check',
+  iron: 'iron',
 };
 
 /** One bar of a lane. */
@@ -68,8 +71,9 @@ function blocksOf(operations: readonly PlannedOperation[]): Block[] {
     if (last?.kind === move.kind && TOGETHER[move.kind] !== undefined) {
       return [...blocks.slice(0, -1), { ...last, endMin: move.endMin, moves: [...last.moves, move] }];
     }
-    const { kind, joints, startMin, endMin } = move;
-    return [...blocks, { kind, joints, startMin, endMin, moves: [move] }];
+    const { kind, joints, startMin, endMin, wait } = move;
+    // A wait is left white.
+    return [...blocks, { kind, joints, startMin: startMin + (wait?.min ?? 0), endMin, moves: [move] }];
   }, []);
 }
 
@@ -91,7 +95,12 @@ export function SessionChart({
     () => operationsOf(plan, session).filter((each) => each.endMin > each.startMin && !isLater(each)),
     [plan, session],
   );
-  const spanMin = Math.max(session.workMin, ...fuses.map(({ limitMin }) => limitMin)) * 1.02;
+  const spanMin =
+    Math.max(
+      session.workMin,
+      ...moves.map(({ endMin }) => endMin),
+      ...fuses.map(({ limitMin }) => limitMin),
+    ) * 1.02;
   const x = (minutes: number) => LEFT + (minutes / spanMin) * (width - LEFT - RIGHT);
   const f = useFormat();
   const [at, setAt] = useState<number | null>(null);
@@ -118,7 +127,7 @@ export function SessionChart({
         width={width}
         height={height}
         role="img"
-        aria-label={`${moves.length} moves in ${formatClock(session.workMin)}; tightest ${fuses[0]?.label ?? ''}, ${formatClock(fuses[0]?.spareMin ?? 0)} to spare`}
+        aria-label={`${moves.length} moves in ${formatClock(session.workMin)}${fuses[0] === undefined ? '' : `; tightest ${fuses[0].label}, ${formatClock(fuses[0].spareMin)} to spare`}`}
         fontSize={14}
       >
         <Minutes spanMin={spanMin} x={x} top={TOP} height={height} tokens={tokens} />
@@ -176,6 +185,8 @@ interface Fuse {
 
 /** The tightest joints of a session, tightest first. */
 function fusesOf(plan: Plan, session: OrderedSession): Fuse[] {
+  // A dried film keeps for days: there is nothing to burn down within a session.
+  if (plan.facts.assembly.pressedBy === 'iron') return [];
   return plan.joints
     .flatMap(({ facts, window }, i): Fuse[] => {
       const time = plan.times[i];

@@ -149,6 +149,7 @@ function SessionBlock({
         {session.dryJig !== null &&
           ` Put the rest together dry first (${formatClock(session.dryJig.minutes)}): it holds these joints square and in place. No glue near its joints, and take it apart before this sets.`}
         {index === 0 &&
+          plan.facts.assembly.pressedBy === 'clamps' &&
           ' A fuse burns from a joint’s first bead to full pressure, with a notch where it closes; the mark is the short end of what the glue gives today.'}
       </Typography>
       <SessionChart plan={plan} session={session} numberOf={numberOf} />

@@ -38,6 +38,7 @@ export function PullsStep() {
   if (plan === null) return <Loading />;
   const { squeeze } = plan;
   if (squeeze === null) return <Loading what="Placing the clamps" />;
+  const ironed = plan.facts.assembly.pressedBy === 'iron';
   const helping = [...(fixes?.tight ?? []), ...(fixes?.square ?? []), ...(fixes?.flat ?? [])];
   return (
     <>
@@ -50,14 +51,23 @@ export function PullsStep() {
         </Section>
       )}
       <Section title="Bringing it together">
+        {ironed && (
+          <Typography sx={{ mb: 1 }}>
+            No clamps and no tape: a warm iron melts the film, a block follows it until it is cold.
+          </Typography>
+        )}
         <Box component="ol" sx={{ m: 0, pl: 3, '& li': { mb: 0.75 } }}>
           {pullTightening(plan, squeeze).map((step, i) => (
             <li key={`${i} ${step.code}`}>{says(step, f)}</li>
           ))}
         </Box>
       </Section>
-      <HowSqueezed />
-      <Caution>{CLAMP_CAUTION}</Caution>
+      {!ironed && (
+        <>
+          <HowSqueezed />
+          <Caution>{CLAMP_CAUTION}</Caution>
+        </>
+      )}
     </>
   );
 }

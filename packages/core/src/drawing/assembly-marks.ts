@@ -1,7 +1,6 @@
 import { type AssemblyFacts, isEndGrain } from '../assembly';
 import {
   add,
-  cross,
   dot,
   loopsInSpace,
   MAIN_AXES,
@@ -19,19 +18,9 @@ import {
   type Vec2,
   type Vec3,
 } from '../solids';
-import type { Squeeze } from '../plan';
 import { type Shifts, TOGETHER } from './apart';
+import { type AssemblyView, EYES } from './eye';
 import { fromBehind, type Layer } from './painters-order';
-
-/** From where an assembly is looked at: on the slant, from in front, from above, or from the right. */
-export type AssemblyView = 'slant' | 'front' | 'above' | 'side';
-
-/** Directions of a view: towards the eye, and right and up on the sheet. */
-interface Eye {
-  readonly towards: Vec3;
-  readonly right: Vec3;
-  readonly up: Vec3;
-}
 
 /** One visible side of a part or an aid, flattened to the sheet in mm, y down. */
 export interface SideMark {
@@ -69,20 +58,6 @@ export interface JointMark {
   readonly loops: readonly (readonly Vec2[])[];
 }
 
-/** A clamp as it lies on the sheet. */
-export interface PlacedMark {
-  /** Null for a clamp that was worked out rather than placed. */
-  readonly id: string | null;
-  readonly number: number;
-  /** Where its number stands. */
-  readonly at: Vec2;
-  /** Bar, band or strip as a line; closed for a band. */
-  readonly line: readonly Vec2[];
-  readonly closed: boolean;
-  /** Jaws as short lines across both ends of the bar; none for bands and strips. */
-  readonly jaws: readonly (readonly [Vec2, Vec2])[];
-}
-
 /** All marks of one view, what lies behind first. */
 export interface AssemblyMarks {
   readonly sides: readonly SideMark[];
@@ -93,55 +68,8 @@ export interface AssemblyMarks {
   readonly size: Vec2;
 }
 
-const EYES: Readonly<Record<AssemblyView, Eye>> = {
-  slant: eyeAt([-0.42, -0.72, 0.55]),
-  front: { towards: [0, -1, 0], right: [1, 0, 0], up: [0, 0, 1] },
-  above: { towards: [0, 0, 1], right: [1, 0, 0], up: [0, 1, 0] },
-  side: { towards: [1, 0, 0], right: [0, 1, 0], up: [0, 0, 1] },
-};
 /** Where the light comes from, fixed to the bench. */
 const LIGHT: Vec3 = unit([-0.3, -0.5, 0.85]);
-
-function eyeAt(direction: Vec3): Eye {
-  const towards = unit(direction);
-  const right = unit(cross([0, 0, 1], towards));
-  return { towards, right, up: cross(towards, right) };
-}
-
-/** Flattens the clamps of a plan to the sheet of a view; none before they are in their places. Bars seen end on are a spot. */
-export function clampMarks(squeeze: Squeeze | null, view: AssemblyView): PlacedMark[] {
-  const eye = EYES[view];
-  const flatten = (point: Vec3): Vec2 => [dot(point, eye.right), -dot(point, eye.up)];
-  const clamps = squeeze?.pulls.flatMap((pull) => pull.clamps) ?? [];
-  return clamps.map(({ id, number, shape, lot }): PlacedMark => {
-    if (shape.kind === 'spot') {
-      const at = flatten(shape.at);
-      return { id, number, at, line: [at], closed: false, jaws: [] };
-    }
-    if (shape.kind === 'band') {
-      const line = shape.loop.map(flatten);
-      const top = line.reduce((a, b) => (b[1] < a[1] ? b : a));
-      return { id, number, at: top, line, closed: true, jaws: [] };
-    }
-    const [from, to] = [flatten(shape.from), flatten(shape.to)];
-    const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
-    const half = lot.padWidthMm / 2;
-    const side: Vec2 =
-      length < 1 ? [0, 0] : [(-(to[1] - from[1]) / length) * half, ((to[0] - from[0]) / length) * half];
-    const jaw = ([x, y]: Vec2): readonly [Vec2, Vec2] => [
-      [x - side[0], y - side[1]],
-      [x + side[0], y + side[1]],
-    ];
-    return {
-      id,
-      number,
-      at: to[1] < from[1] || (to[1] === from[1] && to[0] < from[0]) ? to : from,
-      line: [from, to],
-      closed: false,
-      jaws: length < 1 ? [] : [jaw(from), jaw(to)],
-    };
-  });
-}
 
 /** A surface covered to this share is out of sight. */
 const COVERED_SHARE = 0.98;

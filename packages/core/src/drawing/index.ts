@@ -1,11 +1,6 @@
-export {
-  type AssemblyMarks,
-  assemblyMarks,
-  type AssemblyView,
-  clampMarks,
-  type PlacedMark,
-  type SideGlyph,
-} from './assembly-marks';
+export { type AssemblyMarks, assemblyMarks, type SideGlyph } from './assembly-marks';
+export { clampMarks, frameWith, type PlacedMark } from './clamp-marks';
+export { type AssemblyView } from './eye';
 export { type PlayedClosing, playedClosings, pulledApart, type Shifts, shiftsAt, TOGETHER } from './apart';
 export { type FacetedPart, facetedParts } from './faceted-parts';
 export {

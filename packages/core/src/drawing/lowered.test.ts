@@ -1,6 +1,7 @@
 import { DEMO_SHOP, stageFloor, wagonBuilds } from '../demo';
 import { planBuild, settlePlan } from '../plan';
-import { assemblyMarks, clampMarks } from './assembly-marks';
+import { assemblyMarks } from './assembly-marks';
+import { clampMarks } from './clamp-marks';
 import type { Figure } from './figures';
 import { assemblyFigure, drawingOf, panelFigure } from './lowered';
 import { panelMarks } from './panel-marks';
@@ -16,14 +17,17 @@ describe('assemblyFigure', () => {
     'draws %s as large as its marks, with every side and every clamp',
     (_, plan) => {
       const marks = assemblyMarks(plan.facts, 'slant');
-      const clamps = clampMarks(settlePlan(plan).squeeze, 'slant');
+      const clamps = clampMarks(settlePlan(plan), 'slant');
       const bare = assemblyFigure(marks);
       expect(bare.paths).toHaveLength(marks.sides.length);
       expect(spread(corners(bare).map(([x]) => x))).toBeCloseTo(marks.size[0], 6);
       expect(spread(corners(bare).map(([, y]) => y))).toBeCloseTo(marks.size[1], 6);
       expect(bare.labels.map(({ text }) => text)).toEqual(marks.parts.map(({ label }) => label));
       const clamped = assemblyFigure(marks, clamps);
-      const drawn = clamps.filter(({ line }) => line.length > 1).length;
+      const drawn = clamps.reduce(
+        (sum, { band, bars, metal }) => sum + Math.sign(band.length) + bars.length + metal.length,
+        0,
+      );
       expect(clamped.paths.filter(({ ink }) => ink === 'mark')).toHaveLength(drawn);
       expect(corners(clamped).flat().every(Number.isFinite)).toBe(true);
     },
@@ -32,7 +36,7 @@ describe('assemblyFigure', () => {
   it('marks only what is touched', () => {
     const plan = plans.find(({ build }) => build.template === 'tenon-frame');
     if (plan === undefined) throw new Error('The demo has no frame.');
-    const clamps = clampMarks(settlePlan(plan).squeeze, 'front');
+    const clamps = clampMarks(settlePlan(plan), 'front');
     const marks = assemblyMarks(plan.facts, 'front');
     const [joint] = plan.facts.joints;
     const figure = assemblyFigure(marks, clamps, {

@@ -1,6 +1,7 @@
 import type { Vec2 } from '../solids';
 import type { Plan } from '../plan';
-import { type AssemblyMarks, assemblyMarks, clampMarks, type PlacedMark } from './assembly-marks';
+import { type AssemblyMarks, assemblyMarks } from './assembly-marks';
+import { clampMarks, type PlacedMark } from './clamp-marks';
 import { box, type Figure, type FigureInk, type FigurePath, line, outline, word } from './figures/figure';
 import { type PanelMarks, panelMarks } from './panel-marks';
 
@@ -54,9 +55,12 @@ function inkOf(part: string | null, { parts }: Touched): FigureInk {
   return parts.includes(part) ? 'lit' : 'wood';
 }
 
-function clampPaths({ line: points, closed, jaws }: PlacedMark): FigurePath[] {
-  const path = closed ? outline(flip(points), 'mark') : line(flip(points), 'mark');
-  return [...(points.length > 1 ? [path] : []), ...jaws.map((jaw) => line(flip(jaw), 'force'))];
+function clampPaths({ band, bars, metal, wood }: PlacedMark): FigurePath[] {
+  return [
+    ...wood.map((block) => outline(flip(block), 'ghost')),
+    ...[...bars, ...metal].map((piece) => outline(flip(piece), 'mark')),
+    ...(band.length > 0 ? [outline(flip(band), 'mark')] : []),
+  ];
 }
 
 /** A panel from above as a figure to scale, mm: boards with their letters, lines, cauls, and every clamp with its number. */
@@ -112,7 +116,8 @@ export function panelFigure({
 }
 
 /** What a settled plan looks like: a row of straight boards from above, all else on the slant. */
-export function drawingOf({ row, facts, squeeze }: Plan): Figure {
+export function drawingOf(plan: Plan): Figure {
+  const { row, facts } = plan;
   if (row !== null && !row.panel.outlined) return panelFigure(panelMarks(row));
-  return assemblyFigure(assemblyMarks(facts, 'slant'), clampMarks(squeeze, 'slant'));
+  return assemblyFigure(assemblyMarks(facts, 'slant'), clampMarks(plan, 'slant'));
 }

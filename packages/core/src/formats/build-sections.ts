@@ -21,7 +21,14 @@ export const FreePartSchema = strictObject({
   grain: oneOf(['x', 'y', 'z']),
 });
 
-export const FreeJointSchema = strictObject({ id: Id, kind: oneOf(JOINT_KINDS), a: Id, b: Id });
+export const FreeJointSchema = strictObject({
+  id: Id,
+  kind: oneOf(JOINT_KINDS),
+  a: Id,
+  b: Id,
+  /** How deep a tenon or a housing goes; left out for the usual share. */
+  deepMm: Type.Optional(bounded({ min: 1, max: 1000, unit: 'mm' })),
+});
 
 /** How a board may be sawn out of the log. */
 const CUTS = ['flat', 'quarter', 'rift'] as const;

@@ -55,15 +55,17 @@ export const BREADBOARD = defineKind({
     const inset = w / 2 - w / (2 * pegs);
     const slots = upTo(pegs).map((n) => ((n - (pegs + 1) / 2) / ((pegs - 1) / 2)) * inset);
     const side = (x0: number, x1: number) => box([x0, 0, third], [x1, w, 2 * third]);
-    const end = (number: number, from: number, to: number, groove: readonly [number, number]) =>
-      part(
+    const end = (number: number, from: number, to: number, groove: readonly [number, number]) => ({
+      ...part(
         'breadboard',
         number,
         species,
         { blocks: [box([from, 0, 0], [to, w, t])], pockets: [side(groove[0], groove[1])] },
         Y,
         [w, endWidthMm, t],
-      );
+      ),
+      label: number === 1 ? 'left end' : 'right end',
+    });
     return {
       parts: [
         part(

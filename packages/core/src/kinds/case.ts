@@ -48,8 +48,8 @@ export const CASE = defineKind({
     const z = (n: number) => (n - 1) * (clear + t);
     const cut = (x0: number, x1: number, n: number): Prism => box([x0, 0, z(n)], [x1, depthMm, z(n) + t]);
     const inner = widthMm - t;
-    const side = (number: number, x: number, from: number, to: number) =>
-      part(
+    const side = (number: number, x: number, from: number, to: number) => ({
+      ...part(
         'side',
         number,
         species,
@@ -59,7 +59,9 @@ export const CASE = defineKind({
         },
         Z,
         [heightMm, depthMm, t],
-      );
+      ),
+      label: number === 1 ? 'left side' : 'right side',
+    });
     const levelId = (n: number) => (n === 1 ? 'bottom' : n === levels ? 'top' : partId('shelf', n - 1));
     const stripMm = Math.min(90, (heightMm - 10) / Math.max(1, backStrips) - 5);
     const stripZ = (n: number) =>

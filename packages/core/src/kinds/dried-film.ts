@@ -2,7 +2,7 @@ import { InputError } from '../basics/checks';
 import { finding } from '../findings';
 import { box, extruded, type Solid, solidOf, type Vec2 } from '../solids';
 import { defineKind, joint, type PartDraft, part, X, Z } from './kind';
-import { askChoice, askLength, askSpecies } from './question';
+import { askChoice, askLength, askSpecies, onlyWhen } from './question';
 
 /** Straight stretches that a curved edge is drawn with. */
 const FACETS = 32;
@@ -32,7 +32,7 @@ export const DRIED_FILM = defineKind({
     widthMm: askLength(300, 10, 1200),
     thicknessMm: askLength(18, 3, 60),
     veneerMm: askLength(0.7, 0.3, 6),
-    radiusMm: askLength(450, 20, 5000),
+    radiusMm: onlyWhen(askLength(450, 20, 5000), ({ on }) => on === 'curved-edge'),
   },
   preparation: ['fresh-faces', 'thin-coats', 'iron-warm', 'leave-long'],
   cautions: ['iron'],

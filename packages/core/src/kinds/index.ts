@@ -10,6 +10,7 @@ export {
   startOf,
 } from './kind';
 export { type OperationKind, type Ritual, ritualOf } from './ritual';
+export { letsIn } from './free-joinery';
 export { layAssembly } from './lay-assembly';
 export { boardLabel } from './edge-panel';
 export { findKind, FREE, kindOf, KINDS } from './list';

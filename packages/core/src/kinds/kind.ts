@@ -196,6 +196,13 @@ const LABELS: Readonly<Record<PartRole, string>> = {
   part: 'part',
 };
 
+/** What the n-th of so many rails is called, from the bottom up. */
+export function railName(n: number, rails: number): string {
+  if (n === 1) return 'bottom rail';
+  if (n === rails) return 'top rail';
+  return rails === 3 ? 'middle rail' : `rail ${n}`;
+}
+
 /** Id of a part from what it is: "stile-2". */
 export const partId = (role: PartRole, number: number): string => (number === 0 ? role : `${role}-${number}`);
 
@@ -257,5 +264,7 @@ const STACK_CLAMPS = [
 ] as const;
 /** Clamp kinds that hold a mitred corner. */
 export const MITRE_CLAMPS = ['band', 'cam-mitre', 'pointed-spring', 'elastic-wrap', 'tape'] as const;
+/** What closes one mitred corner by itself: cams, points that bite, a light bar over angled blocks, tape, wraps. */
+export const CORNER_CLAMPS = ['cam-mitre', 'pointed-spring', 'f-light', 'trigger', 'tape', 'elastic-wrap'];
 /** Room that blocks or pads take between work and jaws, both sides together. */
 export const PADS_MM = 40;

@@ -3,7 +3,7 @@ import { mitrePolygon, radians } from '../geometry';
 import { type Layout, type PartDraft } from './kind';
 import { finding } from '../findings';
 import { extruded, solidOf, type Vec2 } from '../solids';
-import { defineKind, joint, MITRE_CLAMPS, part, partId, upTo } from './kind';
+import { CORNER_CLAMPS, defineKind, joint, MITRE_CLAMPS, part, partId, upTo } from './kind';
 import { askAngles, askChoice, askCount, askLength, askLengths, askSpecies } from './question';
 
 /** Longest miss that sanding or a hair of glue forgives, mm. */
@@ -21,9 +21,6 @@ interface Outline {
   /** What members are called, from the first on; by where they lie unless said otherwise. */
   readonly names?: readonly string[];
 }
-
-/** What closes one corner by itself: cams, points that bite, a light bar over angled blocks, tape, wraps. */
-const CORNER_CLAMPS = ['cam-mitre', 'pointed-spring', 'f-light', 'trigger', 'tape', 'elastic-wrap'];
 
 /** Sets are made as fast as clamps come free: they should let go within this, min [judgement]. */
 const RELEASE_MIN = 5;
@@ -61,7 +58,7 @@ export const MITRED_FRAME = defineKind({
       ...frame,
       ...(how === 'corner-by-corner'
         ? // What a clamp must open is the member with its angled blocks, not the frame.
-          { pulls: cornerPulls(frame.joints, answers.widthMm, CORNER_CLAMPS), oneGo: false }
+          { pulls: cornerPulls(frame.joints, answers, CORNER_CLAMPS), oneGo: false }
         : { pulls: roundPull(frame.joints, answers.sidesMm) }),
       sets: frames,
       findings: [
@@ -111,7 +108,7 @@ export const TRIM_SET = defineKind({
       setDry: true,
       oneGo: false,
       // Each corner has a clamp of its own, set dry beforehand, so that it is pressed as soon as it is closed.
-      pulls: cornerPulls(frame.joints, answers.widthMm),
+      pulls: cornerPulls(frame.joints, { ...answers, anglesDeg: SQUARE_CORNERS }),
       sets,
     };
   },
@@ -144,20 +141,26 @@ export const CASING = defineKind({
 });
 
 /** A clamp of its own on each corner; it opens by the member, not by the frame. */
-const cornerPulls = (
+function cornerPulls(
   joints: Layout['joints'],
-  widthMm: number,
+  { widthMm, anglesDeg, startDeg = 0 }: Pick<Outline, 'widthMm' | 'anglesDeg' | 'startDeg'>,
   kinds: readonly string[] = ['pointed-spring', 'cam-mitre', 'tape'],
-): Layout['pulls'] =>
-  joints.map(({ id }) => ({
-    id: `corner-${id}`,
-    joints: [id],
-    need: 'band',
-    stacked: true,
-    axis: [1, 0, 0],
-    openingMm: widthMm,
-    kinds,
-  }));
+): Layout['pulls'] {
+  const headings = headingsOf(anglesDeg, startDeg);
+  return joints.map(({ id, angleDeg }, i) => {
+    // Square to the joint: half-way between the ways of its two members.
+    const way = (headings[i] ?? 0) + (Math.PI - radians(angleDeg ?? 90)) / 2;
+    return {
+      id: `corner-${id}`,
+      joints: [id],
+      need: 'band',
+      stacked: true,
+      axis: [Math.cos(way), Math.sin(way), 0],
+      openingMm: widthMm,
+      kinds,
+    };
+  });
+}
 
 /** A band over the whole outline. */
 const roundPull = (joints: Layout['joints'], sidesMm: readonly number[]): Layout['pulls'] => [
@@ -192,7 +195,7 @@ export function frameOf(outline: Outline): Layout {
     joints,
     aids: [],
     // A band would fold an open chain up.
-    pulls: open ? cornerPulls(joints, widthMm) : roundPull(joints, sidesMm),
+    pulls: open ? cornerPulls(joints, outline) : roundPull(joints, sidesMm),
     square: open
       ? { kind: 'splay', legMm: Math.max(sidesMm[0] ?? 0, sidesMm[members - 1] ?? 0) }
       : n === 4 && anglesDeg.every((angle) => Math.abs(angle - 90) < 1e-9)

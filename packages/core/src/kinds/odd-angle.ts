@@ -42,6 +42,7 @@ export const ODD_ANGLE = defineKind({
       sidesMm: [firstMm, secondMm, third],
       anglesDeg: [atStart, angleDeg, 180 - atStart - angleDeg],
       open: true,
+      names: ['first member', 'second member'],
     });
     const blocks = blocksFor(angleDeg, firstMm, secondMm, answers.widthMm);
     return {
@@ -56,6 +57,8 @@ export const ODD_ANGLE = defineKind({
         ...pull,
         need: 'line' as const,
         stacked: true,
+        // The blocks spread it over the whole joint.
+        everyMm: Math.hypot(answers.widthMm / Math.sin(radians(angleDeg / 2)), answers.thicknessMm),
         kinds: ['f-heavy', 'f-light', 'hand-screw', 'trigger'],
         openingMm: blocks.openingMm,
       })),

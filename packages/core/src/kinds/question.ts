@@ -3,9 +3,12 @@ import { resolveSpecies } from '../materials';
 
 /**
  * One of the few things a kind of glue-up asks. `value` is the answer it starts from. What is asked `later` has a usual answer
- * and is told in Fit, if at all.
+ * and is told in Fit, if at all; what only some other answers call for stays off the form `when` they do not.
  */
-export type Question = Asked & { readonly later?: true };
+export type Question = Asked & {
+  readonly later?: true;
+  readonly when?: (answers: Answers) => boolean;
+};
 
 type Asked =
   | { readonly kind: 'length'; readonly bounds: Bounds; readonly value: number }
@@ -84,6 +87,12 @@ export const askEachChoice = (pieces: OfEach['pieces'], options: readonly string
   ({ kind: 'each-choice', pieces, options, value: [] as readonly string[], later: true }) as const;
 /** A question that is not asked at the start. */
 export const later = <Q extends Question>(question: Q) => ({ ...question, later: true }) as const;
+
+/** A question that only some other answers call for. */
+export const onlyWhen = <Q extends Question>(question: Q, when: (answers: Answers) => boolean) => ({
+  ...question,
+  when,
+});
 
 /** The answers that questions start from. */
 export function startingAnswers<Q extends Questions>(questions: Q): AnswersTo<Q> {

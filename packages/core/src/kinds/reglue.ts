@@ -1,6 +1,6 @@
 import { finding } from '../findings';
 import { defineKind, joint, PADS_MM, partId, upTo } from './kind';
-import { askChoice, askCount, askLength, askSpecies } from './question';
+import { askChoice, askCount, askLength, askSpecies, onlyWhen } from './question';
 import { ovalLayout } from './round-panel';
 import { acrossRow, sideBySide } from './side-by-side';
 
@@ -13,7 +13,7 @@ export const REGLUE = defineKind({
   questions: {
     shape: askChoice(['rectangular', 'round-top', 'crack'], 'rectangular'),
     species: askSpecies('red-oak'),
-    pieces: askCount(2, 2, 6),
+    pieces: onlyWhen(askCount(2, 2, 6), ({ shape }) => shape !== 'crack'),
     widthMm: askLength(360, 60, 1200),
     lengthMm: askLength(1300, 100, 4000),
     thicknessMm: askLength(32, 8, 80),

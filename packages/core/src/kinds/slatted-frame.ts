@@ -1,7 +1,19 @@
 import { InputError } from '../basics/checks';
 import { finding } from '../findings';
 import { box, type Prism, type Solid, solidOf } from '../solids';
-import { BAR_CLAMPS, defineKind, joint, PADS_MM, part, type PartDraft, partId, upTo, X, Y } from './kind';
+import {
+  BAR_CLAMPS,
+  defineKind,
+  joint,
+  PADS_MM,
+  part,
+  type PartDraft,
+  partId,
+  railName,
+  upTo,
+  X,
+  Y,
+} from './kind';
 import { askCount, askLength, askSpecies } from './question';
 
 /** What the stack must stay short of the shoulder by, so that the second leg can seat, mm. */
@@ -83,7 +95,10 @@ export const SLATTED_FRAME = defineKind({
         blocks: [box([from, 0, 0], [from + railMm, heightMm, railMm])],
         pockets: upTo(rails).map(mortise),
       };
-      return part('leg', number, species, solid, Y, [heightMm, railMm, railMm]);
+      return {
+        ...part('leg', number, species, solid, Y, [heightMm, railMm, railMm]),
+        label: number === 1 ? 'left leg' : 'right leg',
+      };
     };
     const tenonMm = Math.min(TENON_MM, railMm - 8);
     const slatX = (n: number) => spacerMm + (n - 1) * (slatWidthMm + spacerMm);
@@ -137,8 +152,8 @@ export const SLATTED_FRAME = defineKind({
       parts: [
         leg(1, -railMm, (n) => tenon(-tenonMm - 2, 0, n)),
         leg(2, betweenLegsMm, (n) => tenon(betweenLegsMm, betweenLegsMm + tenonMm + 2, n)),
-        ...upTo(rails).map((n) =>
-          part(
+        ...upTo(rails).map((n) => ({
+          ...part(
             'rail',
             n,
             species,
@@ -153,7 +168,8 @@ export const SLATTED_FRAME = defineKind({
             X,
             [betweenLegsMm + 2 * tenonMm, railMm, railMm],
           ),
-        ),
+          label: railName(n, rails),
+        })),
         ...slatParts,
         ...spacers.map(({ draft }) => draft),
       ],

@@ -1,7 +1,20 @@
 import type { JointKind, Pull } from '../assembly';
 import { InputError } from '../basics/checks';
 import { box, type Prism, type Solid } from '../solids';
-import { BAR_CLAMPS, defineKind, joint, type Layout, PADS_MM, part, partId, upTo, X, Y, Z } from './kind';
+import {
+  BAR_CLAMPS,
+  defineKind,
+  joint,
+  type Layout,
+  PADS_MM,
+  part,
+  partId,
+  railName,
+  upTo,
+  X,
+  Y,
+  Z,
+} from './kind';
 import type { Answers } from './question';
 import { askChoice, askCount, askEachChoice, askEachLength, askLength, askSpecies, later } from './question';
 
@@ -38,12 +51,6 @@ const railNames = ({ midRails = 0 }: Answers): string[] => {
   return upTo(rails).map((n) => railName(n, rails));
 };
 const middleNames = (answers: Answers): string[] => railNames(answers).slice(1, -1);
-
-function railName(n: number, rails: number): string {
-  if (n === 1) return 'bottom rail';
-  if (n === rails) return 'top rail';
-  return rails === 3 ? 'middle rail' : `rail ${n}`;
-}
 
 interface Rail {
   readonly n: number;

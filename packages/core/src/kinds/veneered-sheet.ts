@@ -24,16 +24,21 @@ export const VENEERED_SHEET = defineKind({
   method: 'roller',
   asksOfGlue: { veneer: 'sheet' },
   layOut: ({ veneerSpecies, coreSpecies, lengthMm, widthMm, coreMm, veneerMm, overhangMm: o, faces }) => {
-    const sheet = (number: number, z: number) =>
-      part(
+    const sheet = (number: number, z: number, label: string) => ({
+      ...part(
         'veneer',
         number,
         veneerSpecies,
         solidOf(box([-o, -o, z], [lengthMm + o, widthMm + o, z + veneerMm])),
         X,
         [lengthMm + 2 * o, widthMm + 2 * o, veneerMm],
-      );
-    const veneers = faces === 'both' ? [sheet(1, -veneerMm), sheet(2, coreMm)] : [sheet(1, coreMm)];
+      ),
+      label,
+    });
+    const veneers =
+      faces === 'both'
+        ? [sheet(1, -veneerMm, 'hidden veneer'), sheet(2, coreMm, 'show veneer')]
+        : [sheet(1, coreMm, 'veneer')];
     const joints = veneers.map(({ id }) => joint('veneer', 'core', id));
     return {
       parts: [
@@ -82,21 +87,25 @@ export const EDGE_BANDING = defineKind({
   faces: 1,
   method: 'brush',
   layOut: ({ coreSpecies, bandSpecies, lengthMm: l, widthMm: w, thicknessMm: t, bandMm: b, edges }) => {
-    const long = (number: number, y: number) =>
-      part('band', number, bandSpecies, solidOf(box([0, y, 0], [l, y + b, t])), X, [l, t, b]);
-    const short = (number: number, x: number) =>
-      part(
+    const long = (number: number, y: number, label: string) => ({
+      ...part('band', number, bandSpecies, solidOf(box([0, y, 0], [l, y + b, t])), X, [l, t, b]),
+      label,
+    });
+    const short = (number: number, x: number, label: string) => ({
+      ...part(
         'band',
         number,
         bandSpecies,
         solidOf(box([x, -b, 0], [x + b, w + b, t])),
         [0, 1, 0],
         [w + 2 * b, t, b],
-      );
+      ),
+      label,
+    });
     const bands = [
-      long(1, -b),
-      ...(edges === 'front' ? [] : [long(2, w)]),
-      ...(edges === 'all' ? [short(3, -b), short(4, l)] : []),
+      long(1, -b, 'front band'),
+      ...(edges === 'front' ? [] : [long(2, w, 'back band')]),
+      ...(edges === 'all' ? [short(3, -b, 'left band'), short(4, l, 'right band')] : []),
     ];
     const toCore = bands.map(({ id }) => joint('band', 'core', id));
     const corners =

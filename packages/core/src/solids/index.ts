@@ -1,4 +1,5 @@
 export { DIRECTIONS } from './directions';
+export { convexHull } from './hull';
 export { type Axis, box, extruded, moved, type Prism, prismVolume, reach, turned } from './prism';
 export {
   contactsBetween,

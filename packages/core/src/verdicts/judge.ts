@@ -29,7 +29,9 @@ export function judge(parts: PlanParts): Readonly<Record<Aspect, Verdict>> {
 /** *Tight* alone, which is judged anew once clamps are in their places. */
 export function judgeTight(parts: PlanParts): Verdict {
   const row = rowIn(parts);
-  const judged = row === null ? verdict('tight', 'pressure', 'at-least', tight(parts)) : judgeRowTight(row);
+  // Under an iron what counts is a thickness, which may be at most so much.
+  const sense = parts.facts.assembly.pressedBy === 'iron' ? 'at-most' : 'at-least';
+  const judged = row === null ? verdict('tight', 'pressure', sense, tight(parts)) : judgeRowTight(row);
   // Pressure alone makes no line: a light squeeze is reckoned with its second one, and a face with glue all over it.
   const lacking = ofCode(parts.findings, 'no-second-squeeze') ?? ofCode(parts.findings, 'bead-on-wide-face');
   return lacking !== undefined && judged.state === 'holds'

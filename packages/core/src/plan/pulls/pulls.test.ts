@@ -132,9 +132,9 @@ describe('what is pressed', () => {
   });
 
   it('reaches further under cauls than under bare jaws', () => {
-    const { facts, pulls } = planBuild(started('odd-angle'), TEST_SHOP);
+    const { facts, pulls } = planBuild(started('scarf'), TEST_SHOP);
     const [pull] = pulls;
-    if (pull === undefined) throw new Error('a corner is pressed');
+    if (pull === undefined) throw new Error('a scarf is pressed');
     const joints = jointsOf(pull.pull, facts);
     const bare = coverageMm(pull.pull, joints, facts, 30, { kind: 'bare', thicknessMm: 0 });
     const under = coverageMm(pull.pull, joints, facts, 30, { kind: 'cauls', thicknessMm: 25 });

@@ -1,6 +1,17 @@
 import type { AssemblyFacts, JointFacts } from '../../assembly';
 import { evenPositions } from '../../clamps';
-import { add, cross, dot, MAIN_AXES, reach, scale, solidPoints, unit, type Vec3 } from '../../solids';
+import {
+  add,
+  convexHull,
+  cross,
+  dot,
+  MAIN_AXES,
+  reach,
+  scale,
+  solidPoints,
+  unit,
+  type Vec3,
+} from '../../solids';
 
 /** Bands right round, where they were placed or else evenly along the direction that no mitre faces, kept off the ends. */
 export function bandLoops(
@@ -23,22 +34,4 @@ export function bandLoops(
     loop: hull.map(([a, b]) => add(add(scale(u, a), scale(v, b)), scale(axis, low + offset))),
     alongMm: offset,
   }));
-}
-
-type Flat = readonly [number, number];
-
-/** Corners of the smallest convex outline around points, in turn (monotone chain). */
-function convexHull(points: readonly Flat[]): Flat[] {
-  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
-  const turnOf = (o: Flat, a: Flat, b: Flat) => (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);
-  const half = (from: readonly Flat[]): Flat[] => {
-    const chain: Flat[] = [];
-    for (const point of from) {
-      while (chain.length >= 2 && turnOf(chain.at(-2) as Flat, chain.at(-1) as Flat, point) <= 1e-9)
-        chain.pop();
-      chain.push(point);
-    }
-    return chain.slice(0, -1);
-  };
-  return [...half(sorted), ...half(sorted.toReversed())];
 }

@@ -1,12 +1,13 @@
 import type { AssemblyFacts, JointFacts, Pull } from '../../assembly';
 import { BETWEEN_JAWS_MM, evenPositions, findClampKind } from '../../clamps';
 import type { RackLot } from '../../formats';
-import { add, dot, MAIN_AXES, middleOf, reach, scale, solidPoints, type Vec3 } from '../../solids';
+import { add, dot, MAIN_AXES, middleOf, reach, scale, solidPoints, subtract, type Vec3 } from '../../solids';
 import { TWO_CLAMPS_FROM_MM } from '../pulls/least-clamps';
 import { piecesOf } from '../pulls/pieces';
 import type { PlannedPull } from '../pulls/planned-pull';
 import { footOf, type LineOfPull, linesOfPull, pointsOf, jointsOf } from '../pulls/lines-of-pull';
 import { bandLoops } from './band-loops';
+import { isCurved, onCurve } from './on-a-curve';
 import { isOpposed, ROUND, SPOTS, waysOf } from '../pulls/opposed';
 import { twoRows } from '../pulls/pulls';
 
@@ -75,6 +76,34 @@ export function clampsInSpace(
     );
   }
   if (pieces.some(({ lot }) => findClampKind(lot.kind).pressureMPa !== null)) return [];
+  const outermost = joints.at(-1);
+  if (pull.stacked && outermost !== undefined && isCurved(outermost)) {
+    const spots = planned.placed.map(({ clamp }) => frame.at(clamp));
+    return onCurve(outermost, pieces.length, spots, frame.along).flatMap(({ at, outward }, i) => {
+      const ply = facts.parts.find(({ part }) => part.id === outermost.joint.b)?.part.blankMm[2] ?? 0;
+      const to = add(at, scale(outward, ply));
+      return shaped(
+        i,
+        joints.map(({ joint }) => joint.id),
+        { kind: 'jaws', from: add(to, scale(outward, -pull.openingMm)), to, off: null },
+        frame.placeOf(footOf(at, pull.axis)),
+      );
+    });
+  }
+  const [only] = joints;
+  if (pull.need === 'band' && joints.length === 1 && only !== undefined) {
+    // Over angled blocks across one corner: the clamp opens by the member, not by the frame.
+    const half = scale(pull.axis, pull.openingMm / 2);
+    const middle = middleOf(pointsOf(only));
+    return pieces.flatMap((_, i) =>
+      shaped(
+        i,
+        [only.joint.id],
+        { kind: 'jaws', from: subtract(middle, half), to: add(middle, half), off: null },
+        frame.placeOf(footOf(middle, pull.axis)),
+      ),
+    );
+  }
   const stations =
     planned.placed.length > 0
       ? planned.placed.map(({ clamp }) => stationAt(pull, joints, frame.at(clamp)))
@@ -84,16 +113,35 @@ export function clampsInSpace(
   return stations.flatMap(({ at, joints: own }, i) => {
     const [low, high] = reachAt(facts, pull.axis, own.length > 0 ? own : pull.joints);
     const foot = footOf(at, pull.axis);
+    const place = frame.placeOf(foot);
+    const { jaws, off } = jawsAt(frame, place);
     const top = add(foot, scale(pull.axis, high));
     return shaped(
       i,
       own,
       pieces[i]?.lot.kind === 'weight'
         ? { kind: 'spot', at: top }
-        : { kind: 'jaws', from: add(foot, scale(pull.axis, low)), to: top },
-      frame.placeOf(foot),
+        : {
+            kind: 'jaws',
+            from: add(jaws, scale(pull.axis, low)),
+            to: add(jaws, scale(pull.axis, high)),
+            off,
+          },
+      place,
     );
   });
+}
+
+/** Where jaws bite: a bar that lies off a face has them over the middle of the work, and itself on that side. */
+function jawsAt(
+  frame: PullFrame,
+  { alongMm, acrossMm }: ClampPlace,
+): { readonly jaws: Vec3; readonly off: Vec3 | null } {
+  const beside = acrossMm < 0 || acrossMm > frame.widthMm;
+  return {
+    jaws: frame.at({ alongMm, acrossMm: beside ? frame.widthMm / 2 : acrossMm }),
+    off: beside ? scale(frame.across, Math.sign(acrossMm)) : null,
+  };
 }
 
 /** What goes round a square post and opposed clamps in turn along it, each pair at one place, its second clamp square to its first. */
@@ -135,7 +183,12 @@ function onSquarePost(
     return shaped(
       i,
       all,
-      { kind: 'jaws', from: add(foot, scale(axis, low)), to: add(foot, scale(axis, high)) },
+      {
+        kind: 'jaws',
+        from: add(foot, scale(axis, low)),
+        to: add(foot, scale(axis, high)),
+        off: null,
+      },
       place,
     );
   });
@@ -153,11 +206,17 @@ function stationAt(pull: Pull, joints: readonly JointFacts[], at: Vec3): Station
   return { at, joints: own.map(({ joint }) => joint.id) };
 }
 
-/** How far the parts of some joints reach along an axis. */
+/** How far the parts of some joints reach along an axis; where there are blocks for the jaws, how far those do. */
 function reachAt(facts: AssemblyFacts, axis: Vec3, joints: readonly string[]): readonly [number, number] {
   const ids = new Set(
     facts.joints.filter(({ joint }) => joints.includes(joint.id)).flatMap(({ joint }) => [joint.a, joint.b]),
   );
+  const blocks = facts.assembly.aids.filter(({ role }) => role === 'block');
+  if (blocks.length > 0)
+    return reach(
+      blocks.flatMap(({ solid }) => solidPoints(solid)),
+      axis,
+    );
   return reach(
     facts.parts.filter(({ part }) => ids.has(part.id)).flatMap(({ part }) => solidPoints(part.solid)),
     axis,

@@ -5,6 +5,7 @@ import type { BuildDocument } from '../../formats';
 import { band, opposedPulls, rackingN } from '../../geometry';
 import { panelPressure } from '../../mechanics';
 import { remembered } from '../../basics/remembered';
+import { MAIN_AXES, reach, solidPoints } from '../../solids';
 import { buildOf, demoAssembly } from '../../test-support/builds';
 import { planBuild, settlePlan } from '../plan-build';
 import { pullOpenings, pullTightening } from '.';
@@ -24,7 +25,14 @@ describe('clamps in their places', () => {
         const taken = planned.taken.reduce((sum, { count }) => sum + count, 0);
         expect(own.length).toBeLessThanOrEqual(taken);
       }
-      const [from, to] = [plan.facts.fromMm, plan.facts.toMm];
+      const aids = plan.facts.assembly.aids.flatMap(({ solid }) => solidPoints(solid));
+      const [from, to] = [0, 1].map((end) =>
+        MAIN_AXES.map((axis, k) => {
+          const own = (end === 0 ? plan.facts.fromMm : plan.facts.toMm)[k] ?? 0;
+          const blocks = aids.length === 0 ? own : (reach(aids, axis)[end] ?? own);
+          return end === 0 ? Math.min(own, blocks) : Math.max(own, blocks);
+        }),
+      ) as [number[], number[]];
       for (const { shape } of clamps) {
         const points =
           shape.kind === 'jaws' ? [shape.from, shape.to] : shape.kind === 'band' ? shape.loop : [shape.at];

@@ -18,8 +18,8 @@ export interface ClampInSpace {
   /** Null for what has no place of its own, such as strips of tape. */
   readonly place: ClampPlace | null;
   readonly shape:
-    /** Jaws at both ends. */
-    | { readonly kind: 'jaws'; readonly from: Vec3; readonly to: Vec3 }
+    /** Jaws at both ends, and the side of the work on which the bar lies; null where that is left to how it fits. */
+    | { readonly kind: 'jaws'; readonly from: Vec3; readonly to: Vec3; readonly off: Vec3 | null }
     /** Right round, as corners of a closed line. */
     | { readonly kind: 'band'; readonly loop: readonly Vec3[] }
     /** At one spot, such as a strip of tape or a spring across a corner. */
