@@ -226,5 +226,76 @@ export function wagonBuilds(): readonly DemoBuild[] {
       answers: { species: 'sitka-spruce', pieces: 2, lengthMm: 3800, widthMm: 48, thicknessMm: 48, ratio: 8 },
       service: 'exterior',
     }),
+    made('valance-edge', {
+      template: 'dried-film',
+      name: 'Valance edge',
+      answers: {
+        on: 'curved-edge',
+        coreSpecies: 'birch-plywood',
+        veneerSpecies: 'cherry',
+        lengthMm: 940,
+        widthMm: 190,
+        thicknessMm: 15,
+        veneerMm: 0.7,
+        radiusMm: 720,
+      },
+    }),
+    made(
+      'split-roundel',
+      {
+        template: 'reglue',
+        name: 'Split roundel',
+        answers: {
+          shape: 'round-top',
+          species: 'cherry',
+          pieces: 3,
+          widthMm: 420,
+          lengthMm: 420,
+          thicknessMm: 20,
+        },
+      },
+      { crew: 2 },
+    ),
+    made('hatch-casing', {
+      template: 'casing',
+      name: 'Hatch casing',
+      answers: {
+        species: 'yellow-poplar',
+        openingWidthMm: 520,
+        openingHeightMm: 460,
+        widthMm: 55,
+        thicknessMm: 18,
+        sets: 2,
+      },
+    }),
+    { id: 'boarding-platform', build: boardingPlatform() },
   ];
+}
+
+/** Planks for the boarding platform, glued one by one over the days of a week. */
+const PLATFORM_PLANKS = 4;
+
+/** A platform glued board by board, each line a session of its own. */
+function boardingPlatform(): BuildDocument {
+  let next = 0;
+  const build = newBuild(
+    {
+      template: 'edge-panel',
+      name: 'Boarding platform',
+      project: PROJECT,
+      service: 'exterior',
+      answers: {
+        species: 'white-ash',
+        boards: PLATFORM_PLANKS,
+        widthMm: 520,
+        lengthMm: 1080,
+        thicknessMm: 27,
+      },
+    },
+    DEMO_SHOP,
+    () => `plank-${(next += 1)}`,
+  );
+  const boards = build.boards ?? [];
+  const lines = boards.slice(1).map(({ id }, i) => `${boards[i]?.id ?? ''}_${id}`);
+  return { ...build, crew: 2, order: { sessions: lines.map((line) => [line]), pinned: [] } };
 }

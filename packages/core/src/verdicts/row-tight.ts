@@ -106,9 +106,12 @@ function refusal(parts: RowInPlan): Finding | undefined {
   return undefined;
 }
 
+/** Places are whole millimetres. */
+const ROUNDED_MM = 0.5;
+
 /** Whether a jaw stands wholly where it may: on both outer boards, or on the block under it. */
 const standsOn = (stands: Panel['stands'], xMm: number, padMm: number): boolean =>
-  stands.some(([from, to]) => xMm - padMm / 2 >= from - 1e-9 && xMm + padMm / 2 <= to + 1e-9);
+  stands.some(([from, to]) => xMm - padMm / 2 >= from - ROUNDED_MM && xMm + padMm / 2 <= to + ROUNDED_MM);
 
 function warning({ lines, clampSet }: RowInPlan, weakest: PlannedLine): Finding | undefined {
   if (weakest.lowestWord === 'under-pressed' || weakest.lowestWord === 'light') return undefined;
