@@ -17,6 +17,7 @@ const IDS: Readonly<Record<string, FindingValue>> = {
   lines: 'A–B',
   board: 'A',
   part: 'rail',
+  corner: 'left stile – top rail',
 };
 
 /** A finding of any code, with a figure for whatever its sentence asks for and nobody knows by name. */

@@ -22,6 +22,7 @@ export {
   PREPARATION_WORDS,
   REINFORCEMENT_WORDS,
   choiceWords,
+  cutWords,
   questionWords,
   sideWords,
 } from './kind-words';

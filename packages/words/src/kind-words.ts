@@ -4,9 +4,11 @@ import type {
   GrainPairing,
   JointKind,
   Reinforcement,
+  ReinforcementCut,
 } from '@lean-clasp/core/assembly';
 import type { KindValues } from '@lean-clasp/core/findings';
 import type { KindCaution, Preparation } from '@lean-clasp/core/kinds';
+import type { Format } from './format';
 import type { Words } from './values';
 
 /** What each question is called on the form. */
@@ -49,6 +51,9 @@ const QUESTION_WORDS: Readonly<Record<string, string>> = {
   anglesDeg: 'Corners, inside',
   angleDeg: 'Angle between them',
   memberMm: 'Width of stiles and rails',
+  memberWidthsMm: 'Width',
+  rebateMm: 'Rebate, width',
+  clearanceMm: 'Clearance round glass and back',
   tenonMm: 'Tenon length',
   legMm: 'Legs run on below',
   railWidthsMm: 'Width of rails',
@@ -77,6 +82,9 @@ const QUESTION_WORDS: Readonly<Record<string, string>> = {
   radiusMm: 'Inside radius',
   arcDeg: 'Arc',
   plyMm: 'Ply thickness',
+  boardMm: 'Rough board, thickness',
+  kerfMm: 'Kerf',
+  planedMm: 'Planed off each face',
   bandMm: 'Band thickness',
   edges: 'Edges',
   openingWidthMm: 'Opening, width',
@@ -173,7 +181,30 @@ export const REINFORCEMENT_WORDS: Readonly<Record<Reinforcement, string>> = {
   biscuit: 'Biscuit',
   'loose-tenon': 'Loose tenon',
   dowel: 'Two dowels',
+  patch: 'Patch let into the back',
 };
+
+/** How a reinforcement is cut, in a line. */
+export function cutWords(reinforcement: Reinforcement, cut: ReinforcementCut, f: Format): string {
+  const { count, thickMm, wideMm, deepMm, bladeMm } = cut;
+  const wide = wideMm === null ? '' : f.length(wideMm);
+  switch (reinforcement) {
+    case 'none':
+      return '';
+    case 'key':
+      return `${count === 1 ? 'one kerf' : `${count} kerfs`} of ${f.fine(thickMm)} across the corner, blade ${f.fine(bladeMm ?? deepMm)} high`;
+    case 'spline':
+      return `a groove of ${f.fine(thickMm)}, ${f.fine(deepMm)} deep in each face over ${wide}, stopped short of the outside`;
+    case 'biscuit':
+      return `a slot of ${f.fine(thickMm)}, ${f.fine(deepMm)} deep over ${wide} in each face`;
+    case 'loose-tenon':
+      return `${f.fine(thickMm)} thick, ${wide} wide, ${f.fine(deepMm)} into each member`;
+    case 'dowel':
+      return `${count} of ${f.fine(thickMm)}, ${f.fine(deepMm)} into each member, at thirds of the face`;
+    case 'patch':
+      return `a triangle with legs of ${wide}, let ${f.fine(deepMm)} into the back`;
+  }
+}
 
 /** What to do before the first bead. */
 export const PREPARATION_WORDS: Readonly<Record<Preparation, string>> = {
@@ -260,6 +291,12 @@ export const KIND_FINDINGS: Words<KindValues> = {
     `Drill ${pegs} holes of ${f.fine(pegMm)} through each end, ${f.fine(fromShoulderMm)} from the shoulder. In the tongue ${f.fine(offsetMm)} nearer to it [judgement]: the peg then draws the end home. The middle one round, the others slots.`,
   'peg-slot': ({ peg, atMm, slotMm, outwardMm }, f) =>
     `Peg ${peg}, ${f.length(Math.abs(atMm))} from the middle: slot ${f.fine(slotMm)} long, ${f.fine(outwardMm)} of it beyond the peg towards the edge.`,
+  'unequal-mitre': ({ corner, wideMm, narrowMm, sawWideDeg, sawNarrowDeg }, f) =>
+    `${capital(corner)}: members of ${f.fine(wideMm)} and ${f.fine(narrowMm)}. Saw the wide one at ${sawWideDeg.toFixed(1)}° and the narrow one at ${sawNarrowDeg.toFixed(1)}°, so that the faces are alike.`,
+  'inside-first': ({ corner, offMm }, f) =>
+    `${capital(corner)}: widths ${f.fine(offMm)} apart. Line up the inside corner, saw both alike, and plane ${f.fine(offMm)} off the outside afterwards.`,
+  'glass-and-back': ({ openWideMm, openHighMm, glassWideMm, glassHighMm, rebateMm, clearanceMm }, f) =>
+    `Sight size ${f.sizes([openWideMm, openHighMm])}; glass, picture and back ${f.sizes([glassWideMm, glassHighMm])}: rebate of ${f.length(rebateMm)} all round, ${f.fine(clearanceMm)} of clearance on every side.`,
   'iron-within': ({ days }) =>
     `No wet window: the dried film keeps for about ${days} days, then it no longer flows well. Iron before that.`,
   'iron-in-fields': ({ areaM2, fieldM2 }) =>
@@ -279,6 +316,8 @@ export const KIND_FINDINGS: Words<KindValues> = {
   'one-sided': () => 'Veneer on one face only: the sheet bends. Veneer both, in one press.',
   'bend-plies': ({ plies, plyMm, spare, strainPct, springbackPct, formRadiusMm }, f) =>
     `${plies} plies of ${f.fine(plyMm)} and ${spare} spare, strained ${strainPct.toFixed(2)} %; springback ${springbackPct.toFixed(1)} %, so a form of radius ${f.length(formRadiusMm)}.`,
+  'strips-to-saw': ({ strips, stripMm, boardMm, perBoard, boards }, f) =>
+    `Saw ${strips} strips of ${f.fine(stripMm)}, ${perBoard} from a board ${f.length(boardMm)} thick: ${boards === 1 ? 'one board' : `${boards} boards`}, faces parallel to the grain, no end grain running out.`,
   'faces-older': ({ part }) => `${capital(part)}: cut days ago. Take a fresh shaving before gluing.`,
   'faces-old-glue': ({ part }) => `${capital(part)}: old glue on it. Scrape it back to wood.`,
   'faces-finished': ({ part }) => `${capital(part)}: finish on the glue face. Take it off.`,

@@ -6,8 +6,20 @@ export interface SumGroup {
 
 /** Sums by what the question is about, in the order of the work. */
 export const SUM_GROUPS: readonly SumGroup[] = [
-  { heading: 'Wood', sums: ['emc', 'movement', 'cup', 'breadboard-slot', 'bend'] },
-  { heading: 'Glue', sums: ['adhesive-rank', 'adhesive-window', 'strength', 'spread'] },
+  {
+    heading: 'Wood',
+    sums: [
+      'emc',
+      'movement',
+      'cup',
+      'milling-allowance',
+      'breadboard-slot',
+      'drawbore',
+      'bend',
+      'resaw-list',
+    ],
+  },
+  { heading: 'Glue', sums: ['adhesive-rank', 'adhesive-window', 'strength', 'spread', 'drying-coats'] },
   {
     heading: 'Clamps',
     sums: [
@@ -19,11 +31,12 @@ export const SUM_GROUPS: readonly SumGroup[] = [
       'platen',
       'band',
       'angled-clamp',
+      'vacuum-bag',
     ],
   },
   { heading: 'True', sums: ['quad', 'try-square', 'flatness', 'edge-line'] },
   { heading: 'Order', sums: ['sequence', 'calendar', 'batch'] },
-  { heading: 'Angles', sums: ['mitre-polygon', 'compound-mitre', 'stave'] },
+  { heading: 'Angles', sums: ['mitre-polygon', 'compound-mitre', 'stave', 'glass-and-back'] },
 ];
 
 /** Names of the sums in the shop's words. */
@@ -33,6 +46,12 @@ export const SUM_TITLES: Readonly<Record<string, string>> = {
   cup: 'Cup of a board',
   'breadboard-slot': 'Breadboard peg slots',
   bend: 'Plies for a bend',
+  'resaw-list': 'Strips to saw for a bend',
+  'milling-allowance': 'Rough size of a board',
+  drawbore: 'Offset of a peg',
+  'drying-coats': 'Coats for the iron',
+  'glass-and-back': 'Glass and back of a frame',
+  'vacuum-bag': 'Size of a bag',
   'adhesive-rank': 'Which glue',
   'adhesive-window': 'Working time of a glue',
   strength: 'Strength as it sets',
@@ -58,6 +77,24 @@ export const SUM_TITLES: Readonly<Record<string, string>> = {
 };
 
 const FIELD_LABELS: Readonly<Record<string, string>> = {
+  coats: 'Coats',
+  eachMin: 'Each dry after',
+  inAllMin: 'All dry after',
+  ironWithinMin: 'Iron within',
+  openWideMm: 'Sight size, width',
+  openHighMm: 'Sight size, height',
+  rebateMm: 'Rebate, width',
+  wideMm: 'Glass and back, width',
+  highMm: 'Glass and back, height',
+  spare: 'Spare plies',
+  boardMm: 'Rough board, thickness',
+  kerfMm: 'Kerf',
+  planedMm: 'Planed off each face',
+  stripsPerBoard: 'Strips from a board',
+  lostShare: 'Lost in kerfs and shavings',
+  twistMm: 'Twist',
+  insideLengthMm: 'Bag inside, length',
+  insideWidthMm: 'Bag inside, width',
   rack: 'Clamps there are',
   placesMm: 'Places to try',
   pinned: 'Clamps that stay',

@@ -96,7 +96,7 @@ export const JOINT_KINDS = [
 export type JointKind = (typeof JOINT_KINDS)[number];
 
 /** What is let into a mitre or a butt to make it hold. */
-export const REINFORCEMENTS = ['none', 'key', 'spline', 'biscuit', 'loose-tenon', 'dowel'] as const;
+export const REINFORCEMENTS = ['none', 'key', 'spline', 'biscuit', 'loose-tenon', 'dowel', 'patch'] as const;
 /** One of `REINFORCEMENTS`. */
 export type Reinforcement = (typeof REINFORCEMENTS)[number];
 

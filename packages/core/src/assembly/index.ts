@@ -31,6 +31,6 @@ export {
   sharedStretch,
   type Stretch,
 } from './panel';
-export { type ReinforcementOption, reinforcementOptions } from './reinforcement';
+export { type ReinforcementCut, type ReinforcementOption, reinforcementOptions } from './reinforcement';
 export { longEnoughLots, paddingOf, panelLots, panelOpeningMm, typicalLot } from './panel-lots';
 export { bearingMm2, type ClampOnPanel, type ClampSet, clampsOnPanel, padOnEdgeMm } from './placed-clamps';

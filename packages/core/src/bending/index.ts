@@ -1,1 +1,2 @@
 export { bend } from './bend';
+export { type ResawList, resawList } from './resaw';

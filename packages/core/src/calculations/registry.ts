@@ -14,6 +14,7 @@ import {
 } from './geometry';
 import { adhesiveRank, strength } from './choosing';
 import { adhesiveWindow, spread } from './glue';
+import { dryingCoats, drawbore, glassAndBack, millingAllowance, resawList, vacuumBag } from './making';
 import { batch, calendar, sequence } from './planning';
 import { placeClamps, platen } from './placing';
 import { caul, panelBow, panelPressure } from './pressing';
@@ -45,6 +46,12 @@ export const CALCULATIONS: readonly AnyCalculation[] = [
   band,
   angledClamp,
   bend,
+  resawList,
+  millingAllowance,
+  drawbore,
+  dryingCoats,
+  glassAndBack,
+  vacuumBag,
   sequence,
   calendar,
   batch,

@@ -22,7 +22,7 @@ const InlineSpecies = strictObject({
 export const SpeciesSchema = Type.Union([Type.String(), InlineSpecies]);
 
 /** Low, likely and high estimate. */
-const RangeSchema = strictObject({ low: Type.Number(), likely: Type.Number(), high: Type.Number() });
+export const RangeSchema = strictObject({ low: Type.Number(), likely: Type.Number(), high: Type.Number() });
 /** A range, or null where the family is refused. */
 export const RangeOrNull = orNull(RangeSchema);
 /** A number, or null where the family is refused. */

@@ -23,6 +23,22 @@ export interface KindValues {
   'feet-stay-apart': { apartMm: number };
   'crack-to-its-end': None;
   'halves-with-film': None;
+  'unequal-mitre': {
+    corner: string;
+    wideMm: number;
+    narrowMm: number;
+    sawWideDeg: number;
+    sawNarrowDeg: number;
+  };
+  'inside-first': { corner: string; offMm: number };
+  'glass-and-back': {
+    openWideMm: number;
+    openHighMm: number;
+    glassWideMm: number;
+    glassHighMm: number;
+    rebateMm: number;
+    clearanceMm: number;
+  };
   'one-sided': None;
   'bend-plies': {
     plies: number;
@@ -31,6 +47,13 @@ export interface KindValues {
     strainPct: number;
     springbackPct: number;
     formRadiusMm: number;
+  };
+  'strips-to-saw': {
+    strips: number;
+    stripMm: number;
+    boardMm: number;
+    perBoard: number;
+    boards: number;
   };
   'faces-older': { part: string };
   'faces-old-glue': { part: string };

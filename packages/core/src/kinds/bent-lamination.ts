@@ -1,10 +1,10 @@
-import { bend } from '../bending';
+import { bend, resawList } from '../bending';
 import { InputError } from '../basics/checks';
-import { finding } from '../findings';
+import { type Finding, finding } from '../findings';
 import { radians } from '../geometry';
 import { extruded, solidOf, type Vec2 } from '../solids';
 import { defineKind, downThrough, joint, part, partId, upTo, X } from './kind';
-import { askCount, askLength, askNumber, askSpecies } from './question';
+import { askCount, askLength, askNumber, askSpecies, later } from './question';
 
 /** Straight stretches that a curve is drawn with; the chord is short of the arc by less than 0.1 % up to 180°. */
 const FACETS = 40;
@@ -20,6 +20,9 @@ export const BENT_LAMINATION = defineKind({
     widthMm: askLength(60, 10, 400),
     plyMm: askLength(4, 0.5, 30),
     spare: askCount(2, 0, 6),
+    boardMm: later(askLength(52, 1, 200)),
+    kerfMm: later(askLength(3, 0, 10)),
+    planedMm: later(askLength(0.5, 0, 5)),
   },
   preparation: ['fresh-faces', 'spare-plies', 'form-covered', 'leave-long', 'mark-faces', 'rehearse-two'],
   cautions: ['springs'],
@@ -29,7 +32,7 @@ export const BENT_LAMINATION = defineKind({
   method: 'trowel',
   asksOfGlue: { lastingLoad: true },
   squeezeOut: 'planed',
-  layOut: ({ species, radiusMm, arcDeg, thicknessMm, widthMm, plyMm, spare }) => {
+  layOut: ({ species, radiusMm, arcDeg, thicknessMm, widthMm, plyMm, spare, ...stock }) => {
     const thickest = bend({ radiusMm, thicknessMm });
     const most = (2 * radiusMm * thickest.strainLimitPct) / 100;
     if (plyMm > most + 1e-9) {
@@ -90,7 +93,23 @@ export const BENT_LAMINATION = defineKind({
           formRadiusMm,
           strainPct: (100 * each) / (2 * radiusMm),
         }),
+        ...stripFindings({ plies, spare, plyMm: each, ...stock }),
       ],
     };
   },
 });
+
+/** Strips to saw for the plies; thick plies are planed from boards of their own thickness. */
+function stripFindings(job: Parameters<typeof resawList>[0]): Finding[] {
+  if (job.plyMm + 2 * job.planedMm > job.boardMm) return [];
+  const { stripMm, stripsPerBoard, boards } = resawList(job);
+  return [
+    finding('strips-to-saw', 'informs', {
+      strips: job.plies + job.spare,
+      stripMm,
+      boardMm: job.boardMm,
+      perBoard: stripsPerBoard,
+      boards,
+    }),
+  ];
+}

@@ -1,6 +1,6 @@
 import { InputError } from '../basics/checks';
 import { type Finding, finding } from '../findings';
-import { breadboardSlot, heldWidthMm, resolveSpecies } from '../materials';
+import { breadboardSlot, heldWidthMm, resolveSpecies, drawboreMm } from '../materials';
 import { box, solidOf } from '../solids';
 import { BAR_CLAMPS, defineKind, joint, PADS_MM, part, type Season, upTo, X, Y } from './kind';
 import { askCount, askLength, askSpecies } from './question';
@@ -110,9 +110,6 @@ export const BREADBOARD = defineKind({
     };
   },
 });
-
-/** How far the hole in a tongue is offset towards the shoulder, mm: hard wood gives less [judgement]. */
-const drawboreMm = (sg: number): number => (sg > 0.65 ? 0.8 : sg > 0.5 ? 1.1 : 1.5);
 
 /** Slot of every peg off the middle; the middle one is glued. */
 function slotFindings(

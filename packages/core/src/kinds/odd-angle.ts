@@ -3,7 +3,7 @@ import { radians } from '../geometry';
 import { extruded, solidOf, type Vec2 } from '../solids';
 import type { Aid } from '../assembly';
 import { defineKind } from './kind';
-import { frameOf } from './mitred-frame';
+import { frameOf } from './mitre-outline';
 import { askLength, askSpecies } from './question';
 
 /** Friction of an abrasive-faced block on wood [judgement]. */

@@ -1,4 +1,6 @@
 export { breadboardSlot, HELD_MOVES_MM, type HeldAcross, heldMovesMm, heldWidthMm } from './breadboard';
+export { drawboreMm } from './drawbore';
+export { roughSize } from './milling';
 export { findSpecies, listSpecies, resolveSpecies } from './find-species';
 export { equilibriumMoisturePct, vapourPressureDeficitKPa } from './moisture';
 export { cupSagittaMm, movementMm } from './movement';
