@@ -127,8 +127,8 @@ test('a frame is glued up by the clock, joint by joint, and lands in the logbook
   await expect(page.getByText(/^0 of \d+ done/)).toBeVisible();
   await page.goto(`${app.url}/builds/scenery-flats/glue-up`);
   await page.getByRole('button', { name: /Start the clock/ }).click();
-  await expect(page.getByRole('heading', { name: /^Spread stile 1 – rail/ })).toBeVisible();
-  await expect(page.getByText(/until line stile 1 – rail \d must be closed/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Spread left stile – / })).toBeVisible();
+  await expect(page.getByText(/until line left stile – .+ must be closed/)).toBeVisible();
   const steps = Number((await page.getByText(/^1 of \d+$/).textContent())?.split(' ').at(-1));
   expect(steps).toBeGreaterThan(12);
   for (let step = 1; step <= steps; step += 1) {

@@ -90,6 +90,8 @@ const at = ({ side, atMm }: Pick<InstructionValues['do-tighten'], 'side' | 'atMm
   `${side}, at ${f.length(atMm)}`;
 const rubbery = (fromMin: number, toMin: number) =>
   `while it is rubbery: about ${formatWait(fromMin)} to ${formatWait(toMin)} after clamping`;
+const turned = (turns: number) =>
+  turns > 0 ? `, about ${turns === 1 ? 'one turn' : `${turns} turns`} past snug` : '';
 const firmness = (forceN: number) => (forceN < 700 ? 'just snug' : forceN < 2500 ? 'firm' : 'hard');
 
 /** The detail under an instruction. */
@@ -101,10 +103,12 @@ const WORK_DETAILS: Words<InstructionValues & MomentValues> = {
   'do-close-joint': ({ board }) => `bring ${board} home`,
   'do-caul': ({ pair, pairs }) => `film under them, snug only – pair ${pair} of ${pairs}`,
   'do-set-clamp': (values, f) => `${at(values, f)}, light; pull through mid-thickness`,
-  'do-tighten': (values, f) => `${at(values, f)}, ${firmness(values.forceN)}: ${f.force(values.forceN)}`,
+  'do-tighten': (values, f) =>
+    `${at(values, f)}, ${firmness(values.forceN)}: ${f.force(values.forceN)}${turned(values.turns)}`,
   'do-set-clamp-on': ({ kind, line, openingMm }, f) =>
     `${clampName(kind, 1)} on ${line}, opened to ${f.length(openingMm)}, light`,
-  'do-tighten-on': ({ line, forceN }, f) => `on ${line}, ${firmness(forceN)}: ${f.force(forceN)}`,
+  'do-tighten-on': ({ line, forceN, turns }, f) =>
+    `on ${line}, ${firmness(forceN)}: ${f.force(forceN)}${turned(turns)}`,
   'do-tape': ({ line }) => `stretched across, from the middle of ${line} outward`,
   'do-wrap': ({ line }) => `two layers, every turn stretched; feel the corners of ${line} slide flush`,
   'do-coat': ({ massG, dryLowMin, dryHighMin }, f) =>

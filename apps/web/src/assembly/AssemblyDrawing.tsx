@@ -84,7 +84,7 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
       width={size.width}
       height={size.height}
       role="group"
-      aria-label={`${title}: ${facts.parts.length} parts, ${facts.joints.length} joints`}
+      aria-label={`${title}: ${facts.parts.length} parts, ${facts.joints.length === 1 ? 'one joint' : `${facts.joints.length} joints`}`}
     >
       <defs>
         <pattern id={hatch} width={5} height={5} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">

@@ -15,6 +15,8 @@ import { LotCount, LotGroup } from './LotGroup';
 import { useInUse } from './use-in-use';
 import { changed, useEditShop } from './use-edit-shop';
 
+const REACH = { min: 5, max: 1000, unit: 'mm' };
+const PER_TURN = { min: 10, max: 20000, unit: 'N' };
 const NEW_LOT: Omit<RackLot, 'id'> = {
   kind: 'parallel-jaw',
   count: 2,
@@ -73,6 +75,16 @@ function LotFields({
   const edit = useEditShop();
   const f = useFormat();
   const kind = findClampKind(lot.kind);
+  /** Measured by the person, or left out again. */
+  const setMeasured = (label: string, name: 'reachMm' | 'perTurnN', value: number | null) =>
+    edit(`${label}, ${kind.name}`, (before) => ({
+      ...before,
+      rack: before.rack.map((each) => {
+        if (each.id !== lot.id) return each;
+        const rest = Object.fromEntries(Object.entries(each).filter(([key]) => key !== name)) as RackLot;
+        return value === null ? rest : { ...rest, [name]: value };
+      }),
+    }));
   const set = (label: string, change: Partial<RackLot>) =>
     edit(`${label}, ${kind.name}`, (before) => ({ ...before, rack: changed(before.rack, lot.id, change) }));
   return (
@@ -136,6 +148,29 @@ function LotFields({
         onChange={(padHeightMm) => padHeightMm !== null && set('Jaw height', { padHeightMm })}
         width={116}
       />
+      {kind.jawDepthMm > 0 && (
+        <LengthField
+          label="Jaws reach in"
+          optional
+          value={lot.reachMm ?? null}
+          bounds={REACH}
+          hint={`empty: ${f.length(kind.jawDepthMm)}`}
+          onChange={(reachMm) => setMeasured('Reach', 'reachMm', reachMm)}
+          width={140}
+        />
+      )}
+      {kind.handleMm > 0 && (
+        <ScaledField
+          label="Pull of one turn"
+          quantity="force"
+          optional
+          value={lot.perTurnN ?? null}
+          bounds={PER_TURN}
+          hint="past snug, measured"
+          onChange={(perTurnN) => setMeasured('Pull of a turn', 'perTurnN', perTurnN)}
+          width={160}
+        />
+      )}
     </LotGroup>
   );
 }

@@ -33,6 +33,18 @@ const last = <T,>(of: readonly T[]): T => {
 };
 
 describe('the rack', () => {
+  it('knows how far jaws reach in and what a turn adds, and forgets it again', async () => {
+    const { user, shop } = open(RackSection, { rack: DEMO_SHOP.rack.slice(0, 1) });
+    const [group] = lots('Lot of T-bar sash clamps');
+    if (group === undefined) throw new Error('no lot');
+    await fillIn(user, group, 'Jaws reach in', '90');
+    await fillIn(user, group, 'Pull of one turn', '1500 N');
+    expect(shop().rack[0]).toEqual({ ...DEMO_SHOP.rack[0], reachMm: 90, perTurnN: 1500 });
+    await fillIn(user, group, 'Jaws reach in', '');
+    await fillIn(user, group, 'Pull of one turn', '');
+    expect(shop().rack[0]).toEqual(DEMO_SHOP.rack[0]);
+  });
+
   it('takes a new lot, its kind with the jaws of that kind, how many, how far it opens, and a pull that was measured', async () => {
     const { user, shop } = open(RackSection);
     const before = shop().rack.length;

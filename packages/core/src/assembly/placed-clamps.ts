@@ -2,6 +2,7 @@ import {
   type Clash,
   clashesOf,
   findClampKind,
+  lotReachMm,
   lotForceN,
   openingFit,
   type OpeningFit,
@@ -124,7 +125,7 @@ function measure(
     crushLimitMPa: Math.min(...panel.outer.map(({ wood }) => wood.compPerpMPa)),
     tightenAs,
     handle: placed.handle ?? 'last',
-    reaches: kind.jawDepthMm >= panel.thicknessMm / 2 + row.holding.barClearanceMm,
+    reaches: lotReachMm(lot) >= panel.thicknessMm / 2 + row.holding.barClearanceMm,
   };
 }
 

@@ -5,6 +5,7 @@ export {
   findClampKind,
   listClampKinds,
   lotForceN,
+  lotReachMm,
   TYPICAL_FORCE_SPREAD,
   TURN_N,
 } from './kinds';

@@ -121,5 +121,9 @@ export function lotForceN({
   return forceN ?? findClampKind(kind).forceN ?? 0;
 }
 
+/** How far the jaws of a lot reach in, mm: measured by the person, else typical of its kind; 0 where nothing limits it. */
+export const lotReachMm = ({ kind, reachMm }: { readonly kind: string; readonly reachMm?: number }): number =>
+  reachMm ?? findClampKind(kind).jawDepthMm;
+
 /** Room between jaws side by side, mm [judgement]. */
 export const BETWEEN_JAWS_MM = 5;

@@ -67,6 +67,8 @@ interface ClampAtWork {
   line: string;
   forceN: number;
   openingMm: number;
+  /** Of its handle past snug; 0 where nobody has measured what one adds. */
+  turns: number;
 }
 
 interface ClampOnRow extends ClampAtWork {

@@ -13,6 +13,10 @@ export const RackLotSchema = strictObject({
   forceN: orNull(bounded(LIMITS.clampForceN)),
   padWidthMm: bounded(LIMITS.padSideMm),
   padHeightMm: bounded(LIMITS.padSideMm),
+  /** From the bar or the throat to the end of the jaw; left out: typical of the kind. */
+  reachMm: Type.Optional(bounded({ min: 5, max: 1000, unit: 'mm' })),
+  /** Pull that one turn of the handle past snug adds, as measured; left out where nobody has. */
+  perTurnN: Type.Optional(bounded({ min: 10, max: 20000, unit: 'N' })),
 });
 
 /** A lot of equal cauls. */

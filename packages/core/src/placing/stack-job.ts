@@ -1,4 +1,4 @@
-import { BETWEEN_JAWS_MM, findClampKind, lotForceN } from '../clamps';
+import { BETWEEN_JAWS_MM, lotReachMm, lotForceN } from '../clamps';
 import { MOST_CLAMPS, type PulledClamp, type RackLot } from '../formats';
 import {
   acrossInTurn,
@@ -18,7 +18,7 @@ export const pinnedOn = ({ placed }: PlannedPull) => placed.filter(({ clamp }) =
 
 /** Lots with jaws that suit a pull. */
 export const stackLots = ({ shop }: Plan, { pull }: PlannedPull): RackLot[] =>
-  shop.rack.filter((lot) => suits(pull, lot) && lot.count > 0 && findClampKind(lot.kind).jawDepthMm > 0);
+  shop.rack.filter((lot) => suits(pull, lot) && lot.count > 0 && lotReachMm(lot) > 0);
 
 /** What the search is asked for a stack. */
 export function jobOfStack(

@@ -203,6 +203,7 @@ function pressInstruction(
     forceN: onRow?.forceN ?? piece?.forceN ?? 0,
     line: pull.joint,
     openingMm: pull.pull.openingMm,
+    turns: turnsOf(onRow?.lot ?? piece?.lot, onRow?.forceN ?? piece?.forceN ?? 0),
   };
   const code = kind === 'tighten' ? 'do-tighten' : 'do-set-clamp';
   return onRow === undefined
@@ -212,6 +213,10 @@ function pressInstruction(
       })
     : finding(code, 'informs', { ...values, atMm: onRow.placed.xMm, side: onRow.placed.side });
 }
+
+/** Turns of the handle past snug, to the quarter that a hand can tell; 0 where it is not known what one adds. */
+const turnsOf = (lot: { readonly perTurnN?: number } | undefined, forceN: number): number =>
+  lot?.perTurnN === undefined ? 0 : Math.max(0.25, Math.round((4 * forceN) / lot.perTurnN) / 4);
 
 /** What a clamp closes, by name: the first joint and how many more. */
 function labelsOf(joints: readonly string[], pull: PlannedPull, squeeze: Plan['squeeze']): string {

@@ -1,5 +1,5 @@
 import type { AssemblyFacts } from '../../assembly';
-import { findClampKind } from '../../clamps';
+import { lotReachMm } from '../../clamps';
 import { type Finding, finding } from '../../findings';
 import { rackingN } from '../../geometry';
 import type { PlanParts } from '../plan';
@@ -50,7 +50,7 @@ export function depthFindings(
   if (!joints.every(({ joint }) => joint.kind === 'face')) return [];
   const { widthMm } = pullFrame(pull, facts);
   const reaches = clamps.flatMap(({ lot, place, shape }) => {
-    const { jawDepthMm } = findClampKind(lot.kind);
+    const jawDepthMm = lotReachMm(lot);
     if (shape.kind !== 'jaws' || place === null || jawDepthMm === 0) return [];
     const neededMm = Math.min(place.acrossMm, widthMm - place.acrossMm);
     return jawDepthMm < neededMm - REACH_SLACK_MM ? [{ kind: lot.kind, depthMm: jawDepthMm, neededMm }] : [];

@@ -1,5 +1,5 @@
 import type { AssemblyFacts, JointFacts, Pull } from '../../assembly';
-import { BETWEEN_JAWS_MM, evenPositions, findClampKind } from '../../clamps';
+import { BETWEEN_JAWS_MM, evenPositions, findClampKind, lotReachMm } from '../../clamps';
 import type { RackLot } from '../../formats';
 import { add, dot, MAIN_AXES, middleOf, reach, scale, solidPoints, subtract, type Vec3 } from '../../solids';
 import { TWO_CLAMPS_FROM_MM } from '../pulls/least-clamps';
@@ -277,7 +277,7 @@ function alongStack(
   const inRowMm = pieces.reduce((sum, { lot }) => sum + lot.padWidthMm + BETWEEN_JAWS_MM, 0);
   // From both sides where one row has no room, or where jaws do not reach the middle from one.
   const shallow = pieces.some(({ lot }) => {
-    const { jawDepthMm } = findClampKind(lot.kind);
+    const jawDepthMm = lotReachMm(lot);
     return jawDepthMm > 0 && jawDepthMm < frame.widthMm / 2;
   });
   const rows = (shallow || inRowMm > high - low) && twoRows(pull, joints, facts) ? 2 : 1;
