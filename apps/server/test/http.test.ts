@@ -109,6 +109,25 @@ describe('plans', () => {
 });
 
 describe('builds', () => {
+  it('takes lists of words and of numbers as answers, and refuses lists of neither', async () => {
+    const start = {
+      template: 'tenon-frame',
+      name: 'Side door',
+      project: '',
+      service: 'dry',
+      answers: { railJoinery: ['', 'half-lap'], railWidthsMm: [110, 0, 80] },
+    };
+    const made = await api().post('/api/builds').send(start).expect(201);
+    const { id } = made.body as { id: string };
+    const kept = await api().get(`/api/builds/${id}`).expect(200);
+    expect(kept.body).toMatchObject({ body: { answers: start.answers } });
+    const nested = { ...start, answers: { railJoinery: [['half-lap']] } };
+    await api().post('/api/builds').send(nested).expect(422);
+    const unknown = { ...start, answers: { railJoinery: ['magnet'] } };
+    const refused = await api().post('/api/builds').send(unknown).expect(422);
+    expect(refused.body).toMatchObject({ error: { field: 'answers.railJoinery.0' } });
+  });
+
   it('makes one from the template and removes it', async () => {
     const made = await api().post('/api/builds').send(asked).expect(201);
     const { id, revision, body } = made.body as { id: string; revision: number; body: { name: string } };

@@ -1,5 +1,5 @@
 import { SERVICES } from '@lean-clasp/core/adhesives';
-import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
+import { AnswersSchema, type BuildDocument, type ShopDocument } from '@lean-clasp/core/formats';
 import { type BuildStart, newBuild } from '@lean-clasp/core/templates';
 import type { Validator } from '@lean-clasp/validation';
 import { Type } from '@sinclair/typebox';
@@ -19,14 +19,7 @@ const NewBuildSchema = Type.Object(
     name: Name,
     project: Project,
     service: Service,
-    answers: Type.Record(
-      Type.String({ maxLength: 40 }),
-      Type.Union([
-        Type.Number(),
-        Type.String({ maxLength: 200 }),
-        Type.Array(Type.Number(), { maxItems: 12 }),
-      ]),
-    ),
+    answers: AnswersSchema,
   },
   { additionalProperties: false },
 );

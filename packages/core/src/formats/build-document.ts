@@ -20,6 +20,17 @@ import { WishesSchema } from './wishes';
 /** Version of build documents that this program writes; older ones are brought up to it when they are read. */
 export const BUILD_VERSION = 2;
 
+/** Answers to what a kind asks: numbers, words, or a list of either. */
+export const AnswersSchema = Type.Record(
+  Type.String({ minLength: 1, maxLength: 40 }),
+  Type.Union([
+    Type.Number(),
+    ShortText,
+    Type.Array(Type.Number(), { maxItems: 12 }),
+    Type.Array(ShortText, { maxItems: 12 }),
+  ]),
+);
+
 /** Everything that a person decides about one glue-up, whatever its kind. Version 2. */
 export const BuildDocumentSchema = strictObject({
   format: Type.Literal('lean-clasp/build'),
@@ -29,15 +40,7 @@ export const BuildDocumentSchema = strictObject({
   /** Id of a kind, or "free". */
   template: Type.String({ minLength: 1, maxLength: 40 }),
   /** What the kind asked; checked by the kind itself. */
-  answers: Type.Record(
-    Type.String({ minLength: 1, maxLength: 40 }),
-    Type.Union([
-      Type.Number(),
-      ShortText,
-      Type.Array(Type.Number(), { maxItems: 12 }),
-      Type.Array(ShortText, { maxItems: 12 }),
-    ]),
-  ),
+  answers: AnswersSchema,
   free: strictObject({
     parts: Type.Array(FreePartSchema, { maxItems: MOST_FREE_PARTS }),
     joints: Type.Array(FreeJointSchema, { maxItems: 2 * MOST_FREE_PARTS }),

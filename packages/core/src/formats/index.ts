@@ -1,4 +1,4 @@
-export { BUILD_VERSION, type BuildDocument, BuildDocumentSchema } from './build-document';
+export { AnswersSchema, BUILD_VERSION, type BuildDocument, BuildDocumentSchema } from './build-document';
 export {
   type Board,
   type Climate,
