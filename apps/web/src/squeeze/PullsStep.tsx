@@ -2,7 +2,7 @@ import { LIMITS } from '@lean-clasp/core/basics';
 import type { BuildDocument } from '@lean-clasp/core/formats';
 import { pullTightening, packingOf } from '@lean-clasp/core/plan';
 import { CAREFUL_SAW_DEG } from '@lean-clasp/core/verdicts';
-import { CLAMP_CAUTION, says } from '@lean-clasp/words';
+import { CLAMP_CAUTION, KIND_CAUTIONS, says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
@@ -62,7 +62,9 @@ export function PullsStep() {
           ))}
         </Box>
       </Section>
-      {!ironed && (
+      {ironed ? (
+        <Caution>{KIND_CAUTIONS.iron}</Caution>
+      ) : (
         <>
           <HowSqueezed />
           <Caution>{CLAMP_CAUTION}</Caution>
