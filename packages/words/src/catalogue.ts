@@ -61,3 +61,7 @@ export function clampName(kind: string, count: number): string {
   const { name } = findClampKind(kind);
   return count === 1 ? name : `${name}s`;
 }
+
+/** A name inside a sentence: its first letter small, unless it is an acronym. */
+export const inSentence = (name: string): string =>
+  /^[A-Z][A-Z]/.test(name) ? name : name.charAt(0).toLowerCase() + name.slice(1);

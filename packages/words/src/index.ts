@@ -8,6 +8,7 @@ export {
   SERVICE_OPTIONS,
   SPECIES_OPTIONS,
   hazardWords,
+  inSentence,
 } from './catalogue';
 export { ASPECT_NAMES, againstWords, figureAlone, figureWords } from './figures';
 export { type Format, formatFor } from './format';

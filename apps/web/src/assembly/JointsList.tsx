@@ -2,7 +2,7 @@ import { type GapReading, GLUED_REGIONS, type GluedRegion } from '@lean-clasp/co
 import { LIMITS } from '@lean-clasp/core/basics';
 import { MOST_READINGS } from '@lean-clasp/core/formats';
 import type { PlannedJoint } from '@lean-clasp/core/plan';
-import { GLUED_WORDS, JOINT_WORDS, METHOD_OPTIONS, PAIRING_WORDS } from '@lean-clasp/words';
+import { GLUED_WORDS, JOINT_WORDS, METHOD_OPTIONS, PAIRING_WORDS, inSentence } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { isSelected, useSelection } from '../drawing/selection';
@@ -28,7 +28,7 @@ export function JointsList() {
     <Section title={`Joints, ${plan.joints.length}`}>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
         {f.area(plan.facts.gluedMm2 * plan.facts.assembly.sets)} of glue line, {f.mass(plan.totals.massG)} of{' '}
-        {plan.adhesive.name.toLowerCase()}. Open a row to enter gaps read with a feeler, or to leave glue out.
+        {inSentence(plan.adhesive.name)}. Open a row to enter gaps read with a feeler, or to leave glue out.
       </Typography>
       <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
         {groups.map((group) => (

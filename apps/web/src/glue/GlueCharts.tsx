@@ -1,3 +1,4 @@
+import { inSentence } from '@lean-clasp/words';
 import { adhesiveWindow, strengthAt, strengthCurve } from '@lean-clasp/core/adhesives';
 import type { GlueJob } from '@lean-clasp/core/choice';
 import type { GlueOption } from '@lean-clasp/core/plan';
@@ -28,7 +29,7 @@ export function GlueCharts({ option, job }: { readonly option: GlueOption; reado
   if (option.window.refused) return null;
   return (
     <>
-      <Section title={`Strength over time, ${option.adhesive.name.toLowerCase()}`}>
+      <Section title={`Strength over time, ${inSentence(option.adhesive.name)}`}>
         <StrengthChart option={option} />
       </Section>
       <Section title="Open time in other air">

@@ -1,5 +1,5 @@
 import type { GlueComparison, GlueOption } from '@lean-clasp/core/plan';
-import { CHANGE_WORDS, says, hazardWords, reasonWords } from '@lean-clasp/words';
+import { CHANGE_WORDS, says, hazardWords, reasonWords, inSentence } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { lazy, Suspense } from 'react';
@@ -91,7 +91,7 @@ function decidingWords({ deciding, options }: GlueComparison, f: Format): string
   if (deciding === null || second === undefined) return '.';
   return deciding.of === 'first'
     ? ` – ${reasonWords(deciding.reason, f)}.`
-    : `; next, ${second.adhesive.name.toLowerCase()}: ${againstWords(second, deciding.reason.code, f)}.`;
+    : `; next, ${inSentence(second.adhesive.name)}: ${againstWords(second, deciding.reason.code, f)}.`;
 }
 
 function againstWords(option: GlueOption, code: string, f: Format): string {

@@ -1,3 +1,4 @@
+import { inSentence } from '@lean-clasp/words';
 import { findAdhesive } from '@lean-clasp/core/adhesives';
 import type { ShopDocument } from '@lean-clasp/core/formats';
 import type { GlueToGet, ShopCalendar, ShopSession } from '@lean-clasp/core/plan';
@@ -94,7 +95,7 @@ function ToGet({ list }: { readonly list: readonly GlueToGet[] }) {
       {list
         .map(
           ({ adhesive, wantedMl, thereMl, builds }) =>
-            `${findAdhesive(adhesive).name.toLowerCase()}, ${f.volume(wantedMl - thereMl)} for ${builds.join(', ')}`,
+            `${inSentence(findAdhesive(adhesive).name)}, ${f.volume(wantedMl - thereMl)} for ${builds.join(', ')}`,
         )
         .join('; ')}
       .

@@ -120,11 +120,19 @@ function oval({ boards, lengthMm, widthMm, blockMm }: Shape): Outlined {
   const [a, b] = [lengthMm / 2, widthMm / 2];
   const halfChord = (y: number) => a * Math.sqrt(Math.max(0, 1 - (y / b) ** 2));
   const stripMm = widthMm / boards;
-  const arc = (from: number, to: number): Vec2[] =>
-    Array.from({ length: CURVE_STEPS + 1 }, (_, i) => {
-      const y = from + ((to - from) * i) / CURVE_STEPS;
+  // Even steps round the edge, so that it is as smooth at its ends as at its sides.
+  const arc = (from: number, to: number): Vec2[] => {
+    const [start, end] = [from, to].map((y) => Math.asin(Math.max(-1, Math.min(1, y / b)))) as [
+      number,
+      number,
+    ];
+    return Array.from({ length: CURVE_STEPS + 1 }, (_, i) => {
+      // Both ends exactly, so that neighbouring boards share their corners.
+      const y =
+        i === 0 ? from : i === CURVE_STEPS ? to : b * Math.sin(start + ((end - start) * i) / CURVE_STEPS);
       return [halfChord(y), y];
     });
+  };
   const mirrored = (right: readonly Vec2[]) => [...right].reverse().map(([x, y]): Vec2 => [-x, y]);
   const slope = SAFE_SHARE * BLOCK_FRICTION;
   const outerLine = halfChord(-b + stripMm);

@@ -8,6 +8,14 @@ import {
   spreadFigure,
   strengthFigure,
 } from './glue';
+import {
+  drawboreFigure,
+  dryingCoatsFigure,
+  glassAndBackFigure,
+  millingAllowanceFigure,
+  resawListFigure,
+  vacuumBagFigure,
+} from './making';
 import { batchFigure, calendarFigure, sequenceFigure } from './planning';
 import { caulFigure, panelBowFigure, panelPressureFigure, placeClampsFigure, platenFigure } from './pressing';
 import { angledClampFigure, bandFigure } from './pulls';
@@ -36,6 +44,12 @@ const FIGURES: ReadonlyMap<string, AnyDraw> = new Map([
   bandFigure,
   bendFigure,
   breadboardSlotFigure,
+  resawListFigure,
+  millingAllowanceFigure,
+  drawboreFigure,
+  dryingCoatsFigure,
+  glassAndBackFigure,
+  vacuumBagFigure,
   sequenceFigure,
   calendarFigure,
   batchFigure,
