@@ -34,6 +34,8 @@ export const GATHER: Words<GatherValues> = {
   'gather-clamps': ({ count, kind, openingMm, numbers, session }, f) =>
     `${count} ${clampName(kind, count)} opened to ${f.length(openingMm)}${session > 0 ? ` for session ${session}` : ''}: number ${numbers}`,
   'gather-spares': ({ count }) => `${count} more clamps, open, for whatever goes wrong`,
+  'gather-iron': () =>
+    'An iron on a stand, a damp cloth, a smooth block to follow it, an offcut to try it on',
   'gather-checks': () => 'Straightedge, square, tape, soft mallet and a block',
   'gather-cleaning': () => 'Scraper, rag, water or what the label asks for, gloves, light',
 };

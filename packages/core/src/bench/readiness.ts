@@ -17,6 +17,8 @@ const FORBIDS: ReadonlySet<string> = new Set([
   'line-starves',
   'nothing-to-pull-with',
   'order-captive',
+  'no-iron-on',
+  'too-thick-to-iron',
 ]);
 
 /** Whether a plan may be run: what forbids it, and failing verdicts that a person may choose to run with. */
@@ -38,8 +40,8 @@ export function readinessOf(plan: Plan): Readiness {
 }
 
 /**
- * Everything to have within reach before the first bead, in order of use. Two spare clamps stand open unassigned,
- * because one always turns out wrong.
+ * Everything to have within reach before the first bead, in order of use. Where there are clamps two more stand open
+ * unassigned, because one always turns out wrong.
  */
 export function gatherList(plan: Plan): Finding[] {
   const { build, totals, facts, joints, row } = plan;
@@ -61,11 +63,18 @@ export function gatherList(plan: Plan): Finding[] {
     ...methods.map((method) => finding('gather-spreader', 'informs', { method })),
     ...(row === null ? [] : rowThings(row)),
     ...clampThings(plan),
-    finding('gather-spares', 'informs', { count: 2 }),
+    ...(facts.assembly.pressedBy === 'iron' ? [finding('gather-iron', 'informs')] : []),
+    ...(clamped(plan) ? [finding('gather-spares', 'informs', { count: 2 })] : []),
     finding('gather-checks', 'informs'),
     finding('gather-cleaning', 'informs'),
   ];
 }
+
+/** What is never clamped wants no clamp standing by: tape, wraps and a bag have no spare that opens. */
+const NOT_CLAMPS: readonly string[] = ['tape', 'elastic-wrap', 'vacuum', 'weight'];
+
+const clamped = ({ pulls, row }: Plan): boolean =>
+  row !== null || pulls.some(({ taken }) => taken.some(({ lot }) => !NOT_CLAMPS.includes(lot.kind)));
 
 function rowThings({ job, clampSet }: NonNullable<Plan['row']>): Finding[] {
   const { edge, holding } = job;

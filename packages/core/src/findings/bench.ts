@@ -114,6 +114,7 @@ export interface GatherValues {
     session: number;
   };
   'gather-spares': { count: number };
+  'gather-iron': None;
   'gather-checks': None;
   'gather-cleaning': None;
 }

@@ -3,6 +3,7 @@ import { planBuild, planQuestion } from '../plan';
 import { ofCode } from '../findings';
 import { asDriedFilm, coatDriesMin, findAdhesive, IRON_WITHIN_MIN } from '../adhesives';
 import type { BuildDocument } from '../formats';
+import { gatherList, readinessOf } from '../bench';
 import { PRACTICE_SHOP, practise } from '../test-support/practice';
 import { heldEveryMm } from './strip-planking';
 
@@ -64,6 +65,21 @@ describe('a film that is left to dry and then ironed', () => {
     });
   });
 
+  it('has an iron at hand and no clamp, and is not begun where the iron could do nothing', () => {
+    const planned = (answers: Record<string, number>) => {
+      const { build, shop } = planQuestion({ template: 'dried-film', shop: PRACTICE_SHOP, answers });
+      return planBuild(build as BuildDocument, shop);
+    };
+    const codes = gatherList(planned({})).map(({ code }) => code);
+    expect(codes).toContain('gather-iron');
+    expect(codes).not.toContain('gather-spares');
+    expect(codes).not.toContain('gather-clamps');
+    expect(readinessOf(planned({})).forbids).toEqual([]);
+    expect(readinessOf(planned({ veneerMm: 5 })).forbids.map(({ code }) => code)).toEqual([
+      'too-thick-to-iron',
+    ]);
+  });
+
   it('says which curve is too tight and which face too large', () => {
     const on = (answers: Record<string, string | number>) => practise({ template: 'dried-film', answers });
     expect(() => on({ on: 'curved-edge', radiusMm: 30, veneerMm: 1, lengthMm: 60 })).toThrow(InputError);
@@ -90,6 +106,15 @@ describe('a seam of veneer', () => {
       answer.sessions[0]?.operations.filter(({ kind, endMin }) => kind === 'tape' && endMin > 0),
     ).toEqual([]);
     expect(answer.verdicts.tight.state).toBe('holds');
+  });
+});
+
+describe('what is only taped', () => {
+  it('has no spare clamp standing by', () => {
+    const { build, shop } = planQuestion({ template: 'veneer-seam', shop: PRACTICE_SHOP, answers: {} });
+    const codes = gatherList(planBuild(build as BuildDocument, shop)).map(({ code }) => code);
+    expect(codes).toContain('gather-loose');
+    expect(codes).not.toContain('gather-spares');
   });
 });
 
