@@ -1,5 +1,5 @@
 import { type Finding, finding } from '../findings';
-import { type Plan, pullOpenings, rowOpenings, settlePlan } from '../plan';
+import { ON_A_ROLL, type Plan, pullOpenings, rowOpenings, settlePlan } from '../plan';
 import { ASPECTS } from '../verdicts';
 
 /** Causes that make starting pointless: the joint could not hold, or a clamp could not go on. */
@@ -71,7 +71,7 @@ export function gatherList(plan: Plan): Finding[] {
 }
 
 /** What is never clamped wants no clamp standing by: tape, wraps and a bag have no spare that opens. */
-const NOT_CLAMPS: readonly string[] = ['tape', 'elastic-wrap', 'vacuum', 'weight'];
+const NOT_CLAMPS: readonly string[] = [...ON_A_ROLL, 'vacuum', 'weight'];
 
 const clamped = ({ pulls, row }: Plan): boolean =>
   row !== null || pulls.some(({ taken }) => taken.some(({ lot }) => !NOT_CLAMPS.includes(lot.kind)));

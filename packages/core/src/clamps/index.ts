@@ -6,6 +6,7 @@ export {
   listClampKinds,
   lotForceN,
   lotReachMm,
+  STRIPS_EVERY_MM,
   TYPICAL_FORCE_SPREAD,
   TURN_N,
 } from './kinds';

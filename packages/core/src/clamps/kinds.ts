@@ -125,5 +125,8 @@ export function lotForceN({
 export const lotReachMm = ({ kind, reachMm }: { readonly kind: string; readonly reachMm?: number }): number =>
   reachMm ?? findClampKind(kind).jawDepthMm;
 
+/** Strips of tape that hold a band or a seam lie no further apart than this; practice is 50 to 75 mm [judgement]. */
+export const STRIPS_EVERY_MM = 60;
+
 /** Room between jaws side by side, mm [judgement]. */
 export const BETWEEN_JAWS_MM = 5;

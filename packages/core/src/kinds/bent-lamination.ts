@@ -2,7 +2,8 @@ import { bend, resawList } from '../bending';
 import { InputError } from '../basics/checks';
 import { type Finding, finding } from '../findings';
 import { radians } from '../geometry';
-import { extruded, solidOf, type Vec2 } from '../solids';
+import { extruded, solidOf } from '../solids';
+import { arcCorners } from './arcs';
 import { defineKind, downThrough, joint, part, partId, upTo, X } from './kind';
 import { askCount, askLength, askNumber, askSpecies, later } from './question';
 
@@ -55,11 +56,7 @@ export const BENT_LAMINATION = defineKind({
     const each = thicknessMm / plies;
     const { springbackPct, formRadiusMm } = bend({ radiusMm, thicknessMm, pliesMin: plies });
     const half = radians(arcDeg) / 2;
-    const arc = (r: number): Vec2[] =>
-      Array.from({ length: FACETS + 1 }, (_, i) => {
-        const angle = -half + (2 * half * i) / FACETS;
-        return [r * Math.cos(angle), r * Math.sin(angle)];
-      });
+    const arc = (r: number) => arcCorners(r, 0, half, FACETS);
     const ring = (from: number, to: number) =>
       extruded('y', [...arc(to), ...arc(from).reverse()], 0, widthMm);
     const blank = (r: number) => 2 * half * r;

@@ -1,6 +1,7 @@
 import { InputError } from '../basics/checks';
 import { finding } from '../findings';
-import { box, extruded, type Solid, solidOf, type Vec2 } from '../solids';
+import { box, extruded, type Solid, solidOf } from '../solids';
+import { arcCorners } from './arcs';
 import { defineKind, joint, type PartDraft, part, X, Z } from './kind';
 import { askChoice, askLength, askSpecies, onlyWhen } from './question';
 
@@ -110,11 +111,7 @@ const SHAPES: Readonly<Record<'straight-edge' | 'curved-edge' | 'face', (core: C
       );
     }
     const half = l / r / 2;
-    const arc = (radius: number): Vec2[] =>
-      Array.from({ length: FACETS + 1 }, (_, i) => {
-        const angle = Math.PI / 2 - half + (2 * half * i) / FACETS;
-        return [radius * Math.cos(angle), radius * Math.sin(angle)];
-      });
+    const arc = (radius: number) => arcCorners(radius, Math.PI / 2, half, FACETS);
     const ring = (from: number, to: number) =>
       solidOf(extruded('z', [...arc(to), ...arc(from).reverse()], 0, t));
     const inner = r - Math.min(widthMm, DEEPEST_SHARE * r);

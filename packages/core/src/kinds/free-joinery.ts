@@ -1,6 +1,7 @@
 import { InputError } from '../basics/checks';
 import type { FreeJoint, FreePart } from '../formats';
 import { box, type Prism, type Vec3 } from '../solids';
+import { BOTTOM_ROOM_MM, WALL_MM } from './kind';
 import { type AxisIndex, grainAxis, others, shared, span, TOUCH_MM, touchAxis } from './free-blocks';
 
 /** What a joint adds to the part that enters, and takes out of the part that receives. */
@@ -13,10 +14,6 @@ export interface Joinery {
   readonly longerMm: number;
 }
 
-/** A mortise is cut deeper than its tenon is long, for glue and chips, mm. */
-const BOTTOM_ROOM_MM = 2;
-/** Wood that must stay behind a mortise or under a housing, mm [judgement]. */
-const WALL_MM = 3;
 /** Depth unless the person says otherwise, as a share of what receives it. */
 const DEPTH_SHARE = { 'mortise-tenon': 2 / 3, housing: 1 / 3, bridle: 1 } as const;
 type Entering = keyof typeof DEPTH_SHARE;

@@ -6,7 +6,7 @@ import { AXIS_NAMES, grainAxis, grainOf, overlap, touchAxis } from './free-block
 import { type Joinery, joineryOf, letsIn } from './free-joinery';
 import { type MitreCuts, mitreCuts, mitredSolid } from './free-mitres';
 import { squareOfRing } from './free-ring';
-import { BAR_CLAMPS, CORNER_CLAMPS, joint, type Layout, PADS_MM } from './kind';
+import { BAR_CLAMPS, CORNER_CLAMPS, joint, type Layout, PADS_MM, PLAIN_LAYOUT } from './kind';
 
 /** Joints that are only drawn home; all others are pressed on their faces. */
 const SEATED: readonly JointKind[] = [
@@ -64,27 +64,18 @@ export function freeLayout(parts: readonly FreePart[], joints: readonly FreeJoin
     };
   });
   return {
+    ...PLAIN_LAYOUT,
     parts: drafts,
     joints: joints.map(({ id, kind, a, b }) => {
       const mitred = joined.some(({ own, cuts }) => own.id === id && cuts !== null);
       return { ...joint(kind, a, b, mitred ? { angleDeg: 90 } : {}), id };
     }),
-    aids: [],
     pulls: pullsOf(
       joined,
       drafts.flatMap(({ solid }) => solidPoints(solid)),
     ),
     square: squareOfRing(parts, joints),
     flat: { kind: 'wind' },
-    dimensions: [],
-    sets: 1,
-    dryJig: false,
-    setDry: false,
-    pressedBy: 'clamps',
-    row: false,
-    oneGo: false,
-    inTurn: false,
-    findings: [],
   };
 }
 

@@ -1,6 +1,5 @@
 import type { SqueezeOutAccess } from '../choice';
 import type { Assembly, Part, PartRole, Ring } from '../assembly';
-import { type Finding } from '../findings';
 import type { Board, RowSection } from '../formats';
 import { MAIN_AXES, type Solid, type Vec3 } from '../solids';
 import { type Answers, type AnswersTo, checkAnswers, type Questions, startingAnswers } from './question';
@@ -103,6 +102,27 @@ export interface Kind {
   readonly layOut: (answers: Answers, season: Season, boards?: readonly Board[]) => Layout;
 }
 
+/** A layout with nothing special about it, but for its parts, joints and pulls. */
+export const PLAIN_LAYOUT: Omit<Layout, 'parts' | 'joints' | 'pulls'> = {
+  aids: [],
+  square: { kind: 'none' },
+  flat: { kind: 'none' },
+  dimensions: [],
+  sets: 1,
+  dryJig: false,
+  setDry: false,
+  pressedBy: 'clamps',
+  row: false,
+  oneGo: false,
+  inTurn: false,
+  findings: [],
+};
+
+/** A mortise is cut deeper than its tenon is long, for glue and chips, mm. */
+export const BOTTOM_ROOM_MM = 2;
+/** Wood that must stay behind a mortise or under a housing, mm [judgement]. */
+export const WALL_MM = 3;
+
 /** Ties questions to the layout that answers them. */
 export function defineKind<Q extends Questions>(
   kind: Omit<Kind, 'questions' | 'layOut' | 'row' | 'ownBoards' | 'goals' | 'squeezeOut' | 'asksOfGlue'> & {
@@ -128,18 +148,10 @@ export function defineKind<Q extends Questions>(
     ...kind,
     row: row === undefined ? null : (answers) => row(checkAnswers(kind.questions, answers)),
     layOut: (answers, season, boards = []) => ({
-      aids: [],
-      square: { kind: 'none' },
-      flat: { kind: 'none' },
-      dimensions: [],
-      sets: 1,
-      dryJig: false,
-      setDry: false,
-      pressedBy: 'clamps',
+      ...PLAIN_LAYOUT,
       row: row !== undefined,
       oneGo: row !== undefined,
       inTurn: row !== undefined,
-      findings: [] as readonly Finding[],
       ...kind.layOut(checkAnswers(kind.questions, answers), season, boards),
     }),
   };

@@ -2,7 +2,7 @@ import { InputError } from '../basics/checks';
 import { finding } from '../findings';
 import { mitrePolygon, radians } from '../geometry';
 import { extruded, solidOf, type Vec2 } from '../solids';
-import { joint, type Layout, MITRE_CLAMPS, part, type PartDraft, partId, upTo } from './kind';
+import { joint, type Layout, MITRE_CLAMPS, part, type PartDraft, partId, PLAIN_LAYOUT, upTo } from './kind';
 
 /** Longest miss that sanding or a hair of glue forgives, mm. */
 const CLOSES_WITHIN_MM = 0.5;
@@ -74,9 +74,9 @@ export function frameOf(outline: Outline): Layout {
   const sharpest = Math.min(...joints.map(({ angleDeg }) => angleDeg ?? 180));
   const last = joints.at(-1)?.angleDeg ?? 90;
   return {
+    ...PLAIN_LAYOUT,
     parts,
     joints,
-    aids: [],
     // A band would fold an open chain up.
     pulls: open ? cornerPulls(joints, outline) : roundPull(joints, sidesMm),
     square: open
@@ -85,14 +85,7 @@ export function frameOf(outline: Outline): Layout {
         ? { kind: 'diagonals', abMm: sidesMm[0] ?? 0, bcMm: sidesMm[1] ?? 0 }
         : { kind: 'mitres', corners: joints.length, faceMm: widthMm, lastAngleDeg: last },
     flat: { kind: 'wind' },
-    dimensions: [],
-    sets: 1,
-    dryJig: false,
-    setDry: false,
-    pressedBy: 'clamps',
-    row: false,
     oneGo: true,
-    inTurn: false,
     findings:
       sharpest < 90 - 1e-9
         ? [

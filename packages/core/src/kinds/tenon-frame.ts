@@ -2,6 +2,7 @@ import type { JointKind, Pull } from '../assembly';
 import { InputError } from '../basics/checks';
 import { box, type Prism, type Solid } from '../solids';
 import {
+  BOTTOM_ROOM_MM,
   BAR_CLAMPS,
   defineKind,
   joint,
@@ -14,14 +15,11 @@ import {
   X,
   Y,
   Z,
+  WALL_MM,
 } from './kind';
 import type { Answers } from './question';
 import { askChoice, askCount, askEachChoice, askEachLength, askLength, askSpecies, later } from './question';
 
-/** A mortise is cut deeper than its tenon is long, for glue and chips, mm. */
-const BOTTOM_ROOM_MM = 2;
-/** Wood that must stay between the bottom of a mortise and the outside of a stile, mm [judgement]. */
-const WALL_MM = 3;
 /** Wood left outside a tenon at the end of a stile, as a share of the rail. */
 const HAUNCH_SHARE = 1 / 4;
 /** A haunch fills the groove beside the tenon so deep, as a share of the tenon's length. */

@@ -1,10 +1,8 @@
+import { STRIPS_EVERY_MM } from '../clamps';
 import { finding } from '../findings';
 import { box, solidOf } from '../solids';
 import { defineKind, joint, part, partId, upTo, X, Y } from './kind';
 import { askCount, askLength, askSpecies } from './question';
-
-/** Stretched tape across a seam every so many mm; practice is 50 to 75 [judgement]. */
-const STITCH_EVERY_MM = 60;
 
 /** Leaves of veneer taped edge to edge: tape pulls, tape dams, and never a clamp, under which they would buckle. */
 export const VENEER_SEAM = defineKind({
@@ -23,7 +21,7 @@ export const VENEER_SEAM = defineKind({
   method: 'bead',
   layOut: ({ species, leaves, leafMm, lengthMm, veneerMm }) => {
     const joints = upTo(leaves - 1).map((n) => joint('edge', partId('veneer', n), partId('veneer', n + 1)));
-    const stitches = 1 + Math.ceil(lengthMm / STITCH_EVERY_MM);
+    const stitches = 1 + Math.ceil(lengthMm / STRIPS_EVERY_MM);
     return {
       parts: upTo(leaves).map((n) => ({
         ...part(

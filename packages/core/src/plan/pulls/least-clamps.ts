@@ -1,3 +1,4 @@
+import { STRIPS_EVERY_MM } from '../../clamps';
 import type { AssemblyFacts, JointFacts, Pull } from '../../assembly';
 import type { BuildDocument, RackLot } from '../../formats';
 import { reach, solidPoints } from '../../solids';
@@ -6,8 +7,6 @@ import { suits } from './placed-on-pull';
 
 /** What goes round stands no further from the next than this, mm [judgement]. */
 const ROUND_EVERY_MM = 400;
-/** Strips of tape that hold a band or a seam lie no further apart than this; practice is 50 to 75 mm [judgement]. */
-const STRIPS_EVERY_MM = 60;
 /** A longer joint is drawn home by two clamps, one at either side of its middle, or through a caul [judgement], mm. */
 export const TWO_CLAMPS_FROM_MM = 150;
 
