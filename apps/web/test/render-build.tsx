@@ -1,4 +1,4 @@
-import type { BuildDocument } from '@lean-clasp/core/formats';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { DEMO_SHOP, stageFloor, wagonBuilds } from '@lean-clasp/core/demo';
 import { ThemeProvider } from '@mui/material/styles';
 import { render, screen, within } from '@testing-library/react';
@@ -11,15 +11,24 @@ import { themeFor } from '../src/app/theme';
 import { opened } from '../src/documents/documents-slice';
 import { SelectionProvider } from '../src/drawing/selection';
 import { PlanProvider } from '../src/planner/plan-context';
+import { SHOP_ID } from '../src/shop/shop-id';
 import { OpenBuildProvider } from '../src/workspace/open-build';
 
 const STAGE_FLOOR = 'stage-floor';
 
-function Open({ id, children }: { readonly id: string; readonly children: ReactNode }) {
+function Open({
+  id,
+  shop,
+  children,
+}: {
+  readonly id: string;
+  readonly shop: ShopDocument;
+  readonly children: ReactNode;
+}) {
   const build = useSelector((state: RootState) => state.documents.open[id]?.body) as BuildDocument;
   return (
-    <OpenBuildProvider id={id} build={build} shop={DEMO_SHOP}>
-      <PlanProvider build={build} shop={DEMO_SHOP}>
+    <OpenBuildProvider id={id} build={build} shop={shop}>
+      <PlanProvider build={build} shop={shop}>
         <SelectionProvider>{children}</SelectionProvider>
       </PlanProvider>
     </OpenBuildProvider>
@@ -39,6 +48,7 @@ export function renderBuild(
   children: ReactNode,
   change: Partial<BuildDocument> = {},
   id: string = STAGE_FLOOR,
+  shop: ShopDocument = DEMO_SHOP,
 ) {
   localStorage.clear();
   // A server that never answers: edits stay pending and the test looks at the page's own state.
@@ -48,11 +58,20 @@ export function renderBuild(
   store.dispatch(
     opened({ collection: 'builds', document: { id, revision: 0, body, updatedAtMs: 0 }, log: [] }),
   );
+  store.dispatch(
+    opened({
+      collection: 'shops',
+      document: { id: SHOP_ID, revision: 0, body: shop, updatedAtMs: 0 },
+      log: [],
+    }),
+  );
   render(
     <Provider store={store}>
       <ThemeProvider theme={themeFor('day')}>
         <MemoryRouter>
-          <Open id={id}>{children}</Open>
+          <Open id={id} shop={shop}>
+            {children}
+          </Open>
         </MemoryRouter>
       </ThemeProvider>
     </Provider>,

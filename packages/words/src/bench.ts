@@ -1,6 +1,5 @@
 import type { Finding, InstructionValues, MomentValues, RitualValues } from '@lean-clasp/core/findings';
 import { formatWait } from '@lean-clasp/core/units';
-import { findSpreadMethod } from '@lean-clasp/core/spread';
 import { clampName } from './catalogue';
 import type { Format } from './format';
 import type { Say, Words } from './values';
@@ -97,7 +96,7 @@ const firmness = (forceN: number) => (forceN < 700 ? 'just snug' : forceN < 2500
 /** The detail under an instruction. */
 const WORK_DETAILS: Words<InstructionValues & MomentValues> = {
   'do-spread': ({ faces, board, method, massG }, f) =>
-    `${faces === 2 ? 'both faces' : `on ${board.length <= 2 ? `the edge of board ${board}` : board}`}, ${findSpreadMethod(method).name}, about ${f.mass(massG)}, full film to both ends`,
+    `${faces === 2 ? 'both faces' : `on ${board.length <= 2 ? `the edge of board ${board}` : board}`}, ${method}, about ${f.mass(massG)}, full film to both ends`,
   'do-close': ({ board }) =>
     `bring ${board.length <= 2 ? `board ${board}` : board} down, rub along, ends flush`,
   'do-close-joint': ({ board }) => `bring ${board} home`,

@@ -1,6 +1,5 @@
 import { findAdhesive } from '@lean-clasp/core/adhesives';
 import type { CauseValues, ChangeValues } from '@lean-clasp/core/findings';
-import { findSpreadMethod } from '@lean-clasp/core/spread';
 import { formatClock, formatWait } from '@lean-clasp/core/units';
 import { clampName } from './catalogue';
 import type { Words } from './values';
@@ -202,6 +201,6 @@ export const CHANGES: Words<ChangeValues> = {
   'centre-pull': ({ offsetMm }, f) => `Pack the bars: pull within ${f.fine(offsetMm)} of mid-thickness`,
   'preset-clamps': () => 'Open and lay out the clamps beforehand',
   'alternate-hearts': () => 'Turn the boards heart up and down in turn',
-  'spread-with': ({ method }) => `Spread with a ${findSpreadMethod(method).name}`,
+  'spread-with': ({ method }) => `Spread with a ${method}`,
   'hold-in-use': () => 'Hold it flat in use: breadboard ends or battens',
 };

@@ -1,6 +1,5 @@
 import { findAdhesive } from '@lean-clasp/core/adhesives';
 import type { GatherValues, TroubleValues } from '@lean-clasp/core/findings';
-import { findSpreadMethod } from '@lean-clasp/core/spread';
 import { formatClock } from '@lean-clasp/core/units';
 import { clampName } from './catalogue';
 import type { Words } from './values';
@@ -27,7 +26,7 @@ export const GATHER: Words<GatherValues> = {
     `${findAdhesive(adhesive).name}: ${f.mass(massG)} (${f.volume(volumeMl)}); the shelf has ${f.volume(onShelfMl)}. Look at the date on the bottle`,
   'gather-first-coat': ({ massG }, f) =>
     `Of it for the first coat on end grain: ${f.mass(massG)}, thin, worked in, left to turn tacky`,
-  'gather-spreader': ({ method }) => `To spread with: ${findSpreadMethod(method).name}, and a spare`,
+  'gather-spreader': ({ method }) => `To spread with: ${method}, and a spare`,
   'gather-cauls': ({ pairs }) =>
     `${pairs} ${pairs === 1 ? 'pair' : 'pairs'} of cauls, film or tape on their faces`,
   'gather-packing': ({ count, kind, thicknessMm }, f) => `${count} ${kind}, ${f.length(thicknessMm)} thick`,

@@ -321,6 +321,8 @@ export const KIND_FINDINGS: Words<KindValues> = {
   'faces-older': ({ part }) => `${capital(part)}: cut days ago. Take a fresh shaving before gluing.`,
   'faces-old-glue': ({ part }) => `${capital(part)}: old glue on it. Scrape it back to wood.`,
   'faces-finished': ({ part }) => `${capital(part)}: finish on the glue face. Take it off.`,
+  'wood-unknown': ({ part }) =>
+    `${capital(part)}: its wood is no longer among the shop’s own; it is taken as the rest. Choose its wood again.`,
 };
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

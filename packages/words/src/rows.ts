@@ -6,9 +6,8 @@ import type {
 } from '@lean-clasp/core/findings';
 import { findAdhesive } from '@lean-clasp/core/adhesives';
 import { findClampKind } from '@lean-clasp/core/clamps';
-import { findSpecies } from '@lean-clasp/core/materials';
 import { formatCount, formatWait } from '@lean-clasp/core/units';
-import { clampName } from './catalogue';
+import { clampName, inSentence } from './catalogue';
 import type { Words } from './values';
 
 /** What clamps, cauls and packing have to say about a plan. */
@@ -43,7 +42,7 @@ export const ROW_CHANGES: Words<RowChangeValues> = {
   'plane-flat': ({ mm }, f) => `Plane the boards flat, or change them: ${f.fine(mm)} read`,
   'dry-boards': ({ mcPct }) => `Let the wet boards dry to ${mcPct} % first`,
   'other-cauls': ({ species, widthMm, depthMm, crownMm }, f) =>
-    `Take the cauls of ${(findSpecies(species)?.name ?? species).toLowerCase()}, ${f.sizes([widthMm, depthMm])}, crowned ${f.fine(crownMm)}`,
+    `Take the cauls of ${inSentence(species)}, ${f.sizes([widthMm, depthMm])}, crowned ${f.fine(crownMm)}`,
   'fewer-cauls': ({ pairs }) => (pairs === 0 ? 'No cauls' : `${pairs} pairs of cauls only`),
   'borrow-clamps': ({ forceN, kind, count, openingMm }, f) =>
     forceN === 0

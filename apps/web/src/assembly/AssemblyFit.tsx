@@ -6,6 +6,7 @@ import { Section } from '../frame/Page';
 import { Caution } from '../parts/Caution';
 import { usePlan } from '../planner/plan-context';
 import { useFormat } from '../quantities/use-format';
+import { useOwnWoods } from '../shop/own';
 import { SharedDemands } from '../workspace/steps/fit/Demands';
 import { useOpenBuild } from '../workspace/open-build';
 import { AnswersForm } from './AnswersForm';
@@ -46,9 +47,10 @@ export function AssemblyFit() {
 function Shape() {
   const { build, edit } = useOpenBuild();
   const kind = kindOf(build.template);
+  const woods = useOwnWoods();
   const { shown, refusal, set } = useAttempt(
     build.answers,
-    (answers) => refusalOf(() => layAssembly({ ...build, answers }, build.mcInUse.lowPct)),
+    (answers) => refusalOf(() => layAssembly({ ...build, answers }, build.mcInUse.lowPct, woods)),
     (answers) => edit('Answers', answer(answers)),
   );
   if (kind === null) return null;

@@ -2,7 +2,8 @@ import { LIMITS } from '@lean-clasp/core/basics';
 import { type BuildDocument, type FreeJoint, type FreePart, MOST_FREE_PARTS } from '@lean-clasp/core/formats';
 import { deriveAssembly, JOINT_KINDS } from '@lean-clasp/core/assembly';
 import { layAssembly, letsIn } from '@lean-clasp/core/kinds';
-import { JOINT_WORDS, SPECIES_OPTIONS } from '@lean-clasp/words';
+import type { OwnWood } from '@lean-clasp/core/materials';
+import { JOINT_WORDS } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -12,6 +13,8 @@ import { Section } from '../frame/Page';
 import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';
 import { LengthField } from '../quantities/fields';
+import { useOwnWoods } from '../shop/own';
+import { WoodChoice } from '../shop/WoodChoice';
 import { useOpenBuild } from '../workspace/open-build';
 import { addJoint, addPart, changePart, removeJoint, removePart } from './edits';
 import { deepenJoint, type FreeEdit } from './free-edits';
@@ -26,7 +29,8 @@ const GRAINS = [
 const AXES = ['x', 'y', 'z'] as const;
 const JOINT_OPTIONS = JOINT_KINDS.map((value) => ({ value, name: JOINT_WORDS[value] }));
 /** Lays the parts out and measures where they touch: what that refuses no plan can be made of. */
-const measured = (build: BuildDocument) => deriveAssembly(layAssembly(build, build.mcInUse.lowPct));
+const measured = (build: BuildDocument, woods: readonly OwnWood[]) =>
+  deriveAssembly(layAssembly(build, build.mcInUse.lowPct, woods));
 
 /** How deep a tenon or a housing may be told to go. */
 const DEPTH = { min: 1, max: 1000, unit: 'mm' };
@@ -35,14 +39,15 @@ const PLACE = { min: -6000, max: 6000, unit: 'mm' };
 /** A person's own parts, each with its size and place, and the joints between them. */
 export function FreeParts() {
   const { build, edit } = useOpenBuild();
+  const woods = useOwnWoods();
   const { shown, refusal, set } = useAttempt(
     build.free,
-    (free) => refusalOf(() => measured({ ...build, free })),
+    (free) => refusalOf(() => measured({ ...build, free }, woods)),
     (free) => edit('Parts', (before) => ({ ...before, free })),
   );
   const attempt = (change: FreeEdit) => set(change({ ...build, free: shown }).free);
   const place = (label: string, change: FreeEdit): Refusal | null => {
-    const refused = refusalOf(() => measured(change(build)));
+    const refused = refusalOf(() => measured(change(build), woods));
     if (refused === null) edit(label, change);
     return refused;
   };
@@ -113,13 +118,7 @@ function PartFields({
           }
           sx={{ width: 150 }}
         />
-        <Choice
-          label="Wood"
-          value={part.species}
-          options={SPECIES_OPTIONS}
-          onChange={(species) => onChange({ species })}
-          width={180}
-        />
+        <WoodChoice value={part.species} onChange={(species) => onChange({ species })} width={180} />
         {[0, 1, 2].map((axis) => axisField('sizeMm', axis))}
         {[0, 1, 2].map((axis) => axisField('atMm', axis))}
         <Choice
@@ -148,6 +147,7 @@ function FreeJoints({
   readonly attempt: (change: FreeEdit) => void;
 }) {
   const { build, edit } = useOpenBuild();
+  const woods = useOwnWoods();
   const [next, setNext] = useState<Omit<FreeJoint, 'id'>>({
     kind: 'butt',
     a: parts[0]?.id ?? '',
@@ -157,7 +157,7 @@ function FreeJoints({
   const nameOf = (id: string) => parts.find((part) => part.id === id)?.name ?? '';
   const known =
     options.some(({ value }) => value === next.a) && options.some(({ value }) => value === next.b);
-  const refusal = known && next.a !== next.b ? refusalOf(() => measured(addJoint(next)(build))) : null;
+  const refusal = known && next.a !== next.b ? refusalOf(() => measured(addJoint(next)(build), woods)) : null;
   return (
     <Box sx={{ pt: 2 }}>
       {joints.map((joint) => (

@@ -13,6 +13,7 @@ import { COUNTED_COLUMNS, Figure, OpeningRow, RowNumber } from '../parts/Opening
 import { Choice } from '../parts/Choice';
 import { ListField } from '../quantities/ListField';
 import { type Format, useFormat } from '../quantities/use-format';
+import { useMethodOptions } from '../shop/own';
 import { useOpenBuild } from '../workspace/open-build';
 import { noteJoints } from './edits';
 import { type JointGroup } from './groups';
@@ -95,6 +96,7 @@ function GluedField({ group }: { readonly group: JointGroup }) {
   const { build, edit } = useOpenBuild();
   const ids = group.joints.map(({ facts }) => facts.joint.id);
   const note = build.jointNotes.find(({ id }) => ids.includes(id));
+  const methods = useMethodOptions(note?.spread?.method ?? AS_LAID, AS_THE_BUILD);
   return (
     <FieldRow>
       <Choice
@@ -109,7 +111,7 @@ function GluedField({ group }: { readonly group: JointGroup }) {
       <Choice
         label="Spread here with"
         value={note?.spread?.method ?? AS_LAID}
-        options={METHOD_CHOICES}
+        options={methods}
         onChange={(method) =>
           edit(
             'Spreading of a joint',
@@ -125,11 +127,8 @@ function GluedField({ group }: { readonly group: JointGroup }) {
   );
 }
 
-const METHOD_CHOICES: readonly { readonly value: string; readonly name: string }[] = [
-  { value: 'as-laid', name: 'the build’s method' },
-  ...METHOD_OPTIONS,
-];
 const AS_LAID = 'as-laid';
+const AS_THE_BUILD = [{ value: AS_LAID, name: 'the build’s method' }, ...METHOD_OPTIONS];
 const GLUED_OPTIONS: readonly { readonly value: GluedRegion | typeof AS_LAID; readonly name: string }[] = [
   { value: AS_LAID, name: 'as this kind is glued' },
   ...GLUED_REGIONS.map((value) => ({ value, name: GLUED_WORDS[value] })),

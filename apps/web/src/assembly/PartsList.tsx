@@ -1,6 +1,6 @@
 import { type Condition, CONDITIONS } from '@lean-clasp/core/assembly';
 import { LIMITS } from '@lean-clasp/core/basics';
-import { CONDITION_WORDS, SPECIES_OPTIONS, sideWords } from '@lean-clasp/words';
+import { CONDITION_WORDS, sideWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
@@ -14,6 +14,7 @@ import { Tick } from '../parts/Tick';
 import { usePlan } from '../planner/plan-context';
 import { NumberField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
+import { WoodChoice } from '../shop/WoodChoice';
 import { useOpenBuild } from '../workspace/open-build';
 import { noteParts } from './edits';
 import { groupParts, nameOfGroup, type PartGroup } from './groups';
@@ -72,7 +73,7 @@ export function PartsList() {
         aria-label="Cutting list"
         tabIndex={0}
         onPaste={(event) => {
-          const result = pastedNotes(event.clipboardData.getData('text'), plan.facts.parts);
+          const result = pastedNotes(event.clipboardData.getData('text'), plan.facts.parts, plan.shop.woods);
           if (result.notes.length > 0) {
             event.preventDefault();
             edit('Pasted parts', (before) =>
@@ -132,12 +133,9 @@ function GroupRow({ group, sets }: { readonly group: PartGroup; readonly sets: n
             </Typography>
           )}
           <FieldRow>
-            <Choice
-              label="Wood"
+            <WoodChoice
               value={note?.species ?? part.species}
-              options={SPECIES_OPTIONS}
               onChange={(species) => edit(`Wood of ${name}`, noteParts(ids, { species }))}
-              width={190}
             />
             <NumberField
               label="Moisture, metered"

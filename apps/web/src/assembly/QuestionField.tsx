@@ -1,9 +1,10 @@
 import type { Answer, Question } from '@lean-clasp/core/kinds';
-import { SPECIES_OPTIONS, choiceWords } from '@lean-clasp/words';
+import { choiceWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
 import { Choice } from '../parts/Choice';
 import { LengthField, NumberField } from '../quantities/fields';
+import { WoodChoice } from '../shop/WoodChoice';
 
 /** An answer that is a list of numbers; empty where it is none. */
 export const numbersOf = (answer: Answer | undefined): readonly number[] =>
@@ -62,15 +63,7 @@ export function QuestionField({ label, question, answer, pieces, onChange }: Que
         />
       );
     case 'species':
-      return (
-        <Choice
-          label={label}
-          value={String(answer)}
-          options={SPECIES_OPTIONS}
-          onChange={onChange}
-          width={200}
-        />
-      );
+      return <WoodChoice label={label} value={String(answer)} onChange={onChange} width={200} />;
     case 'choice':
       return (
         <Choice

@@ -1,3 +1,4 @@
+import { DEMO_SHOP } from '@lean-clasp/core/demo';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { renderBuild } from '../../test/render-build';
 import { retype } from '../../test/render-build';
@@ -24,6 +25,35 @@ describe('Fit of an assembly', () => {
     await retype(user, 'Sides', '5');
     expect(await screen.findByText(/Parts, 5 in all/)).toBeDefined();
     expect(build().answers['anglesDeg']).toEqual([108, 108, 108, 108, 108]);
+  });
+
+  it('offers the shop’s own woods for a kind and for a part, and plans with them', async () => {
+    const own = {
+      id: 'bog-oak',
+      name: 'Bog oak',
+      like: 'white-oak',
+      densityKgPerM3: 900,
+      cR: null,
+      cT: null,
+      openPored: true,
+      resinous: false,
+      oily: false,
+    };
+    const { user, build } = renderBuild(<AssemblyFit />, {}, 'scenery-flats', {
+      ...DEMO_SHOP,
+      woods: [own],
+    });
+    await screen.findByText(/Parts, 5 in all/);
+    await user.click(screen.getByRole('combobox', { name: 'Species' }));
+    await user.click(await screen.findByRole('option', { name: 'Bog oak' }));
+    expect(build().answers['species']).toBe('bog-oak');
+    expect(await screen.findByRole('button', { name: /stile, bog oak/ })).toBeDefined();
+    const list = await screen.findByRole('list', { name: 'Cutting list' });
+    fireEvent.paste(list, { clipboardData: { getData: () => 'rail 2\tcherry\nrail 3\tBog oak' } });
+    expect(build().partNotes).toMatchObject([
+      { id: 'rail-2', species: 'cherry' },
+      { id: 'rail-3', species: 'bog-oak' },
+    ]);
   });
 
   it('notes wood, moisture and state for all parts alike', async () => {

@@ -12,13 +12,17 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { type StoredBuild, useBuildsQuery, useRemoveBuildMutation } from '../api/api';
+import { useDocument } from '../documents/use-document';
 import { Loading } from '../frame/Loading';
 import { Page } from '../frame/Page';
+import { SHOP_ID } from '../shop/shop-id';
 import { BuildPicture } from './BuildPicture';
 
 /** Every build as a small drawing. */
 export function BuildsPage() {
   const { data: builds, isLoading, isError } = useBuildsQuery();
+  // Its own woods weigh and colour what is drawn.
+  useDocument('shops', SHOP_ID);
   const [leaving, setLeaving] = useState<StoredBuild | null>(null);
   return (
     <Page

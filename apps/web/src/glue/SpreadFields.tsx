@@ -1,5 +1,6 @@
 import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';
+import { useMethodOptions } from '../shop/own';
 
 /** Ways of wetting faces, in the words of the work. */
 export type FacesChoice = readonly { readonly value: '1' | '2'; readonly name: string }[];
@@ -28,7 +29,7 @@ export function SpreadFields({
       <Choice
         label="Spread with"
         value={method}
-        options={methods}
+        options={useMethodOptions(method, methods)}
         onChange={(next) => onChange('Spread with', { method: next })}
         width={170}
       />

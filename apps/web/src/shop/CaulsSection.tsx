@@ -1,6 +1,5 @@
 import { LIMITS } from '@lean-clasp/core/basics';
 import type { BlockLot, CaulLot, ShopDocument } from '@lean-clasp/core/formats';
-import { SPECIES_OPTIONS } from '@lean-clasp/words';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
@@ -9,6 +8,7 @@ import { LengthField, NumberField } from '../quantities/fields';
 import { makeId } from '../workspace/edits';
 import { changed, useEditShop } from './use-edit-shop';
 import { LotCount, LotGroup } from './LotGroup';
+import { WoodChoice } from './WoodChoice';
 
 const NEW_CAULS: Omit<CaulLot, 'id'> = {
   count: 2,
@@ -114,13 +114,7 @@ function CaulFields({ lot }: { readonly lot: CaulLot }) {
       }
     >
       <LotCount label="Cauls" count={lot.count} width={90} onChange={(count) => set('How many', { count })} />
-      <Choice
-        label="Wood"
-        value={lot.species}
-        options={SPECIES_OPTIONS}
-        onChange={(species) => set('Wood', { species })}
-        width={190}
-      />
+      <WoodChoice value={lot.species} onChange={(species) => set('Wood', { species })} />
       {(
         [
           ['Length', 'lengthMm', LIMITS.caulLengthMm],

@@ -7,6 +7,7 @@ import { Page } from '../frame/Page';
 import { AirSection } from './AirSection';
 import { CaulsSection } from './CaulsSection';
 import { HoursSection } from './HoursSection';
+import { OwnSection } from './OwnSection';
 import { PeopleSection } from './PeopleSection';
 import { RackSection } from './RackSection';
 import { ShelfSection } from './ShelfSection';
@@ -30,6 +31,7 @@ export function ShopPage() {
       <RackSection shop={shop} />
       <CaulsSection shop={shop} />
       <ShelfSection shop={shop} />
+      <OwnSection shop={shop} />
       <AirSection shop={shop} />
       <HoursSection shop={shop} />
       <PeopleSection shop={shop} />

@@ -9,6 +9,7 @@ import { renderPage } from '../../test/render-page';
 import { useDocument } from '../documents/use-document';
 import { CaulsSection } from './CaulsSection';
 import { HoursSection } from './HoursSection';
+import { OwnSection } from './OwnSection';
 import { PeopleSection } from './PeopleSection';
 import { RackSection } from './RackSection';
 import { SHOP_ID } from './shop-id';
@@ -31,6 +32,49 @@ const last = <T,>(of: readonly T[]): T => {
   if (found === undefined) throw new Error('there is none');
   return found;
 };
+
+describe('woods and spreaders of one’s own', () => {
+  it('takes a wood by its weight and the wood it is like, its movement in mm a metre, and forgets it again', async () => {
+    const { user, shop } = open(OwnSection);
+    await user.click(screen.getByRole('button', { name: 'Add a wood' }));
+    const [group] = lots('Wood Own wood');
+    if (group === undefined) throw new Error('no wood');
+    await pickIn(user, group, 'Most like', 'Cherry');
+    expect(within(group).getByText('empty: 2.48 mm/m')).toBeInTheDocument();
+    await fillIn(user, group, 'Weight', '910');
+    await fillIn(user, group, 'Moves, flat-sawn', '3.1');
+    await user.click(within(group).getByRole('checkbox', { name: 'oily' }));
+    const own = () => last(shop().woods ?? []);
+    expect(own()).toMatchObject({ like: 'cherry', densityKgPerM3: 910, cR: null, oily: true });
+    expect(own().cT).toBeCloseTo(0.0031, 12);
+    await fillIn(user, group, 'Moves, flat-sawn', '');
+    expect(own().cT).toBeNull();
+    await fillIn(user, group, 'Weight', '9100');
+    expect(own().densityKgPerM3).toBe(910);
+    await user.click(within(group).getByRole('button', { name: 'Remove the wood Own wood' }));
+    expect(shop().woods).toEqual([]);
+  });
+
+  it('takes a spreader by what was timed with it', async () => {
+    const { user, shop } = open(OwnSection);
+    await user.click(screen.getByRole('button', { name: 'Add a spreader' }));
+    const [group] = lots('Spreader own spreader');
+    if (group === undefined) throw new Error('no spreader');
+    await fillIn(user, group, 'Bead', '4');
+    await fillIn(user, group, 'Along an edge', '6');
+    await fillIn(user, group, 'Over a face', '');
+    await fillIn(user, group, 'Left on it', '15');
+    expect(last(shop().methods ?? [])).toMatchObject({
+      name: 'own spreader',
+      beadMPerMin: 4,
+      alongMPerMin: 6,
+      areaM2PerMin: null,
+      waste: 0.15,
+    });
+    await user.click(within(group).getByRole('button', { name: 'Remove the spreader own spreader' }));
+    expect(shop().methods).toEqual([]);
+  });
+});
 
 describe('the rack', () => {
   it('knows how far jaws reach in and what a turn adds, and forgets it again', async () => {

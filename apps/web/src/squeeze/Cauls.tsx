@@ -1,6 +1,5 @@
-import { findSpecies } from '@lean-clasp/core/materials';
 import type { RowPlan } from '@lean-clasp/core/plan';
-import { says } from '@lean-clasp/words';
+import { inSentence, says } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -8,17 +7,19 @@ import Typography from '@mui/material/Typography';
 import { Link as RouterLink } from 'react-router';
 import { Section } from '../frame/Page';
 import { useFormat } from '../quantities/use-format';
+import { useWoodName } from '../shop/own';
 import { useOpenBuild } from '../workspace/open-build';
 
 /** Pairs of cauls across: where they lie, what they press with, their crown and its template. */
 export function Cauls({ row }: { readonly row: RowPlan }) {
   const { id } = useOpenBuild();
   const f = useFormat();
+  const woodName = useWoodName();
   const { cauls } = row;
   if (cauls === null) return null;
   const { caul, crown, load, placesMm, listed, findings } = cauls;
   const places = placesMm.map((x) => f.length(x)).join(', ');
-  const wood = (findSpecies(caul.species)?.name ?? caul.species).toLowerCase();
+  const wood = inSentence(woodName(caul.species));
   return (
     <Section title="Cauls">
       <Typography>

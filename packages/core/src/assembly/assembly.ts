@@ -1,4 +1,5 @@
 import type { Finding } from '../findings';
+import type { OwnWood } from '../materials';
 import type { OneSided } from '../mechanics';
 import type { Solid, Vec3 } from '../solids';
 
@@ -183,6 +184,8 @@ export interface Dimension {
 
 /** A job as parts and joints in space. */
 export interface Assembly {
+  /** Woods of the person's own that its parts may be of, beside the catalogue. */
+  readonly woods?: readonly OwnWood[];
   readonly parts: readonly Part[];
   readonly joints: readonly Joint[];
   readonly aids: readonly Aid[];

@@ -1,5 +1,11 @@
 import { InputError } from '../basics/checks';
-import { type GluingTraits, resolveSpecies, type WoodProperties } from '../materials';
+import {
+  AT_TWELVE_PCT,
+  type GluingTraits,
+  type OwnWood,
+  resolveSpecies,
+  type WoodProperties,
+} from '../materials';
 import { MAIN_AXES, reach, solidPoints, solidVolume, type Surface, surfacesOf, type Vec3 } from '../solids';
 import type { Assembly, Part } from './assembly';
 import { type JointFacts, jointFacts } from './joint-facts';
@@ -11,6 +17,8 @@ export interface PartFacts {
   readonly wood: WoodProperties;
   readonly traits: GluingTraits;
   readonly woodName: string;
+  /** The wood of the catalogue that it is or resembles; null where there is none. */
+  readonly woodLike: string | null;
   readonly volumeMm3: number;
   readonly massKg: number;
   readonly surfaces: readonly Surface[];
@@ -35,14 +43,14 @@ export interface AssemblyFacts {
 type Reach = readonly [number, number];
 
 /**
- * Measures an assembly. Mass is at 12 % moisture: volume × specific gravity × 1.12.
+ * Measures an assembly. Mass is at 12 % moisture: volume × specific gravity × `AT_TWELVE_PCT`.
  * @throws InputError `inconsistent` where ids repeat, a joint names no part or joins one with itself, or two
  * parts that are to be joined do not touch; `unknown-id` for a species outside the catalogue.
  */
 export function deriveAssembly(assembly: Assembly): AssemblyFacts {
   const byId = new Map(assembly.parts.map((part) => [part.id, part]));
   if (byId.size < assembly.parts.length) throw unfit('parts', 'Two parts have one id.', 'ids that differ');
-  const parts = assembly.parts.map(partFacts);
+  const parts = assembly.parts.map((part, i) => partFacts(part, i, assembly.woods ?? []));
   const surfaces = new Map(parts.map(({ part, surfaces: own }) => [part.id, own]));
   const seen = new Set<string>();
   const joints = assembly.joints.map((joint, i) => {
@@ -97,16 +105,21 @@ function coverage(
   return covered;
 }
 
-function partFacts(part: Part, index: number): Omit<PartFacts, 'coveredMm2' | 'marks'> {
-  const { properties, traits, name } = resolveSpecies(part.species, `parts.${index}.species`);
+function partFacts(
+  part: Part,
+  index: number,
+  woods: readonly OwnWood[],
+): Omit<PartFacts, 'coveredMm2' | 'marks'> {
+  const { properties, traits, name, like } = resolveSpecies(part.species, `parts.${index}.species`, woods);
   const volumeMm3 = solidVolume(part.solid);
   return {
     part,
     wood: properties,
     traits,
     woodName: name,
+    woodLike: like,
     volumeMm3,
-    massKg: volumeMm3 * properties.sg * 1.12 * 1e-6,
+    massKg: volumeMm3 * properties.sg * AT_TWELVE_PCT * 1e-6,
     surfaces: surfacesOf(part.solid),
   };
 }

@@ -36,6 +36,11 @@ export const LIMITS = Object.freeze({
   friction: { min: 0.05, max: 1.5, unit: '' },
   altitudeM: { min: -400, max: 5000, unit: 'm' },
   minutes: { min: 0.1, max: 100000, unit: 'min' },
+  woodDensityKgPerM3: { min: 80, max: 1400, unit: 'kg/m³' },
+  changePerPct: { min: 0, max: 0.01, unit: '1/%' },
+  spreadingMPerMin: { min: 0.1, max: 60, unit: 'm/min' },
+  spreadingM2PerMin: { min: 0.005, max: 10, unit: 'm²/min' },
+  waste: { min: 0, max: 0.9, unit: '' },
   shelfMl: { min: 0, max: 100000, unit: 'mL' },
 } satisfies Record<string, Bounds>);
 

@@ -47,7 +47,7 @@ export function gatherList(plan: Plan): Finding[] {
   const { build, totals, facts, joints, row } = plan;
   const [lengthMm, widthMm] = [facts.toMm[0] - facts.fromMm[0], facts.toMm[1] - facts.fromMm[1]];
   const methods = [
-    ...new Set(joints.filter((each) => each.facts.gluedMm2 > 0).map(({ method }) => method.id)),
+    ...new Set(joints.filter((each) => each.facts.gluedMm2 > 0).map(({ method }) => method.name)),
   ];
   return [
     finding('gather-bench', 'informs', { lengthMm, widthMm }),

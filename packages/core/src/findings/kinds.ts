@@ -58,4 +58,6 @@ export interface KindValues {
   'faces-older': { part: string };
   'faces-old-glue': { part: string };
   'faces-finished': { part: string };
+  /** It was said to be of a wood that is no longer there. */
+  'wood-unknown': { part: string };
 }

@@ -3,7 +3,7 @@ import type { BuildDocument, ShopDocument } from '../formats';
 import type { Press } from '../mechanics';
 import { arrangements, glueJobOf, type Plan, planBuild, settlePlan, withSessions } from '../plan';
 import type { SequenceEffort } from '../sequence';
-import { covers, listSpreadMethods } from '../spread';
+import { covers, findSpreadMethod, listSpreadMethods } from '../spread';
 import { atHour, clampsLaidOut, oneMorePair } from './common-changes';
 import { glueCandidates } from './other-glues';
 import { outsideFirst } from './outside-first';
@@ -45,13 +45,14 @@ function candidatesFor(plan: Plan, shop: ShopDocument): Candidate[] {
     ...arrangedAnew(plan),
     ...glueCandidates(build, glueJobOf(plan, null), shop),
     ...warmWood(build),
-    ...listSpreadMethods()
-      .filter((method) => COMMON_METHODS.includes(method.id) && method.id !== build.glue.method)
+    ...[...listSpreadMethods().filter(({ id }) => COMMON_METHODS.includes(id)), ...(shop.methods ?? [])]
+      .map(({ id }) => findSpreadMethod(id, shop.methods))
+      .filter(({ id }) => id !== build.glue.method)
       .filter((method) =>
         plan.joints.every(({ facts }) => covers(method, facts.gluedMm2 / Math.max(1, facts.lengthMm))),
       )
-      .map(({ id }) => ({
-        change: finding('spread-with', 'informs', { method: id }),
+      .map(({ id, name }) => ({
+        change: finding('spread-with', 'informs', { method: name }),
         build: glue({ method: id }),
       })),
     {

@@ -2,6 +2,7 @@ import { longEnoughLots, panelOpeningMm, typicalLot } from '../assembly';
 import { lotForceN } from '../clamps';
 import { finding } from '../findings';
 import { caulPairsIn, type ShopDocument } from '../formats';
+import { resolveSpecies } from '../materials';
 import { positionsOn, withRow } from '../plan';
 import { closedDry } from './common-changes';
 import type { Candidate } from './rank';
@@ -83,7 +84,7 @@ function otherCauls({ build, job, cauls }: RowToChange, shop: ShopDocument): rea
     })),
     ...lots.map((lot) => ({
       change: finding('other-cauls', 'informs', {
-        species: lot.species,
+        species: resolveSpecies(lot.species, 'cauls.species', shop.woods).name,
         widthMm: lot.widthMm,
         depthMm: lot.depthMm,
         crownMm: lot.crownMm,

@@ -70,6 +70,35 @@ export const BottleSchema = strictObject({
   pricePerLitre: Type.Optional(orNull(Type.Number({ minimum: 0, maximum: 10000 }))),
 });
 
+/** A wood of the person's own. */
+const OwnWoodSchema = strictObject({
+  id: Id,
+  name: Type.String({ minLength: 1, maxLength: 60 }),
+  /** Id of a wood of the catalogue; whatever is not told is taken from it. */
+  like: ShortText,
+  /** At about 12 % moisture content. */
+  densityKgPerM3: bounded(LIMITS.woodDensityKgPerM3),
+  /** Radial and tangential change per per cent moisture; null: as the wood it is like. */
+  cR: orNull(bounded(LIMITS.changePerPct)),
+  cT: orNull(bounded(LIMITS.changePerPct)),
+  openPored: Type.Boolean(),
+  resinous: Type.Boolean(),
+  oily: Type.Boolean(),
+});
+
+/** A person's own way of getting glue onto the wood. */
+const OwnMethodSchema = strictObject({
+  id: Id,
+  name: Type.String({ minLength: 1, maxLength: 60 }),
+  /** Metres of bead a minute. */
+  beadMPerMin: bounded(LIMITS.spreadingMPerMin),
+  /** Along an edge, m/min, and over a face, m²/min; null where the bead is left as it is laid. */
+  alongMPerMin: orNull(bounded(LIMITS.spreadingMPerMin)),
+  areaM2PerMin: orNull(bounded(LIMITS.spreadingM2PerMin)),
+  /** Share of the glue that stays on the tool, the rag and the floor. */
+  waste: bounded(LIMITS.waste),
+});
+
 /** What the air usually does at one hour of the day. */
 const HourSchema = strictObject({
   hour: Type.Integer({ minimum: 0, maximum: 23 }),
@@ -126,6 +155,9 @@ export const ShopDocumentSchema = strictObject({
   blocks: Type.Optional(Type.Array(BlockLotSchema, { maxItems: 30 })),
   /** Height above the sea, for what a vacuum can give; left out: at the sea. */
   altitudeM: Type.Optional(bounded(LIMITS.altitudeM)),
+  /** Woods and spreading methods beside the catalogues; left out: none. */
+  woods: Type.Optional(Type.Array(OwnWoodSchema, { maxItems: 60 })),
+  methods: Type.Optional(Type.Array(OwnMethodSchema, { maxItems: 30 })),
   bottles: Type.Array(BottleSchema, { maxItems: 60 }),
   /** This person's minutes over the built-in ones: 1.2 is a fifth slower. */
   paceFactor: Type.Number({ minimum: 0.3, maximum: 4 }),

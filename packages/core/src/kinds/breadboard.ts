@@ -47,7 +47,7 @@ export const BREADBOARD = defineKind({
       );
     }
     const third = t / 3;
-    const wood = resolveSpecies(species).properties;
+    const wood = resolveSpecies(species, 'answers.species', season.woods).properties;
     const gluedMm = Math.min(
       w / pegs,
       heldWidthMm({ wood, mcLowPct: season.lowPct, mcHighPct: season.highPct }),
@@ -117,7 +117,7 @@ function slotFindings(
   season: Season,
   pegsMm: readonly number[],
 ): Finding[] {
-  const wood = resolveSpecies(species).properties;
+  const wood = resolveSpecies(species, 'answers.species', season.woods).properties;
   return pegsMm
     .map((atMm, i) => ({ atMm, peg: i + 1 }))
     .filter(({ atMm }) => Math.abs(atMm) > 1e-9)

@@ -1,14 +1,17 @@
 import type { SqueezeOutAccess } from '../choice';
 import type { Assembly, Part, PartRole, Ring } from '../assembly';
 import type { Board, RowSection } from '../formats';
+import type { OwnWood } from '../materials';
 import { MAIN_AXES, type Solid, type Vec3 } from '../solids';
 import { type Answers, type AnswersTo, checkAnswers, type Questions, startingAnswers } from './question';
 
-/** Moisture contents that matter to a layout: today's and the year's extremes, %. */
+/** What a layout needs to know of the place: moisture contents of today and of the year's extremes, %, and woods beside the catalogue. */
 export interface Season {
   readonly nowPct: number;
   readonly lowPct: number;
   readonly highPct: number;
+  /** Of the person's own; left out: none. */
+  readonly woods?: readonly OwnWood[];
 }
 
 /** Things to be done before the first bead; interfaces turn them into sentences. */
@@ -60,7 +63,7 @@ export type Preparation = (typeof PREPARATIONS)[number];
 export type KindCaution = 'heavy' | 'springs' | 'bags' | 'hot' | 'old-finish' | 'saw-work' | 'epoxy' | 'iron';
 
 /** Everything a kind lays out from its answers. */
-export type Layout = Omit<Assembly, 'parts'> & { readonly parts: readonly PartDraft[] };
+export type Layout = Omit<Assembly, 'parts' | 'woods'> & { readonly parts: readonly PartDraft[] };
 
 /** A part as a kind lays it out; moisture and condition are the person's to add. */
 export type PartDraft = Omit<Part, 'mcPct' | 'ring' | 'condition' | 'faceTurned' | 'edgeTurned'> &
@@ -146,13 +149,13 @@ export function defineKind<Q extends Questions>(
     squeezeOut: 'open',
     asksOfGlue: {},
     ...kind,
-    row: row === undefined ? null : (answers) => row(checkAnswers(kind.questions, answers)),
+    row: row === undefined ? null : (answers) => row(checkAnswers(kind.questions, answers, null)),
     layOut: (answers, season, boards = []) => ({
       ...PLAIN_LAYOUT,
       row: row !== undefined,
       oneGo: row !== undefined,
       inTurn: row !== undefined,
-      ...kind.layOut(checkAnswers(kind.questions, answers), season, boards),
+      ...kind.layOut(checkAnswers(kind.questions, answers, season.woods), season, boards),
     }),
   };
 }

@@ -1,7 +1,9 @@
 import type { Assembly, GluedRegion, Ring } from '../assembly';
 import type { BuildDocument } from '../formats';
+import { finding } from '../findings';
+import { findSpecies, type OwnWood } from '../materials';
 import { freeLayout } from './free';
-import type { Layout } from './kind';
+import type { Layout, Season } from './kind';
 import { findKind, FREE } from './list';
 
 /** Share of the contact that each choice glues. */
@@ -11,19 +13,32 @@ const GLUED_SHARE: Readonly<Record<GluedRegion, number>> = { full: 1, middle: 1 
  * The assembly that a build describes: its kind's layout, or the person's own parts, with what was noted at
  * the bench.
  * @param nowPct moisture content of wood of ordinary thickness that lies in the shop, %.
+ * @param woods of the shop's own, beside the catalogue.
  * @throws InputError for answers that cannot be made, with the nearest that can.
  */
-export function layAssembly(build: BuildDocument, nowPct: number): Assembly {
-  const layout = layOut(build, nowPct);
+export function layAssembly(build: BuildDocument, nowPct: number, woods: readonly OwnWood[] = []): Assembly {
+  const layout = layOut(build, { nowPct, ...build.mcInUse, woods });
+  const known = (species: string | null | undefined) =>
+    species === null ||
+    species === undefined ||
+    findSpecies(species) !== undefined ||
+    woods.some(({ id }) => id === species);
   const parts = new Map(build.partNotes.map((note) => [note.id, note]));
   const joints = new Map(build.jointNotes.map((note) => [note.id, note]));
   return {
     ...layout,
+    woods,
+    findings: [
+      ...layout.findings,
+      ...layout.parts
+        .filter(({ id }) => !known(parts.get(id)?.species))
+        .map(({ label }) => finding('wood-unknown', 'warns', { part: label })),
+    ],
     parts: layout.parts.map((draft) => {
       const note = parts.get(draft.id);
       return {
         ...draft,
-        species: note?.species ?? draft.species,
+        species: known(note?.species) ? (note?.species ?? draft.species) : draft.species,
         mcPct: note?.mcPct ?? draft.mcPct ?? null,
         ring: draft.ring === undefined || draft.ring === null ? null : turned(draft.ring, note),
         condition: note?.condition ?? 'fresh',
@@ -53,8 +68,8 @@ function turned(ring: Ring, note: BuildDocument['partNotes'][number] | undefined
   };
 }
 
-function layOut(build: BuildDocument, nowPct: number): Layout {
+function layOut(build: BuildDocument, season: Season): Layout {
   return build.template === FREE
     ? freeLayout(build.free.parts, build.free.joints)
-    : findKind(build.template).layOut(build.answers, { nowPct, ...build.mcInUse }, build.boards);
+    : findKind(build.template).layOut(build.answers, season, build.boards);
 }

@@ -1,5 +1,5 @@
 import { type Bounds, boundsInWords, InputError, within } from '../basics/checks';
-import { resolveSpecies } from '../materials';
+import { type OwnWood, resolveSpecies } from '../materials';
 
 /**
  * One of the few things a kind of glue-up asks. `value` is the answer it starts from. What is asked `later` has a usual answer
@@ -103,9 +103,14 @@ export function startingAnswers<Q extends Questions>(questions: Q): AnswersTo<Q>
 
 /**
  * Fills in what is missing and checks the rest.
+ * @param woods of the person's own, beside the catalogue; null where woods do not matter and are not looked up.
  * @throws InputError naming the answer, what is wrong with it and what is allowed.
  */
-export function checkAnswers<Q extends Questions>(questions: Q, answers: Answers): AnswersTo<Q> {
+export function checkAnswers<Q extends Questions>(
+  questions: Q,
+  answers: Answers,
+  woods: readonly OwnWood[] | null = [],
+): AnswersTo<Q> {
   const stray = Object.keys(answers).find((name) => !(name in questions));
   if (stray !== undefined) {
     throw new InputError(
@@ -115,18 +120,21 @@ export function checkAnswers<Q extends Questions>(questions: Q, answers: Answers
       Object.keys(questions).join(', '),
     );
   }
+  const all = { ...startingAnswers(questions), ...answers };
   return Object.fromEntries(
     Object.entries(questions).map(([name, question]) => [
       name,
-      checkAnswer(question, answers[name] ?? question.value, `answers.${name}`, {
-        ...startingAnswers(questions),
-        ...answers,
-      }),
+      checkAnswer(question, answers[name] ?? question.value, `answers.${name}`, { all, woods }),
     ]),
   ) as AnswersTo<Q>;
 }
 
-function checkAnswer(question: Question, answer: Answer, field: string, all: Answers): Answer {
+function checkAnswer(
+  question: Question,
+  answer: Answer,
+  field: string,
+  { all, woods }: { readonly all: Answers; readonly woods: readonly OwnWood[] | null },
+): Answer {
   switch (question.kind) {
     case 'length':
     case 'number':
@@ -144,7 +152,7 @@ function checkAnswer(question: Question, answer: Answer, field: string, all: Ans
       return count;
     }
     case 'species':
-      resolveSpecies(String(answer), field);
+      if (woods !== null) resolveSpecies(String(answer), field, woods);
       return String(answer);
     case 'choice':
       return oneOfChoices(question.options, String(answer), field);

@@ -45,7 +45,7 @@ export const STRIP_PLANKING = defineKind({
   faces: 1,
   method: 'stiff-brush',
   squeezeOut: 'planed',
-  layOut: ({ species, planks, lengthMm, plankMm: h, thicknessMm: t, ratio }) => {
+  layOut: ({ species, planks, lengthMm, plankMm: h, thicknessMm: t, ratio }, { woods }) => {
     const slope = ratio * t;
     if (slope > lengthMm / 3) {
       throw new InputError(
@@ -74,7 +74,7 @@ export const STRIP_PLANKING = defineKind({
       part('pole', n, species, solidOf(extruded('z', outlineOf(n), 0, h)), X, [middle + slope / 2, h, t]);
     const scarf = joint('scarf', partId('pole', 1), partId('pole', 2));
     const edges = [1, 2].map((n) => joint('edge', 'board', partId('pole', n)));
-    const everyMm = heldEveryMm(h, t, resolveSpecies(species).properties.eLMPa);
+    const everyMm = heldEveryMm(h, t, resolveSpecies(species, 'answers.species', woods).properties.eLMPa);
     return {
       parts: [
         // The plank below, glued before.

@@ -23,7 +23,10 @@ export const VENEERED_SHEET = defineKind({
   faces: 1,
   method: 'roller',
   asksOfGlue: { veneer: 'sheet' },
-  layOut: ({ veneerSpecies, coreSpecies, lengthMm, widthMm, coreMm, veneerMm, overhangMm: o, faces }) => {
+  layOut: (
+    { veneerSpecies, coreSpecies, lengthMm, widthMm, coreMm, veneerMm, overhangMm: o, faces },
+    { woods },
+  ) => {
     const sheet = (number: number, z: number, label: string) => ({
       ...part(
         'veneer',
@@ -62,7 +65,13 @@ export const VENEERED_SHEET = defineKind({
         oneSided:
           faces === 'both'
             ? null
-            : { lengthMm, widthMm, coreMm, veneerMm, veneer: resolveSpecies(veneerSpecies).properties },
+            : {
+                lengthMm,
+                widthMm,
+                coreMm,
+                veneerMm,
+                veneer: resolveSpecies(veneerSpecies, 'answers.veneerSpecies', woods).properties,
+              },
       },
       findings: faces === 'one' ? [finding('one-sided', 'warns')] : [],
     };

@@ -1,6 +1,7 @@
 export { breadboardSlot, HELD_MOVES_MM, type HeldAcross, heldMovesMm, heldWidthMm } from './breadboard';
 export { drawboreMm } from './drawbore';
 export { roughSize } from './milling';
+export { AT_TWELVE_PCT, type OwnWood } from './own-wood';
 export { findSpecies, listSpecies, resolveSpecies } from './find-species';
 export { equilibriumMoisturePct, vapourPressureDeficitKPa } from './moisture';
 export { cupSagittaMm, movementMm } from './movement';

@@ -74,7 +74,7 @@ export function glueJobOf(plan: PlanParts, today: string | null): GlueJob {
     ),
     sg: Math.min(...facts.parts.map(({ wood }) => wood.sg)),
     traits: sharedTraits(facts.parts),
-    paleWood: anyPart(({ part }) => PALE_WOODS.has(part.species)),
+    paleWood: anyPart(({ woodLike }) => PALE_WOODS.has(woodLike ?? '')),
     endGrainShare: area === 0 ? 0 : ends / area,
     veneer:
       build.glue.method === 'thinned-coats' || facts.assembly.pressedBy === 'iron'

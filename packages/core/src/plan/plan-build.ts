@@ -32,13 +32,15 @@ const BOARD_MM = 20;
  */
 export function planBuild(build: BuildDocument, shop: ShopDocument): Plan {
   const climate = build.climate ?? shop.climate;
-  const facts = deriveAssembly(layAssembly(build, storedMoisturePct(BOARD_MM, PLAIN_TRAITS, shop)));
+  const facts = deriveAssembly(
+    layAssembly(build, storedMoisturePct(BOARD_MM, PLAIN_TRAITS, shop), shop.woods),
+  );
   const bottled = adhesiveOf(build.glue.adhesive, shop, 'glue.adhesive');
   const adhesive = facts.assembly.pressedBy === 'iron' ? asDriedFilm(bottled) : bottled;
   const partMcPct = facts.parts.map(
     ({ part, traits }) => part.mcPct ?? storedMoisturePct(Math.min(...part.blankMm), traits, shop),
   );
-  const bare = planJoints({ build, climate, facts, adhesive, partMcPct });
+  const bare = planJoints({ build, climate, facts, adhesive, partMcPct, methods: shop.methods ?? [] });
   const row = facts.assembly.row
     ? planRow({ build, shop, adhesive, panel: panelOf(facts), boardMcPct: partMcPct, joints: bare })
     : null;

@@ -60,18 +60,23 @@ export function listSpreadMethods(): readonly SpreadMethod[] {
   return METHODS;
 }
 
+/** A method of the person's own: as any other, once over. */
+export type OwnMethod = Omit<SpreadMethod, 'coats'>;
+
 /**
  * Looks a method up.
+ * @param own methods of the person's own, beside the catalogue.
  * @throws InputError `unknown-id`.
  */
-export function findSpreadMethod(id: string): SpreadMethod {
-  const found = byId.get(id);
+export function findSpreadMethod(id: string, own: readonly OwnMethod[] = []): SpreadMethod {
+  const mine = own.find((method) => method.id === id);
+  const found = byId.get(id) ?? (mine === undefined ? undefined : { ...mine, coats: 1 });
   if (found === undefined) {
     throw new InputError(
       'unknown-id',
       'method',
-      `There is no spreading method "${id}".`,
-      `one of ${[...byId.keys()].join(', ')}`,
+      `There is no spreading method "${id}", nor among the shop’s own.`,
+      `one of ${[...byId.keys(), ...own.map((method) => method.id)].join(', ')}`,
     );
   }
   return found;

@@ -63,7 +63,11 @@ export function newBuild(start: BuildStart, shop: ShopDocument, makeId: () => st
   const given = kind === null ? {} : { ...startOf(kind), ...answers };
   const mcInUse = moistureInUse(service);
   // Refuses what cannot be made before anything is kept.
-  const layout = kind?.layOut(given, { nowPct: (mcInUse.lowPct + mcInUse.highPct) / 2, ...mcInUse });
+  const layout = kind?.layOut(given, {
+    nowPct: (mcInUse.lowPct + mcInUse.highPct) / 2,
+    ...mcInUse,
+    woods: shop.woods ?? [],
+  });
   return {
     format: 'lean-clasp/build',
     version: BUILD_VERSION,
@@ -113,8 +117,10 @@ function boardOf({ species, blankMm, ring }: PartDraft, makeId: () => string): B
 const BLOCK_MM = 20;
 
 /** Whether some clamp of the rack at full pull prints its jaw into the softest of the parts. */
-function jawsBite(parts: readonly PartDraft[], { rack }: ShopDocument): boolean {
-  const bearsMPa = Math.min(...parts.map(({ species }) => resolveSpecies(species).properties.compPerpMPa));
+function jawsBite(parts: readonly PartDraft[], { rack, woods }: ShopDocument): boolean {
+  const bearsMPa = Math.min(
+    ...parts.map(({ species }) => resolveSpecies(species, 'answers.species', woods).properties.compPerpMPa),
+  );
   return rack.some((lot) => lotForceN(lot) / (lot.padWidthMm * lot.padHeightMm) > bearsMPa);
 }
 

@@ -5,7 +5,7 @@ import { sharedTraits } from '../../materials';
 import { closingForceN } from '../../mechanics';
 import { remembered } from '../../basics/remembered';
 import { reach, solidPoints } from '../../solids';
-import { findSpreadMethod, spread, TAKE_UP_MIN } from '../../spread';
+import { findSpreadMethod, type OwnMethod, spread, TAKE_UP_MIN } from '../../spread';
 import { type ClosingAdvice, closingAdvice } from './closing';
 import { closingWork } from './closing-work';
 import type { JointNeed, PlannedJoint } from './planned-joint';
@@ -18,6 +18,8 @@ export interface JointInputs {
   readonly facts: AssemblyFacts;
   readonly adhesive: Adhesive;
   readonly partMcPct: readonly number[];
+  /** Spreading methods of the shop's own. */
+  readonly methods: readonly OwnMethod[];
 }
 
 /** Joints whose gap clamps can bend shut; in all others a gap is glue or a new cut. */
@@ -62,7 +64,7 @@ function planJoint(facts: JointFacts, first: boolean, context: JointContext): Pl
   const moistures = indices.map((i) => partMcPct[i] ?? 0);
   const own = build.jointNotes.find(({ id }) => id === facts.joint.id)?.spread;
   const faces = own?.faces ?? build.glue.faces;
-  const method = findSpreadMethod(own?.method ?? build.glue.method);
+  const method = findSpreadMethod(own?.method ?? build.glue.method, context.methods);
   const dry = facts.gluedMm2 === 0;
   const gap = readGaps(facts.joint.gapsMm);
   const closingN = closingForce(facts, gap?.gapMm ?? null, both, adhesive.gapMm);

@@ -83,7 +83,7 @@ function spreadInstruction(plan: Plan, id: string): Finding {
     line: joint?.facts.label ?? '',
     board: labelOf(plan, joint?.facts.joint.a ?? ''),
     faces: joint?.faces ?? 1,
-    method: joint?.method.id ?? '',
+    method: joint?.method.name ?? '',
     massG: joint?.spread.massG ?? 0,
   });
 }

@@ -80,7 +80,7 @@ export function planCauls({
     bowMm: build.dryFit.bowMm ?? 0,
     windMm: build.dryFit.twistMm ?? 0,
   });
-  const { eLMPa } = resolveSpecies(caul.species, 'cauls.species').properties;
+  const { eLMPa } = resolveSpecies(caul.species, 'cauls.species', shop.woods).properties;
   const needed = caulCrown({
     lengthMm: panel.widthMm,
     widthMm: caul.widthMm,

@@ -1,11 +1,12 @@
 import { LIMITS } from '@lean-clasp/core/basics';
 import type { Board } from '@lean-clasp/core/formats';
-import { CUT_OPTIONS, SPECIES_OPTIONS } from '@lean-clasp/words';
+import { CUT_OPTIONS } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Choice } from '../../../parts/Choice';
 import { FieldRow } from '../../../parts/FieldRow';
 import { LengthField, NumberField } from '../../../quantities/fields';
+import { WoodChoice } from '../../../shop/WoodChoice';
 import { changeBoard, likeThisBoard, removeBoard } from '../../edits';
 import { useOpenBuild } from '../../open-build';
 
@@ -34,10 +35,9 @@ export function BoardFields({ board, label }: { readonly board: Board; readonly 
         {length('Width', 'widthMm', 'boardWidthMm')}
         {length('Thickness', 'thicknessMm', 'boardThicknessMm')}
         {length('Length', 'lengthMm', 'boardLengthMm')}
-        <Choice
+        <WoodChoice
           label="Species"
           value={board.species}
-          options={SPECIES_OPTIONS}
           onChange={(species) => set('Species', { species })}
           width={180}
         />

@@ -17,7 +17,6 @@ import { CSS } from '@dnd-kit/utilities';
 import DragIndicatorIcon from '@mui/icons-material/DragIndicator';
 import { type Board, MOST_BOARDS } from '@lean-clasp/core/formats';
 import { boardLabel } from '@lean-clasp/core/kinds';
-import { findSpecies } from '@lean-clasp/core/materials';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
@@ -27,6 +26,7 @@ import { isSelected, useSelection } from '../../../drawing/selection';
 import { Section } from '../../../frame/Page';
 import { useFormat } from '../../../quantities/use-format';
 import { addBoard, reorderBoards } from '../../edits';
+import { useWoodName } from '../../../shop/own';
 import { useOpenBuild } from '../../open-build';
 import { BoardFields } from './BoardFields';
 
@@ -67,6 +67,7 @@ export function BoardList() {
 
 function BoardRow({ board, label }: { readonly board: Board; readonly label: string }) {
   const f = useFormat();
+  const woodName = useWoodName();
   const { selected, select } = useSelection();
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: board.id });
   const open = isSelected(selected, 'board', board.id);
@@ -103,7 +104,7 @@ function BoardRow({ board, label }: { readonly board: Board; readonly label: str
             {label}
           </Box>
           <Box component="span" sx={{ flex: 1, textAlign: 'left' }}>
-            {findSpecies(board.species)?.name ?? board.species}
+            {woodName(board.species)}
           </Box>
           <Box component="span" sx={{ fontFamily: FIGURE_FACE, fontSize: '0.9375rem' }}>
             {f.length(board.widthMm)}

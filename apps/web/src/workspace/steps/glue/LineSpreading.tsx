@@ -11,6 +11,7 @@ import { Choice } from '../../../parts/Choice';
 import { FieldRow } from '../../../parts/FieldRow';
 import { type FacesChoice, SpreadFields } from '../../../glue/SpreadFields';
 import { useFormat } from '../../../quantities/use-format';
+import { useMethodOptions } from '../../../shop/own';
 import { noteJoints } from '../../../assembly/edits';
 import { useOpenBuild } from '../../open-build';
 import { SpreadingHead } from '../../../glue/SpreadingHead';
@@ -25,6 +26,8 @@ const FACES: FacesChoice = [
 const EDGE_METHODS = listSpreadMethods()
   .filter(({ id }) => !['hot-nozzle', 'thinned-coats', 'joint-brush'].includes(id))
   .map(({ id, name }) => ({ value: id, name }));
+
+const AS_THE_REST_OR = [{ value: AS_THE_REST, name: 'as the rest' }, ...EDGE_METHODS];
 
 /** How the glue goes on, and how much of it each line takes. */
 export function LineSpreading({ plan, row }: { readonly plan: Plan; readonly row: RowPlan }) {
@@ -78,6 +81,8 @@ export function LineSpreading({ plan, row }: { readonly plan: Plan; readonly row
 function OwnWay({ row }: { readonly row: RowPlan }) {
   const { build, edit } = useOpenBuild();
   const { selected } = useSelection();
+  const method = build.jointNotes.find(({ id }) => isSelected(selected, 'joint', id))?.spread?.method;
+  const methods = useMethodOptions(method ?? AS_THE_REST, AS_THE_REST_OR);
   const chosen = row.lines.find(({ line }) => isSelected(selected, 'joint', line.id));
   if (chosen === undefined) return null;
   const { id, label } = chosen.line;
@@ -89,7 +94,7 @@ function OwnWay({ row }: { readonly row: RowPlan }) {
       <Choice
         label={`Line ${label} with`}
         value={own?.method ?? AS_THE_REST}
-        options={[{ value: AS_THE_REST, name: 'as the rest' }, ...EDGE_METHODS]}
+        options={methods}
         onChange={(method) =>
           method === AS_THE_REST
             ? edit(`Line ${label} as the rest`, noteJoints([id], { spread: undefined }))

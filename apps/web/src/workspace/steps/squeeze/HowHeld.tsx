@@ -1,6 +1,5 @@
 import { LIMITS } from '@lean-clasp/core/basics';
 import { caulPairsIn, type RowSection } from '@lean-clasp/core/formats';
-import { findSpecies } from '@lean-clasp/core/materials';
 import { rowOf, withRow } from '@lean-clasp/core/plan';
 import { memo } from 'react';
 import { Section } from '../../../frame/Page';
@@ -10,6 +9,7 @@ import { Tick } from '../../../parts/Tick';
 import { LengthField, NumberField } from '../../../quantities/fields';
 import { useFormat } from '../../../quantities/use-format';
 import { withCaulLot } from '../../edits';
+import { useWoodName } from '../../../shop/own';
 import { useOpenBuild } from '../../open-build';
 
 const PACKING = [
@@ -44,6 +44,7 @@ export const HowHeld = memo(function HowHeld({ offMiddleMm, outlined }: HowHeldP
   const row = rowOf(build);
   const { edge, holding } = row;
   const f = useFormat();
+  const woodName = useWoodName();
   const hold = (label: string, change: Partial<Holding>) =>
     edit(label, (before) => withRow(before, { holding: { ...rowOf(before).holding, ...change } }));
   return (
@@ -125,7 +126,7 @@ export const HowHeld = memo(function HowHeld({ offMiddleMm, outlined }: HowHeldP
               { value: '', name: 'whichever fits' },
               ...(shop.cauls ?? []).map((lot) => ({
                 value: lot.id,
-                name: `${findSpecies(lot.species)?.name ?? lot.species}, ${f.length(lot.lengthMm)}, crown ${f.fine(lot.crownMm)}`,
+                name: `${woodName(lot.species)}, ${f.length(lot.lengthMm)}, crown ${f.fine(lot.crownMm)}`,
               })),
             ]}
             onChange={(caulLot) => edit('Which cauls', withCaulLot(caulLot))}
