@@ -63,6 +63,9 @@ const QUESTION_WORDS: Readonly<Record<string, string>> = {
   joinery: 'Joints',
   outline: 'Outline',
   corners: 'Top and bottom in',
+  shelfJoint: 'Shelves in',
+  proudMm: 'Stands proud by',
+  strip: 'Strips',
   chain: 'Outline',
   pressed: 'Pressed',
   frames: 'Frames alike',
@@ -108,6 +111,9 @@ const CHOICE_WORDS: Readonly<Record<string, string>> = {
   'half-lap': 'half lap',
   housing: 'housings',
   rebate: 'rebates',
+  'through-tenon': 'through tenons',
+  'on-the-back': 'on the back',
+  'in-grooves': 'in grooves, under the levels',
   oval: 'oval, sawn first',
   'live-edge': 'live edges',
   closed: 'closed',
@@ -321,6 +327,10 @@ export const KIND_FINDINGS: Words<KindValues> = {
   'faces-older': ({ part }) => `${capital(part)}: cut days ago. Take a fresh shaving before gluing.`,
   'faces-old-glue': ({ part }) => `${capital(part)}: old glue on it. Scrape it back to wood.`,
   'faces-finished': ({ part }) => `${capital(part)}: finish on the glue face. Take it off.`,
+  'u-blocks': ({ blocks, thickMm, highMm, tenons, slotWideMm, slotDeepMm }, f) =>
+    `Tenon ends come out at the sides: ${blocks} blocks of ${f.sizes([highMm, thickMm])} as long as the sides are deep, each with ${tenons === 1 ? 'a slot' : `${tenons} slots`} of ${f.sizes([slotWideMm, slotDeepMm])} over them [judgement], so that the jaws press the side home and not the tenons.`,
+  'strips-in-dry-case': ({ strips, clearMm }, f) =>
+    `Glue the ${strips === 1 ? 'strip' : `${strips} strips`} to the levels while the case stands dry around them: it holds them true. No glue within ${f.length(clearMm)} of their ends, which stay loose in their grooves until the case is glued.`,
   'wood-unknown': ({ part }) =>
     `${capital(part)}: its wood is no longer among the shop’s own; it is taken as the rest. Choose its wood again.`,
 };

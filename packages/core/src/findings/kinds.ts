@@ -57,6 +57,15 @@ export interface KindValues {
   };
   'faces-older': { part: string };
   'faces-old-glue': { part: string };
+  'u-blocks': {
+    blocks: number;
+    thickMm: number;
+    highMm: number;
+    tenons: number;
+    slotWideMm: number;
+    slotDeepMm: number;
+  };
+  'strips-in-dry-case': { strips: number; clearMm: number };
   'faces-finished': { part: string };
   /** It was said to be of a wood that is no longer there. */
   'wood-unknown': { part: string };

@@ -1,10 +1,37 @@
 import { InputError } from '../basics/checks';
+import { finding } from '../findings';
+import type { Aid, JointKind } from '../assembly';
 import { box, type Prism } from '../solids';
-import { BAR_CLAMPS, defineKind, joint, PADS_MM, part, partId, upTo, X, Z } from './kind';
-import { askChoice, askCount, askLength, askSpecies } from './question';
+import { layStrips, STRIP_CLAMPS, STRIP_END_MM } from './case-strips';
+import { BAR_CLAMPS, defineKind, joint, PADS_MM, part, partId, upTo, X, Y, Z } from './kind';
+import { type Answers, askChoice, askCount, askLength, askSpecies, later, onlyWhen } from './question';
 
 /** Depth of a housing as a share of the side. */
 const HOUSING_SHARE = 1 / 3;
+/** Thickness of a through tenon as a share of its shelf. */
+const TENON_SHARE = 0.6;
+/** One through tenon for so much of a shelf's depth [judgement], mm. */
+const TENON_EVERY_MM = 120;
+/** A block with slots for the ends of tenons, so that it presses on the side around them [judgement]. */
+const U_BLOCK = { thickMm: 25, beyondMm: 20, roomMm: 3 };
+
+/** How levels are let into the sides. */
+const CORNERS = ['housing', 'rebate', 'through-tenon'] as const;
+type Corner = (typeof CORNERS)[number];
+const JOINT_OF: Readonly<Record<Corner, JointKind>> = {
+  housing: 'housing',
+  rebate: 'rebate',
+  'through-tenon': 'mortise-tenon',
+};
+const hasThrough = ({ corners, shelfJoint, shelves }: Answers): boolean =>
+  corners === 'through-tenon' || (shelfJoint === 'through-tenon' && Number(shelves) > 0);
+
+/** From and to of each tenon over the depth of a case: as wide as the wood between them. */
+function tenonsOver(depthMm: number): (readonly [number, number])[] {
+  const count = Math.max(1, Math.round(depthMm / TENON_EVERY_MM));
+  const wide = depthMm / (2 * count + 1);
+  return upTo(count).map((n) => [(2 * n - 1) * wide, 2 * n * wide]);
+}
 
 /** A box of two sides, top, bottom and shelves, with strips across its back. */
 export const CASE = defineKind({
@@ -17,7 +44,16 @@ export const CASE = defineKind({
     thicknessMm: askLength(19, 9, 50),
     shelves: askCount(2, 0, 10),
     backStrips: askCount(2, 0, 6),
-    corners: askChoice(['housing', 'rebate'], 'housing'),
+    corners: askChoice(CORNERS, 'housing'),
+    shelfJoint: onlyWhen(
+      later(askChoice(['housing', 'through-tenon'], 'housing')),
+      ({ shelves }) => Number(shelves) > 0,
+    ),
+    proudMm: onlyWhen(later(askLength(1, 0, 15)), hasThrough),
+    strip: onlyWhen(
+      later(askChoice(['on-the-back', 'in-grooves'], 'on-the-back')),
+      ({ backStrips }) => Number(backStrips) > 0,
+    ),
   },
   preparation: [
     'fresh-faces',
@@ -32,7 +68,9 @@ export const CASE = defineKind({
   faces: 2,
   method: 'brush',
   squeezeOut: 'inside',
-  layOut: ({ species, widthMm, heightMm, depthMm, thicknessMm: t, shelves, backStrips, corners }) => {
+  layOut: (answers) => {
+    const { species, widthMm, heightMm, depthMm, thicknessMm: t, shelves, backStrips } = answers;
+    const { corners, shelfJoint, proudMm, strip } = answers;
     const levels = shelves + 2;
     const clear = (heightMm - levels * t) / (levels - 1);
     if (clear < 20 || widthMm < 4 * t) {
@@ -44,87 +82,172 @@ export const CASE = defineKind({
       );
     }
     const depthIn = t * HOUSING_SHARE;
-    const rebate = corners === 'rebate';
     const z = (n: number) => (n - 1) * (clear + t);
-    const cut = (x0: number, x1: number, n: number): Prism => box([x0, 0, z(n)], [x1, depthMm, z(n) + t]);
     const inner = widthMm - t;
-    const side = (number: number, x: number, from: number, to: number) => ({
-      ...part(
-        'side',
-        number,
+    const joineryOf = (n: number): Corner => (n === 1 || n === levels ? corners : shelfJoint);
+    const tenons = tenonsOver(depthMm);
+    const middle = (n: number): readonly [number, number] => [
+      z(n) + (t * (1 - TENON_SHARE)) / 2,
+      z(n) + (t * (1 + TENON_SHARE)) / 2,
+    ];
+    const through = upTo(levels).filter((n) => joineryOf(n) === 'through-tenon');
+    /** What of a level lies in a side between two places across the case. */
+    const inSide = (n: number, x0: number, x1: number): Prism[] =>
+      joineryOf(n) === 'through-tenon'
+        ? tenons.map(([y0, y1]) => box([x0, y0, middle(n)[0]], [x1, y1, middle(n)[1]]))
+        : [box([x0, 0, z(n)], [x1, depthMm, z(n) + t])];
+    const strips = layStrips({
+      widthMm,
+      heightMm,
+      depthMm,
+      t,
+      inner,
+      depthIn,
+      levels,
+      z,
+      backStrips,
+      laid: strip,
+    });
+    const side = (number: 1 | 2) => {
+      const x = number === 1 ? 0 : inner;
+      const groove = number === 1 ? ([t - depthIn, t] as const) : ([inner, inner + depthIn] as const);
+      return {
+        ...part(
+          'side',
+          number,
+          species,
+          {
+            blocks: [box([x, 0, 0], [x + t, depthMm, heightMm])],
+            pockets: [
+              ...upTo(levels).flatMap((n) =>
+                joineryOf(n) === 'through-tenon' ? inSide(n, x, x + t) : inSide(n, ...groove),
+              ),
+              ...strips.grooves(groove),
+            ],
+          },
+          Z,
+          [heightMm, depthMm, t],
+        ),
+        label: number === 1 ? 'left side' : 'right side',
+      };
+    };
+    const levelId = (n: number) => (n === 1 ? 'bottom' : n === levels ? 'top' : partId('shelf', n - 1));
+    const level = (n: number) => {
+      const runs = joineryOf(n) === 'through-tenon';
+      const inMm = runs ? 0 : depthIn;
+      return part(
+        n === 1 ? 'bottom' : n === levels ? 'top' : 'shelf',
+        n === 1 || n === levels ? 0 : n - 1,
         species,
         {
-          blocks: [box([x, 0, 0], [x + t, depthMm, heightMm])],
-          pockets: upTo(levels).map((n) => cut(from, to, n)),
+          blocks: [
+            box([t - inMm, 0, z(n)], [inner + inMm, depthMm, z(n) + t]),
+            ...(runs ? [...inSide(n, -proudMm, t), ...inSide(n, inner, widthMm + proudMm)] : []),
+          ],
+          pockets: [],
         },
-        Z,
-        [heightMm, depthMm, t],
-      ),
-      label: number === 1 ? 'left side' : 'right side',
-    });
-    const levelId = (n: number) => (n === 1 ? 'bottom' : n === levels ? 'top' : partId('shelf', n - 1));
-    const stripMm = Math.min(90, (heightMm - 10) / Math.max(1, backStrips) - 5);
-    const stripZ = (n: number) =>
-      backStrips === 1 ? heightMm - stripMm : ((heightMm - stripMm) * (n - 1)) / (backStrips - 1);
+        X,
+        [inner - t + 2 * (runs ? t + proudMm : depthIn), depthMm, t],
+      );
+    };
     const levelJoints = upTo(levels).flatMap((n) =>
+      [1, 2].map((number) => joint(JOINT_OF[joineryOf(n)], partId('side', number), levelId(n))),
+    );
+    // In its grooves a strip's ends stay dry: the level that it is glued to holds it.
+    const stripEnds = upTo(backStrips).flatMap((n) =>
       [1, 2].map((number) =>
-        joint(rebate && (n === 1 || n === levels) ? 'rebate' : 'housing', partId('side', number), levelId(n)),
+        strips.grooved
+          ? joint('housing', partId('side', number), partId('strip', n), { gluedShare: 0 })
+          : joint('butt', partId('side', number), partId('strip', n)),
       ),
     );
-    const stripJoints = upTo(backStrips).flatMap((n) =>
-      [1, 2].map((number) => joint('butt', partId('side', number), partId('strip', n))),
-    );
-    return {
-      parts: [
-        side(1, 0, t - depthIn, t),
-        side(2, inner, inner, inner + depthIn),
-        ...upTo(levels).map((n) =>
-          part(
-            n === 1 ? 'bottom' : n === levels ? 'top' : 'shelf',
-            n === 1 || n === levels ? 0 : n - 1,
-            species,
-            { blocks: [box([t - depthIn, 0, z(n)], [inner + depthIn, depthMm, z(n) + t])], pockets: [] },
-            X,
-            [inner - t + 2 * depthIn, depthMm, t],
-          ),
-        ),
-        ...upTo(backStrips).map((n) =>
-          part(
-            'strip',
-            n,
-            species,
-            {
-              blocks: [box([0, depthMm, stripZ(n)], [widthMm, depthMm + t * 0.7, stripZ(n) + stripMm])],
-              pockets: [],
-            },
-            X,
-            [widthMm, stripMm, t * 0.7],
-          ),
-        ),
-      ],
-      joints: [...levelJoints, ...stripJoints],
-      pulls: [
-        {
-          id: 'across',
-          joints: levelJoints.map(({ id }) => id),
-          need: 'seat',
-          stacked: false,
-          axis: X,
-          openingMm: widthMm + PADS_MM,
-          kinds: BAR_CLAMPS,
+    const stripEdges = strips.grooved
+      ? upTo(backStrips).map((n) => joint('edge', levelId(levels - n + 1), partId('strip', n)))
+      : [];
+    const blocks = through.flatMap((n) =>
+      ([-U_BLOCK.thickMm, widthMm] as const).map((x, k): Aid => ({
+        id: `u-block-${n}-${k + 1}`,
+        role: 'block',
+        solid: {
+          blocks: [
+            box(
+              [x, 0, Math.max(0, z(n) - U_BLOCK.beyondMm)],
+              [x + U_BLOCK.thickMm, depthMm, Math.min(heightMm, z(n) + t + U_BLOCK.beyondMm)],
+            ),
+          ],
+          pockets: tenons.map(([y0, y1]) => {
+            const [z0, z1] = middle(n);
+            const deep = Math.min(U_BLOCK.thickMm, proudMm + U_BLOCK.roomMm);
+            const [x0, x1] = k === 0 ? [-deep, 0] : [widthMm, widthMm + deep];
+            return box([x0, y0 - 1, z0 - 1], [x1, y1 + 1, z1 + 1]);
+          }),
         },
-        ...(backStrips > 0
+      })),
+    );
+    const grooved = strips.grooved && backStrips > 0;
+    return {
+      parts: [side(1), side(2), ...upTo(levels).map(level), ...strips.parts(species)],
+      joints: [...levelJoints, ...stripEnds, ...stripEdges],
+      aids: blocks,
+      pulls: [
+        ...[
+          { id: 'across', runs: false, packedMm: 0 },
+          { id: 'across-tenons', runs: true, packedMm: 2 * U_BLOCK.thickMm },
+        ]
+          .map(({ id, runs, packedMm }) => ({
+            id,
+            joints: [
+              ...upTo(levels)
+                .filter((n) => (joineryOf(n) === 'through-tenon') === runs)
+                .flatMap((n) => levelJoints.slice(2 * n - 2, 2 * n)),
+            ].map((each) => each.id),
+            need: 'seat' as const,
+            stacked: false,
+            axis: X,
+            openingMm: widthMm + PADS_MM + packedMm,
+            kinds: BAR_CLAMPS,
+          }))
+          .filter(({ joints }) => joints.length > 0),
+        ...(grooved
+          ? stripEdges.map(({ id }, k) => ({
+              id: `${partId('strip', k + 1)}-up`,
+              joints: [id],
+              need: 'line' as const,
+              stacked: false,
+              axis: Z,
+              openingMm: t + strips.highMm + PADS_MM,
+              kinds: STRIP_CLAMPS,
+            }))
+          : []),
+        ...(!grooved && backStrips > 0
           ? [
               {
                 id: 'back',
-                joints: stripJoints.map(({ id }) => id),
+                joints: stripEnds.map(({ id }) => id),
                 need: 'seat' as const,
                 stacked: false,
-                axis: [0, 1, 0] as const,
+                axis: Y,
                 openingMm: depthMm + t + PADS_MM,
                 kinds: BAR_CLAMPS,
               },
             ]
+          : []),
+      ],
+      findings: [
+        ...(through.length > 0
+          ? [
+              finding('u-blocks', 'informs', {
+                blocks: blocks.length,
+                thickMm: U_BLOCK.thickMm,
+                highMm: t + 2 * U_BLOCK.beyondMm,
+                tenons: tenons.length,
+                slotWideMm: (tenons[0] === undefined ? 0 : tenons[0][1] - tenons[0][0]) + 2,
+                slotDeepMm: Math.min(U_BLOCK.thickMm, proudMm + U_BLOCK.roomMm),
+              }),
+            ]
+          : []),
+        ...(grooved
+          ? [finding('strips-in-dry-case', 'informs', { strips: backStrips, clearMm: STRIP_END_MM })]
           : []),
       ],
       dryJig: true,

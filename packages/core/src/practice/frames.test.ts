@@ -350,6 +350,49 @@ const JOBS: readonly (readonly [name: string, input: PlanInput, expected: Expect
     },
   ],
   [
+    'a bookcase whose shelves run through its sides, over slotted blocks',
+    {
+      template: 'case',
+      answers: {
+        widthMm: 800,
+        heightMm: 900,
+        depthMm: 280,
+        thicknessMm: 20,
+        shelves: 2,
+        backStrips: 0,
+        shelfJoint: 'through-tenon',
+        proudMm: 2,
+      },
+    },
+    {
+      states: { inTime: ['holds', 'close'], tight: 'holds' },
+      clamps: { 't-bar': [0, 4], 'parallel-jaw': [4, 8] },
+      sessions: [1, 1],
+      handsOnMin: [5, 12],
+      says: ['u-blocks'],
+    },
+  ],
+  [
+    'strips glued up under top and shelf in the dry case',
+    {
+      template: 'case',
+      answers: {
+        widthMm: 600,
+        heightMm: 500,
+        depthMm: 250,
+        thicknessMm: 18,
+        shelves: 1,
+        backStrips: 1,
+        strip: 'in-grooves',
+      },
+    },
+    {
+      states: { inTime: ['holds', 'close'] },
+      handsOnMin: [5, 16],
+      says: ['strips-in-dry-case'],
+    },
+  ],
+  [
     'a shallow spice rack: one clamp for each level does',
     {
       template: 'case',

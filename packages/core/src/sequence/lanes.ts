@@ -10,7 +10,7 @@ export interface Lanes {
 
 /**
  * Gives works at fixed times to pairs of hands: in order of starting, to the pairs that have been free the
- * shortest. People are alike, so this succeeds whenever no moment needs more hands than there are.
+ * shortest. People are alike, so this succeeds whenever no moment needs more hands than there are; what takes no time needs none.
  * Returns null where one does.
  */
 export function lanesOf(works: readonly Work[], startMin: readonly number[], crew: number): Lanes | null {
@@ -22,6 +22,11 @@ export function lanesOf(works: readonly Work[], startMin: readonly number[], cre
     const start = startMin[i] ?? 0;
     const work = works[i];
     if (work === undefined) continue;
+    // What takes no time, as a joint that stays dry is spread, is done in passing, whoever is busy.
+    if (work.minutes <= TIME_EPS_MIN) {
+      hands[i]?.push(...freeAt.map((_, hand) => hand).slice(0, work.hands));
+      continue;
+    }
     const able = freeAt
       .map((lane, hand) => ({ ...lane, hand }))
       .filter(({ minute }) => minute <= start + TIME_EPS_MIN)

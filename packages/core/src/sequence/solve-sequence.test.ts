@@ -70,6 +70,30 @@ function answerTo(input: SequenceInput) {
   };
 }
 
+describe('hands', () => {
+  it('are found for all that takes time, also beside joints that stay dry and take none', () => {
+    const dryRings = assemblies({ joints: 5, crew: 2 }).chain((input) =>
+      fc.uniqueArray(fc.nat(input.joints.length - 1), { minLength: 1, maxLength: 2 }).map((dry) => ({
+        ...input,
+        joints: input.joints.map((joint, i) =>
+          dry.includes(i) ? { ...joint, spreadMin: 0, closeMin: 0, clampMin: 0 } : joint,
+        ),
+      })),
+    );
+    fc.assert(
+      fc.property(dryRings, (input) => {
+        const problem = problemOf(input);
+        const { status, sessions } = solveSequence(problem);
+        if (status === 'infeasible') return true;
+        return sessions
+          .flatMap((session) => sessionOf(problem, session).operations)
+          .every(({ hands, startMin, endMin }) => hands.length > 0 || endMin <= startMin);
+      }),
+      { numRuns: 60, seed: 9 },
+    );
+  });
+});
+
 describe('solveSequence against every moment walked through', () => {
   it.each([
     ['up to three joints, three pairs of hands', 3, 3, 130],

@@ -211,16 +211,31 @@ function reachAt(facts: AssemblyFacts, axis: Vec3, joints: readonly string[]): r
   const ids = new Set(
     facts.joints.filter(({ joint }) => joints.includes(joint.id)).flatMap(({ joint }) => [joint.a, joint.b]),
   );
-  const blocks = facts.assembly.aids.filter(({ role }) => role === 'block');
-  if (blocks.length > 0)
-    return reach(
-      blocks.flatMap(({ solid }) => solidPoints(solid)),
-      axis,
-    );
+  const blocks = facts.assembly.aids
+    .filter(({ role }) => role === 'block')
+    .map(({ solid }) => solidPoints(solid))
+    .filter((points) => inLineWith(points, axis, facts, joints));
+  if (blocks.length > 0) return reach(blocks.flat(), axis);
   return reach(
     facts.parts.filter(({ part }) => ids.has(part.id)).flatMap(({ part }) => solidPoints(part.solid)),
     axis,
   );
+}
+
+/** Whether a block lies before or behind some joints, seen along a pull. */
+function inLineWith(
+  block: readonly Vec3[],
+  axis: Vec3,
+  facts: AssemblyFacts,
+  joints: readonly string[],
+): boolean {
+  const points = facts.joints.filter(({ joint }) => joints.includes(joint.id)).flatMap(pointsOf);
+  return MAIN_AXES.every((main) => {
+    const across = subtract(main, scale(axis, dot(main, axis)));
+    const [low, high] = reach(block, across);
+    const [from, to] = reach(points, across);
+    return low <= to + 1e-6 && high >= from - 1e-6;
+  });
 }
 
 /** The two main directions square to a pull, the one along which points reach further first. */
