@@ -114,6 +114,8 @@ export const CAUSES: Words<CauseValues> = {
     `${line} is open ${f.fine(gapMm)}; closing it takes about ${f.force(forceN)}`,
   'nothing-to-pull-with': ({ line, need, openingMm }, f) =>
     `${line}: ${NEED_LACKS[need] ?? 'nothing on the rack'} that opens ${f.length(openingMm)}`,
+  'no-bag': ({ line, lengthMm, widthMm }, f) =>
+    `${line}: no vacuum bag on the rack that is ${f.length(lengthMm)} by ${f.length(widthMm)} inside, room to seal it included; or press it between platens`,
   'pull-crushes': ({ line }) => `${line}: this pull crushes the wood`,
   'iron-presses': ({ line, mm, seconds }, f) =>
     `${line}: a warm iron melts the film through ${f.fine(mm)} in about ${Math.max(1, Math.round(seconds))} s; no clamp, no tape`,
@@ -166,7 +168,6 @@ function alsoOthers(line: string, others: number): string {
 
 const NEED_LACKS: Readonly<Record<string, string>> = {
   band: 'no band or wrap',
-  vacuum: 'no vacuum bag on the rack',
   tape: 'no tape or clamp',
   seat: 'no clamp on the rack',
   line: 'no clamp on the rack',

@@ -66,6 +66,9 @@ const QUESTION_WORDS: Readonly<Record<string, string>> = {
   shelfJoint: 'Shelves in',
   proudMm: 'Stands proud by',
   strip: 'Strips',
+  hornMm: 'Legs run on above',
+  otherMortises: 'Other mortises in the legs look',
+  crackMm: 'Crack, from its end (0: through)',
   chain: 'Outline',
   pressed: 'Pressed',
   frames: 'Frames alike',
@@ -113,6 +116,10 @@ const CHOICE_WORDS: Readonly<Record<string, string>> = {
   rebate: 'rebates',
   'through-tenon': 'through tenons',
   'on-the-back': 'on the back',
+  none: 'there are none',
+  'to-the-front': 'to the front',
+  'to-the-back': 'to the back',
+  outwards: 'outwards',
   'in-grooves': 'in grooves, under the levels',
   oval: 'oval, sawn first',
   'live-edge': 'live edges',
@@ -331,6 +338,18 @@ export const KIND_FINDINGS: Words<KindValues> = {
     `Tenon ends come out at the sides: ${blocks} blocks of ${f.sizes([highMm, thickMm])} as long as the sides are deep, each with ${tenons === 1 ? 'a slot' : `${tenons} slots`} of ${f.sizes([slotWideMm, slotDeepMm])} over them [judgement], so that the jaws press the side home and not the tenons.`,
   'strips-in-dry-case': ({ strips, clearMm }, f) =>
     `Glue the ${strips === 1 ? 'strip' : `${strips} strips`} to the levels while the case stands dry around them: it holds them true. No glue within ${f.length(clearMm)} of their ends, which stay loose in their grooves until the case is glued.`,
+  'square-up-after': ({ shortMm, lengthMm, widthMm }, f) =>
+    `The veneer stops ${f.length(shortMm)} short all round: centre it, and saw the sheet along it to at most ${f.sizes([lengthMm, widthMm])} afterwards.`,
+  'trim-flush': ({ proudMm }, f) =>
+    `Bands stand ${f.fine(proudMm)} proud of either face: level once the glue is hard, with a block plane or a trimmer set a shaving shy.`,
+  'grooves-up': () =>
+    'First leg down, its mortises up; rails in with their grooves facing each other, so that slats and spacers go in from above.',
+  'other-mortises': ({ side }) =>
+    `The legs have other mortises, which look ${choiceWords(side)}: on both legs, and as a pair. Check it before the first bead; a leg glued in the wrong way round is lost.`,
+  'crack-ends-inside': ({ crackMm, lengthMm }, f) =>
+    `The crack ends ${f.length(crackMm)} in; planned is that stretch alone, the rest of ${f.length(lengthMm)} is whole. Wedge it open a little to get glue in, take the wedge out, and drill a small hole at its end if it must not run on.`,
+  'rough-too-small': ({ part, what, haveMm, wantMm }, f) =>
+    `${capital(part)}: the rough board has ${f.length(haveMm)} of ${what}; it wants ${f.length(wantMm)} to come out clean [judgement].`,
   'wood-unknown': ({ part }) =>
     `${capital(part)}: its wood is no longer among the shop’s own; it is taken as the rest. Choose its wood again.`,
 };

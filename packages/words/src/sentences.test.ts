@@ -185,7 +185,13 @@ describe('the detail of a step', () => {
       'on the edge of board A, card, about 4 g, full film to both ends',
     ],
     [
-      of('do-spread', { line: 'stile – rail', board: 'stile', faces: 2, method: 'small joint brush', massG: 2 }),
+      of('do-spread', {
+        line: 'stile – rail',
+        board: 'stile',
+        faces: 2,
+        method: 'small joint brush',
+        massG: 2,
+      }),
       'both faces, small joint brush, about 2 g, full film to both ends',
     ],
   ])('%#', (finding, words) => {

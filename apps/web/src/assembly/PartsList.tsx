@@ -1,5 +1,6 @@
 import { type Condition, CONDITIONS } from '@lean-clasp/core/assembly';
 import { LIMITS } from '@lean-clasp/core/basics';
+import { findSpecies } from '@lean-clasp/core/materials';
 import { CONDITION_WORDS, sideWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
@@ -19,6 +20,7 @@ import { useOpenBuild } from '../workspace/open-build';
 import { noteParts } from './edits';
 import { groupParts, nameOfGroup, type PartGroup } from './groups';
 import { pastedNotes } from './paste-parts';
+import { RoughSize } from './RoughSize';
 
 /** Where the face mark and the edge mark go, and turning either over. */
 function MarksOfPart({
@@ -55,6 +57,13 @@ function MarksOfPart({
     </>
   );
 }
+
+/** What is sawn and planed out of a rough board: no sheet and no veneer. */
+const isMilled = ({ part, woodLike }: PartGroup['parts'][number]): boolean =>
+  part.sheetNormal === null &&
+  part.role !== 'veneer' &&
+  part.role !== 'ply' &&
+  findSpecies(woodLike ?? '')?.kind !== 'sheet';
 
 const CONDITION_OPTIONS = CONDITIONS.map((value: Condition) => ({ value, name: CONDITION_WORDS[value] }));
 
@@ -155,6 +164,7 @@ function GroupRow({ group, sets }: { readonly group: PartGroup; readonly sets: n
               width={180}
             />
           </FieldRow>
+          {isMilled(first) && <RoughSize ids={ids} name={name} finished={part.blankMm} />}
           <MarksOfPart facts={chosen} ids={ids} turned={note} />
         </Box>
       )}

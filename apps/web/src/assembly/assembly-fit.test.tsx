@@ -66,6 +66,21 @@ describe('Fit of an assembly', () => {
     ]);
   });
 
+  it('notes the rough board of a part, says what comes off it and whether it is too small, and forgets it', async () => {
+    const { user, build } = renderBuild(<AssemblyFit />, {}, 'scenery-flats');
+    await user.click(await screen.findByRole('button', { name: /stile, eastern white pine/ }));
+    expect(screen.getByText(/Joint one face and one edge, 1\.5.* and 3.* off/)).toBeDefined();
+    await retype(user, 'Rough thickness', '28');
+    expect(screen.getByText(/Too small in thickness/)).toBeDefined();
+    expect(build().partNotes[0]?.roughMm?.[2]).toBe(28);
+    expect(await screen.findAllByText(/Mind: .*stile: the rough board has 28 mm of thickness/)).toHaveLength(
+      2,
+    );
+    await user.clear(screen.getByRole('textbox', { name: 'Rough thickness' }));
+    await user.tab();
+    expect(build().partNotes[0]).not.toHaveProperty('roughMm');
+  });
+
   it('takes rows pasted from a spreadsheet onto the cutting list', async () => {
     const { build } = renderBuild(<AssemblyFit />, {}, 'scenery-flats');
     const list = await screen.findByRole('list', { name: 'Cutting list' });

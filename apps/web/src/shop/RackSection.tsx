@@ -17,6 +17,11 @@ import { changed, useEditShop } from './use-edit-shop';
 
 const REACH = { min: 5, max: 1000, unit: 'mm' };
 const PER_TURN = { min: 10, max: 20000, unit: 'N' };
+type Bag = NonNullable<RackLot['bag']>;
+const BAG_SIDES = [
+  ['Bag, length', 'lengthMm', 'widthMm'],
+  ['Bag, width', 'widthMm', 'lengthMm'],
+] as const;
 const NEW_LOT: Omit<RackLot, 'id'> = {
   kind: 'parallel-jaw',
   count: 2,
@@ -76,7 +81,11 @@ function LotFields({
   const f = useFormat();
   const kind = findClampKind(lot.kind);
   /** Measured by the person, or left out again. */
-  const setMeasured = (label: string, name: 'reachMm' | 'perTurnN', value: number | null) =>
+  const setMeasured = <N extends 'reachMm' | 'perTurnN' | 'bag'>(
+    label: string,
+    name: N,
+    value: NonNullable<RackLot[N]> | null,
+  ) =>
     edit(`${label}, ${kind.name}`, (before) => ({
       ...before,
       rack: before.rack.map((each) => {
@@ -117,37 +126,61 @@ function LotFields({
         width={210}
       />
       <LotCount count={lot.count} onChange={(count) => set('How many', { count })} />
-      <LengthField
-        label="Opens to"
-        value={lot.maxOpeningMm}
-        bounds={LIMITS.clampOpeningMm}
-        onChange={(maxOpeningMm) => maxOpeningMm !== null && set('Opens to', { maxOpeningMm })}
-        width={130}
-      />
-      <ScaledField
-        label="Pull, measured"
-        quantity="force"
-        optional
-        value={lot.forceN}
-        bounds={LIMITS.clampForceN}
-        hint={kind.forceN === null ? '' : `empty: ${f.force(kind.forceN)}, typical`}
-        onChange={(forceN) => set('Pull', { forceN })}
-        width={170}
-      />
-      <LengthField
-        label="Jaw width"
-        value={lot.padWidthMm}
-        bounds={LIMITS.padSideMm}
-        onChange={(padWidthMm) => padWidthMm !== null && set('Jaw width', { padWidthMm })}
-        width={116}
-      />
-      <LengthField
-        label="Jaw height"
-        value={lot.padHeightMm}
-        bounds={LIMITS.padSideMm}
-        onChange={(padHeightMm) => padHeightMm !== null && set('Jaw height', { padHeightMm })}
-        width={116}
-      />
+      {kind.pressureMPa === null ? (
+        <>
+          <LengthField
+            label="Opens to"
+            value={lot.maxOpeningMm}
+            bounds={LIMITS.clampOpeningMm}
+            onChange={(maxOpeningMm) => maxOpeningMm !== null && set('Opens to', { maxOpeningMm })}
+            width={130}
+          />
+          <ScaledField
+            label="Pull, measured"
+            quantity="force"
+            optional
+            value={lot.forceN}
+            bounds={LIMITS.clampForceN}
+            hint={kind.forceN === null ? '' : `empty: ${f.force(kind.forceN)}, typical`}
+            onChange={(forceN) => set('Pull', { forceN })}
+            width={170}
+          />
+          <LengthField
+            label="Jaw width"
+            value={lot.padWidthMm}
+            bounds={LIMITS.padSideMm}
+            onChange={(padWidthMm) => padWidthMm !== null && set('Jaw width', { padWidthMm })}
+            width={116}
+          />
+          <LengthField
+            label="Jaw height"
+            value={lot.padHeightMm}
+            bounds={LIMITS.padSideMm}
+            onChange={(padHeightMm) => padHeightMm !== null && set('Jaw height', { padHeightMm })}
+            width={116}
+          />
+        </>
+      ) : (
+        BAG_SIDES.map(([label, side, other]) => (
+          <LengthField
+            key={side}
+            label={label}
+            optional
+            value={lot.bag?.[side] ?? null}
+            bounds={LIMITS.bagSideMm}
+            hint="inside; empty: large enough"
+            onChange={(mm) => {
+              const rest = lot.bag?.[other] ?? null;
+              setMeasured(
+                label,
+                'bag',
+                mm === null && rest === null ? null : ({ [side]: mm, [other]: rest } as Bag),
+              );
+            }}
+            width={190}
+          />
+        ))
+      )}
       {kind.jawDepthMm > 0 && (
         <LengthField
           label="Jaws reach in"

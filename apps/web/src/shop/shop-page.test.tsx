@@ -89,6 +89,22 @@ describe('the rack', () => {
     expect(shop().rack[0]).toEqual(DEMO_SHOP.rack[0]);
   });
 
+  it('asks of a bag how large it is inside, and of nothing that opens', async () => {
+    const { user, shop } = open(RackSection, {
+      rack: DEMO_SHOP.rack.filter(({ kind }) => kind === 'vacuum'),
+    });
+    const [group] = lots('Lot of vacuum bags');
+    if (group === undefined) throw new Error('no bag');
+    expect(within(group).queryByLabelText('Opens to')).toBeNull();
+    await fillIn(user, group, 'Bag, length', '2500');
+    await fillIn(user, group, 'Bag, width', '1300');
+    expect(shop().rack[0]?.bag).toEqual({ lengthMm: 2500, widthMm: 1300 });
+    await fillIn(user, group, 'Bag, width', '');
+    expect(shop().rack[0]?.bag).toEqual({ lengthMm: 2500, widthMm: null });
+    await fillIn(user, group, 'Bag, length', '');
+    expect(shop().rack[0]).not.toHaveProperty('bag');
+  });
+
   it('takes a new lot, its kind with the jaws of that kind, how many, how far it opens, and a pull that was measured', async () => {
     const { user, shop } = open(RackSection);
     const before = shop().rack.length;

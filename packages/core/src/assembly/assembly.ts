@@ -135,6 +135,8 @@ export interface Pull {
   readonly openingMm: number;
   /** Clamp kinds that suit, best first. */
   readonly kinds: readonly string[];
+  /** Least inside of the bag that presses it. */
+  readonly bag?: { readonly lengthMm: number; readonly widthMm: number };
   /** Put on before the first bead, as tape is that a seam is opened along again. */
   readonly beforehand?: true;
   /** What is stiff under a thin glue is held down so far apart, mm; left out where only what jaws press themselves counts. */

@@ -32,6 +32,7 @@ export const LIMITS = Object.freeze({
   cauls: { min: 0, max: 20, unit: '' },
   caulLengthMm: { min: 50, max: 3000, unit: 'mm' },
   caulSectionMm: { min: 10, max: 200, unit: 'mm' },
+  bagSideMm: { min: 200, max: 6000, unit: 'mm' },
   crownMm: { min: 0, max: 30, unit: 'mm' },
   friction: { min: 0.05, max: 1.5, unit: '' },
   altitudeM: { min: -400, max: 5000, unit: 'm' },

@@ -213,8 +213,8 @@ describe('a run of two people, or of wetter wood', () => {
     const [first, second] = benchScript(own).steps.filter(
       ({ instruction }) => instruction.code === 'do-spread',
     );
-    expect(first?.instruction.values).toMatchObject({ method: 'roller', faces: 2 });
-    expect(second?.instruction.values).not.toMatchObject({ method: 'roller' });
+    expect(first?.instruction.values).toMatchObject({ method: 'hand roller', faces: 2 });
+    expect(second?.instruction.values).not.toMatchObject({ method: 'hand roller' });
   });
 
   it('is not started with jaws in each other', () => {

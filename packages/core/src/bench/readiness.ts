@@ -16,6 +16,7 @@ const FORBIDS: ReadonlySet<string> = new Set([
   'pull-crushes',
   'line-starves',
   'nothing-to-pull-with',
+  'no-bag',
   'order-captive',
   'no-iron-on',
   'too-thick-to-iron',

@@ -78,6 +78,7 @@ export const DEMO_SHOP: ShopDocument = {
       forceN: null,
       padWidthMm: 300,
       padHeightMm: 300,
+      bag: { lengthMm: 2500, widthMm: 1300 },
     },
   ],
   caulPairs: 3,
@@ -112,6 +113,19 @@ export const DEMO_SHOP: ShopDocument = {
       thicknessMm: 60,
       face: 'bare',
       friction: null,
+    },
+  ],
+  woods: [
+    {
+      id: 'yard-apple',
+      name: 'Apple from the yard',
+      like: 'cherry',
+      densityKgPerM3: 790,
+      cR: null,
+      cT: 0.0031,
+      openPored: false,
+      resinous: false,
+      oily: false,
     },
   ],
   bottles: [

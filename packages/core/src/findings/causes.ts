@@ -37,6 +37,7 @@ export interface CauseValues extends Record<FlatPart | SquarePart, { mm: number 
   'resinous-wood': None;
   'service-too-hard': { rated: string; wanted: string };
   'no-clamps': None;
+  'no-bag': { line: string; lengthMm: number; widthMm: number };
   'bead-on-wide-face': { line: string; widthMm: number };
   'no-second-squeeze': { soonestMin: number };
   'clamp-too-short': { clamp: number; opensMm: number; neededMm: number };

@@ -66,6 +66,12 @@ export interface KindValues {
     slotDeepMm: number;
   };
   'strips-in-dry-case': { strips: number; clearMm: number };
+  'square-up-after': { shortMm: number; lengthMm: number; widthMm: number };
+  'trim-flush': { proudMm: number };
+  'grooves-up': None;
+  'other-mortises': { side: string };
+  'crack-ends-inside': { crackMm: number; lengthMm: number };
+  'rough-too-small': { part: string; what: string; haveMm: number; wantMm: number };
   'faces-finished': { part: string };
   /** It was said to be of a wood that is no longer there. */
   'wood-unknown': { part: string };

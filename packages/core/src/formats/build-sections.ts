@@ -63,6 +63,10 @@ export const PartNoteSchema = strictObject({
   species: orNull(ShortText),
   mcPct: orNull(bounded(LIMITS.moisturePct)),
   condition: oneOf(CONDITIONS),
+  /** Rough board that it is milled from: length, width, thickness; left out where nobody has measured it. */
+  roughMm: Type.Optional(
+    Type.Array(Type.Number({ minimum: 1, maximum: 7000 }), { minItems: 3, maxItems: 3 }),
+  ),
   /** Face mark, or edge mark, on the opposite side. Documents from before marks leave them out. */
   faceTurned: Type.Optional(Type.Boolean()),
   edgeTurned: Type.Optional(Type.Boolean()),

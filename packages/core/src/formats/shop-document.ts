@@ -17,6 +17,10 @@ export const RackLotSchema = strictObject({
   reachMm: Type.Optional(bounded({ min: 5, max: 1000, unit: 'mm' })),
   /** Pull that one turn of the handle past snug adds, as measured; left out where nobody has. */
   perTurnN: Type.Optional(bounded({ min: 10, max: 20000, unit: 'N' })),
+  /** Inside of a vacuum bag; what is left out is as large as is wanted. */
+  bag: Type.Optional(
+    strictObject({ lengthMm: orNull(bounded(LIMITS.bagSideMm)), widthMm: orNull(bounded(LIMITS.bagSideMm)) }),
+  ),
 });
 
 /** A lot of equal cauls. */

@@ -1,11 +1,14 @@
+import { InputError } from '../basics/checks';
 import { finding } from '../findings';
 import { defineKind, joint, PADS_MM, partId, upTo } from './kind';
-import { askChoice, askCount, askLength, askSpecies, onlyWhen } from './question';
+import { askChoice, askCount, askLength, askSpecies, later, onlyWhen } from './question';
 import { ovalLayout } from './round-panel';
 import { acrossRow, sideBySide } from './side-by-side';
 
 /** Blocks for a round top unless it is laid out as a round panel, edge to jaw, mm. */
 const BLOCK_MM = 70;
+/** What is shorter than this is no crack that clamps are set on, mm. */
+const LEAST_CRACK_MM = 50;
 
 /** A plank seat or top that has come apart along its old lines, or cracked. */
 export const REGLUE = defineKind({
@@ -17,6 +20,8 @@ export const REGLUE = defineKind({
     widthMm: askLength(360, 60, 1200),
     lengthMm: askLength(1300, 100, 4000),
     thicknessMm: askLength(32, 8, 80),
+    /** How far a crack runs in from its end; 0: all through. */
+    crackMm: onlyWhen(later(askLength(0, 0, 4000)), ({ shape }) => shape === 'crack'),
   },
   preparation: ['scrape-old-glue', 'rejoint', 'closes-dry', 'mark-faces', 'mask-at-dry-fit', 'release-film'],
   cautions: ['old-finish'],
@@ -37,11 +42,22 @@ export const REGLUE = defineKind({
       });
       return { ...round, findings: [...round.findings, lifts] };
     }
+    const { crackMm } = answers;
+    if (shape === 'crack' && crackMm > lengthMm) {
+      throw new InputError(
+        'inconsistent',
+        'answers.crackMm',
+        `A crack of ${crackMm} mm is longer than the top, which is ${lengthMm} mm long.`,
+        `at most ${lengthMm} mm, or 0 for one that runs all through`,
+      );
+    }
+    const ends = shape === 'crack' && crackMm >= LEAST_CRACK_MM && crackMm < lengthMm;
     // A crack has two sides, however many boards the top was made of.
     const pieces = shape === 'crack' ? 2 : answers.pieces;
     const joints = upTo(pieces - 1).map((n) => joint('edge', partId('board', n), partId('board', n + 1)));
     return {
-      parts: sideBySide(species, pieces, widthMm / pieces, lengthMm, thicknessMm),
+      // What lies past the end of a crack is whole: it holds, and nothing is pressed there.
+      parts: sideBySide(species, pieces, widthMm / pieces, ends ? crackMm : lengthMm, thicknessMm),
       joints,
       pulls: [
         acrossRow(
@@ -50,7 +66,11 @@ export const REGLUE = defineKind({
         ),
       ],
       flat: { kind: 'wind' },
-      findings: shape === 'crack' ? [finding('crack-to-its-end', 'informs'), lifts] : [lifts],
+      findings: [
+        ...(shape === 'crack' ? [finding('crack-to-its-end', 'informs')] : []),
+        ...(ends ? [finding('crack-ends-inside', 'informs', { crackMm, lengthMm })] : []),
+        lifts,
+      ],
     };
   },
 });

@@ -14,7 +14,7 @@ import {
   X,
   Y,
 } from './kind';
-import { askCount, askLength, askSpecies } from './question';
+import { askChoice, askCount, askLength, askSpecies, later } from './question';
 
 /** What the stack must stay short of the shoulder by, so that the second leg can seat, mm. */
 const SHOULDER_ROOM_MM = 1;
@@ -35,6 +35,9 @@ export const SLATTED_FRAME = defineKind({
     railMm: askLength(44, 20, 120),
     slatWidthMm: askLength(40, 8, 150),
     slatThicknessMm: askLength(12, 6, 30),
+    legMm: later(askLength(0, 0, 800)),
+    hornMm: later(askLength(0, 0, 300)),
+    otherMortises: later(askChoice(['none', 'to-the-front', 'to-the-back', 'outwards'], 'none')),
   },
   preparation: [
     'fresh-faces',
@@ -48,7 +51,19 @@ export const SLATTED_FRAME = defineKind({
   adhesive: null,
   faces: 1,
   method: 'joint-brush',
-  layOut: ({ species, rails, slats, betweenLegsMm, heightMm, railMm, slatWidthMm, slatThicknessMm }) => {
+  layOut: ({
+    species,
+    rails,
+    slats,
+    betweenLegsMm,
+    heightMm,
+    railMm,
+    slatWidthMm,
+    slatThicknessMm,
+    legMm,
+    hornMm,
+    otherMortises,
+  }) => {
     const spacerMm = (betweenLegsMm - SHOULDER_ROOM_MM - slats * slatWidthMm) / (slats + 1);
     if (spacerMm < 3) {
       throw new InputError(
@@ -92,11 +107,11 @@ export const SLATTED_FRAME = defineKind({
       slot(x0, x1, railY(n) + GROOVE_DEPTH_MM, railY(n) + railMm - GROOVE_DEPTH_MM);
     const leg = (number: number, from: number, mortise: (n: number) => Prism): PartDraft => {
       const solid: Solid = {
-        blocks: [box([from, 0, 0], [from + railMm, heightMm, railMm])],
+        blocks: [box([from, -legMm, 0], [from + railMm, heightMm + hornMm, railMm])],
         pockets: upTo(rails).map(mortise),
       };
       return {
-        ...part('leg', number, species, solid, Y, [heightMm, railMm, railMm]),
+        ...part('leg', number, species, solid, Y, [heightMm + legMm + hornMm, railMm, railMm]),
         label: number === 1 ? 'left leg' : 'right leg',
       };
     };
@@ -199,6 +214,8 @@ export const SLATTED_FRAME = defineKind({
             spacerMm,
           },
         ),
+        finding('grooves-up', 'informs'),
+        ...(otherMortises === 'none' ? [] : [finding('other-mortises', 'warns', { side: otherMortises })]),
       ],
       dimensions: [{ from: [0, 0, railMm], to: [betweenLegsMm, 0, railMm] }],
     };

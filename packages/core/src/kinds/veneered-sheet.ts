@@ -1,8 +1,14 @@
 import { finding } from '../findings';
+import { vacuumBag } from '../geometry';
 import { resolveSpecies } from '../materials';
 import { box, solidOf } from '../solids';
 import { defineKind, downThrough, joint, part, partId, X, Z } from './kind';
-import { askChoice, askLength, askSpecies } from './question';
+import { askChoice, askLength, askSpecies, later } from './question';
+
+const bagFor = (lengthMm: number, widthMm: number, thicknessMm: number) => {
+  const { insideLengthMm, insideWidthMm } = vacuumBag({ lengthMm, widthMm, thicknessMm });
+  return { lengthMm: insideLengthMm, widthMm: insideWidthMm };
+};
 
 /** Veneer on a core, pressed in a bag; both faces in one cycle, or the sheet bends within minutes. */
 export const VENEERED_SHEET = defineKind({
@@ -14,7 +20,8 @@ export const VENEERED_SHEET = defineKind({
     widthMm: askLength(700, 100, 1500),
     coreMm: askLength(12, 3, 40),
     veneerMm: askLength(0.7, 0.4, 3),
-    overhangMm: askLength(8, 0, 30),
+    /** Below 0 the veneer stops short of the core. */
+    overhangMm: askLength(8, -30, 30),
     faces: askChoice(['both', 'one'], 'both'),
   },
   preparation: ['fresh-faces', 'balance-faces', 'tape-edges', 'even-film', 'rehearse-two', 'release-film'],
@@ -59,7 +66,12 @@ export const VENEERED_SHEET = defineKind({
       joints,
       oneGo: true,
       inTurn: true,
-      pulls: downThrough(joints, coreMm + 2 * veneerMm, { need: 'vacuum', kinds: ['vacuum'] }),
+      pulls: downThrough(joints, coreMm + 2 * veneerMm, { need: 'vacuum', kinds: ['vacuum'] }).map(
+        (pull) => ({
+          ...pull,
+          bag: bagFor(lengthMm + 2 * Math.max(0, o), widthMm + 2 * Math.max(0, o), coreMm + 2 * veneerMm),
+        }),
+      ),
       flat: {
         kind: 'balance',
         oneSided:
@@ -73,7 +85,18 @@ export const VENEERED_SHEET = defineKind({
                 veneer: resolveSpecies(veneerSpecies, 'answers.veneerSpecies', woods).properties,
               },
       },
-      findings: faces === 'one' ? [finding('one-sided', 'warns')] : [],
+      findings: [
+        ...(faces === 'one' ? [finding('one-sided', 'warns')] : []),
+        ...(o < 0
+          ? [
+              finding('square-up-after', 'informs', {
+                shortMm: -o,
+                lengthMm: lengthMm + 2 * o,
+                widthMm: widthMm + 2 * o,
+              }),
+            ]
+          : []),
+      ],
     };
   },
 });
@@ -89,15 +112,26 @@ export const EDGE_BANDING = defineKind({
     thicknessMm: askLength(18, 6, 50),
     bandMm: askLength(6, 0.5, 30),
     edges: askChoice(['front', 'long', 'all'], 'all'),
+    /** How far a band stands out past either face, to be trimmed flush. */
+    proudMm: later(askLength(0.5, 0, 5)),
   },
   preparation: ['fresh-faces', 'mask-faces', 'leave-long', 'mark-faces'],
   cautions: [],
   adhesive: null,
   faces: 1,
   method: 'brush',
-  layOut: ({ coreSpecies, bandSpecies, lengthMm: l, widthMm: w, thicknessMm: t, bandMm: b, edges }) => {
+  layOut: ({
+    coreSpecies,
+    bandSpecies,
+    lengthMm: l,
+    widthMm: w,
+    thicknessMm: t,
+    bandMm: b,
+    edges,
+    proudMm: p,
+  }) => {
     const long = (number: number, y: number, label: string) => ({
-      ...part('band', number, bandSpecies, solidOf(box([0, y, 0], [l, y + b, t])), X, [l, t, b]),
+      ...part('band', number, bandSpecies, solidOf(box([0, y, -p], [l, y + b, t + p])), X, [l, t + 2 * p, b]),
       label,
     });
     const short = (number: number, x: number, label: string) => ({
@@ -105,9 +139,9 @@ export const EDGE_BANDING = defineKind({
         'band',
         number,
         bandSpecies,
-        solidOf(box([x, -b, 0], [x + b, w + b, t])),
+        solidOf(box([x, -b, -p], [x + b, w + b, t + p])),
         [0, 1, 0],
-        [w + 2 * b, t, b],
+        [w + 2 * b, t + 2 * p, b],
       ),
       label,
     });
@@ -149,6 +183,7 @@ export const EDGE_BANDING = defineKind({
           : []),
       ],
       flat: { kind: 'none' },
+      findings: p > 0 ? [finding('trim-flush', 'informs', { proudMm: p })] : [],
     };
   },
 });

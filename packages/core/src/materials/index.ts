@@ -1,6 +1,6 @@
 export { breadboardSlot, HELD_MOVES_MM, type HeldAcross, heldMovesMm, heldWidthMm } from './breadboard';
 export { drawboreMm } from './drawbore';
-export { roughSize } from './milling';
+export { roughSize, toMill, usualRough } from './milling';
 export { AT_TWELVE_PCT, type OwnWood } from './own-wood';
 export { findSpecies, listSpecies, resolveSpecies } from './find-species';
 export { equilibriumMoisturePct, vapourPressureDeficitKPa } from './moisture';

@@ -169,9 +169,7 @@ describe('planBuild', () => {
   });
 
   it('says that a shop without a bag cannot press veneer', () => {
-    expect(planBuild(made('veneered-sheet'), STARTER_SHOP).verdicts.tight.cause.code).toBe(
-      'nothing-to-pull-with',
-    );
+    expect(planBuild(made('veneered-sheet'), STARTER_SHOP).verdicts.tight.cause.code).toBe('no-bag');
   });
 });
 

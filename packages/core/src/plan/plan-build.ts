@@ -4,7 +4,7 @@ import { type Finding, finding } from '../findings';
 import type { BuildDocument, ShopDocument } from '../formats';
 import { layAssembly } from '../kinds';
 import { storedMoisturePct } from '../air';
-import { PLAIN_TRAITS } from '../materials';
+import { PLAIN_TRAITS, toMill, usualRough } from '../materials';
 import { panelPressure, type Press } from '../mechanics';
 import { covers, LEAST_CUP_ML } from '../spread';
 import { judge, judgeTight } from '../verdicts';
@@ -57,7 +57,7 @@ export function planBuild(build: BuildDocument, shop: ShopDocument): Plan {
     ...parts,
     times: parts.order?.times ?? [],
     handsOnMin: parts.order?.handsOnMin ?? 0,
-    findings: [...facts.assembly.findings, ...conditionFindings(facts)],
+    findings: [...facts.assembly.findings, ...conditionFindings(facts), ...roughFindings(facts, build)],
   };
   const planned: PlanParts = {
     ...weighed,
@@ -142,4 +142,19 @@ function conditionFindings({ parts }: AssemblyFacts): Finding[] {
   return parts.flatMap(({ part: { condition, label: part } }) =>
     condition === 'fresh' ? [] : [finding(`faces-${condition}`, 'warns', { part })],
   );
+}
+
+/** Rough boards that are too small for what is to be made of them. */
+function roughFindings({ parts }: AssemblyFacts, { partNotes }: BuildDocument): Finding[] {
+  return parts.flatMap(({ part }) => {
+    const rough = partNotes.find(({ id }) => id === part.id)?.roughMm;
+    if (rough === undefined) return [];
+    const [l = 0, w = 0, t = 0] = rough;
+    const wanted = usualRough(part.blankMm);
+    return toMill(part.blankMm, [l, w, t]).short.map((what) => {
+      const i = (['length', 'width', 'thickness'] as const).indexOf(what);
+      const wantMm = what === 'length' ? (part.blankMm[0] ?? 0) : (wanted[i] ?? 0);
+      return finding('rough-too-small', 'warns', { part: part.label, what, haveMm: rough[i] ?? 0, wantMm });
+    });
+  });
 }

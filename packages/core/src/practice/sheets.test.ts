@@ -118,7 +118,7 @@ const JOBS: readonly (readonly [name: string, input: PlanInput, expected: Expect
     },
     {
       states: { tight: 'fails' },
-      causes: { tight: 'nothing-to-pull-with' },
+      causes: { tight: 'no-bag' },
       firstFix: { tight: ['borrow-clamps', 'press-between-platens'] },
     },
   ],

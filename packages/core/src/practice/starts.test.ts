@@ -10,6 +10,7 @@ import { PRACTICE_SHOP, practise } from '../test-support/practice';
 /** What a small rack may fall short of, told with what to get: not a fault of the plan. */
 const TEACHES: readonly string[] = [
   'nothing-to-pull-with',
+  'no-bag',
   'pull-short',
   'line-under-pressed',
   'line-opens',

@@ -27,13 +27,7 @@ export function tight(parts: PlanParts): Judged {
   const cause =
     unfit ??
     (open === undefined ? undefined : gap('joint-gap', 'refuses', open, adhesive.gapMm)) ??
-    (weakest.taken.length === 0 && weakest.drawnMm === null
-      ? finding('nothing-to-pull-with', 'refuses', {
-          line: weakest.joint,
-          need: weakest.pull.need,
-          openingMm: weakest.pull.openingMm,
-        })
-      : undefined) ??
+    (weakest.taken.length === 0 && weakest.drawnMm === null ? nothingFor(weakest) : undefined) ??
     blocking ??
     (costly === undefined ? undefined : gap('joint-gap-costs', 'warns', costly, adhesive.gapMm)) ??
     tooMuch(parts) ??
@@ -60,6 +54,12 @@ export function tight(parts: PlanParts): Judged {
     ],
   };
 }
+
+/** What the rack would have to hold. */
+const nothingFor = ({ joint: line, pull: { need, openingMm, bag } }: PlannedPull): Finding =>
+  bag === undefined || need !== 'vacuum'
+    ? finding('nothing-to-pull-with', 'refuses', { line, need, openingMm })
+    : finding('no-bag', 'refuses', { line, ...bag });
 
 /** Wood too wet for the glue, or a place that it would not stand. */
 function unfitGlue({ joints, adhesive, build }: PlanParts): Finding | undefined {

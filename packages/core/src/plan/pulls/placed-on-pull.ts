@@ -33,9 +33,19 @@ export interface Placements {
   readonly idle: readonly IdleOnPull[];
 }
 
-/** Lots of a rack that suit a pull and open far enough. A weight lies on top; there is nothing to open. */
+/** Lots of a rack that suit a pull and open far enough. A weight lies on top, there is nothing to open; a bag goes round the work. */
 export const suits = (pull: Pull, lot: RackLot): boolean =>
-  pull.kinds.includes(lot.kind) && (lot.kind === 'weight' || lot.maxOpeningMm >= pull.openingMm);
+  pull.kinds.includes(lot.kind) &&
+  (lot.kind === 'weight' ||
+    (lot.kind === 'vacuum' ? goesInto(pull, lot) : lot.maxOpeningMm >= pull.openingMm));
+
+/** Whether the work goes into a bag, either way round; one that nobody has measured is taken as large enough. */
+function goesInto({ bag: least }: Pull, { bag }: RackLot): boolean {
+  if (least === undefined || bag === undefined) return true;
+  const sides = [bag.lengthMm ?? Infinity, bag.widthMm ?? Infinity];
+  const [long, short] = [Math.max(...sides), Math.min(...sides)];
+  return Math.max(least.lengthMm, least.widthMm) <= long && Math.min(least.lengthMm, least.widthMm) <= short;
+}
 
 /** Sorts what was placed on a pull into what presses and what cannot; nothing of either where it is left to be worked out. */
 export function placementsOf(

@@ -3,6 +3,7 @@ import type { Board } from '@lean-clasp/core/formats';
 import { CUT_OPTIONS } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import { RoughSize } from '../../../assembly/RoughSize';
 import { Choice } from '../../../parts/Choice';
 import { FieldRow } from '../../../parts/FieldRow';
 import { LengthField, NumberField } from '../../../quantities/fields';
@@ -74,6 +75,11 @@ export function BoardFields({ board, label }: { readonly board: Board; readonly 
           width={150}
         />
       </FieldRow>
+      <RoughSize
+        ids={[board.id]}
+        name={`board ${label}`}
+        finished={[board.lengthMm, board.widthMm, board.thicknessMm]}
+      />
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         <Button variant="outlined" onClick={() => edit(`All like ${label}`, likeThisBoard(board.id))}>
           All of this wood, thickness, length

@@ -1,0 +1,160 @@
+import type { InputError } from '../basics/checks';
+import { type Finding, ofCode } from '../findings';
+import { vacuumBag } from '../geometry';
+import { toMill, usualRough } from '../materials';
+import { planBuild } from '../plan';
+import { reach, solidPoints } from '../solids';
+import { buildOf } from '../test-support/builds';
+import { practise, PRACTICE_SHOP } from '../test-support/practice';
+
+type Given = Record<string, number | string>;
+const start = (template: string, answers: Given) =>
+  buildOf({ template, name: 'L', project: '', service: 'dry', answers });
+const planned = (template: string, answers: Given) => planBuild(start(template, answers), PRACTICE_SHOP);
+const codes = (findings: readonly Finding[]) => findings.map(({ code }) => code);
+
+describe('a veneered sheet', () => {
+  const SHEET = { lengthMm: 900, widthMm: 500, coreMm: 18, veneerMm: 0.6 };
+
+  it('is glued where veneer lies on it, be that larger or smaller than the core', () => {
+    const area = (overhangMm: number) =>
+      planned('veneered-sheet', { ...SHEET, overhangMm }).joints[0]?.facts.gluedMm2;
+    expect(area(10)).toBeCloseTo(900 * 500, 6);
+    expect(area(-10)).toBeCloseTo(880 * 480, 6);
+    const said = ofCode(planned('veneered-sheet', { ...SHEET, overhangMm: -10 }).findings, 'square-up-after');
+    expect(said?.values).toEqual({ shortMm: 10, lengthMm: 880, widthMm: 480 });
+  });
+
+  const bagged = (bag: { lengthMm: number; widthMm: number } | undefined) =>
+    practise({
+      template: 'veneered-sheet',
+      answers: { ...SHEET, overhangMm: 10 },
+      shop: {
+        ...PRACTICE_SHOP,
+        rack: [
+          {
+            id: 'bag',
+            kind: 'vacuum',
+            count: 1,
+            maxOpeningMm: 20,
+            forceN: null,
+            padWidthMm: 300,
+            padHeightMm: 300,
+            ...(bag === undefined ? {} : { bag }),
+          },
+        ],
+      },
+    }).answer.verdicts.tight;
+
+  it('goes into a bag that is large enough, whichever way round, and into none that is a millimetre short', () => {
+    const { insideLengthMm: l, insideWidthMm: w } = vacuumBag({
+      lengthMm: 920,
+      widthMm: 520,
+      thicknessMm: 19.2,
+    });
+    expect(bagged({ lengthMm: l, widthMm: w }).state).not.toBe('fails');
+    expect(bagged({ lengthMm: w, widthMm: l }).state).not.toBe('fails');
+    expect(bagged(undefined).state).not.toBe('fails');
+    for (const small of [
+      { lengthMm: l - 1, widthMm: w },
+      { lengthMm: l, widthMm: w - 1 },
+    ]) {
+      const { state, cause } = bagged(small);
+      expect([state, cause.code]).toEqual(['fails', 'no-bag']);
+      expect(cause.values).toMatchObject({ lengthMm: l, widthMm: w });
+    }
+  });
+});
+
+describe('edge bands', () => {
+  it('stand proud of both faces to be trimmed, and are glued to the core alone', () => {
+    const at = (proudMm: number) =>
+      planned('edge-banding', {
+        lengthMm: 800,
+        widthMm: 300,
+        thicknessMm: 18,
+        bandMm: 5,
+        edges: 'front',
+        proudMm,
+      });
+    const proud = at(1);
+    expect(proud.joints[0]?.facts.gluedMm2).toBeCloseTo(800 * 18, 6);
+    const band = proud.facts.parts.find(({ part }) => part.id === 'band-1');
+    expect(band?.part.blankMm).toEqual([800, 20, 5]);
+    expect(ofCode(proud.findings, 'trim-flush')?.values).toEqual({ proudMm: 1 });
+    expect(codes(at(0).findings)).not.toContain('trim-flush');
+  });
+});
+
+describe('a slatted frame', () => {
+  it('has legs that run on past its rails, and glues and measures no otherwise for it', () => {
+    const [plain, longer] = [
+      planned('slatted-frame', {}),
+      planned('slatted-frame', { legMm: 180, hornMm: 25 }),
+    ];
+    const leg = longer.facts.parts.find(({ part }) => part.id === 'leg-1')?.part;
+    if (leg === undefined) throw new Error('no leg');
+    expect(reach(solidPoints(leg.solid), [0, 1, 0])).toEqual([-180, 620 + 25]);
+    expect(leg.blankMm[0]).toBe(620 + 180 + 25);
+    expect(longer.facts.gluedMm2).toBeCloseTo(plain.facts.gluedMm2, 6);
+    expect(longer.facts.assembly.square).toEqual(plain.facts.assembly.square);
+    expect(longer.handsOnMin).toBeCloseTo(plain.handsOnMin, 9);
+  });
+
+  it('warns of the way that other mortises look, where there are any', () => {
+    expect(codes(planned('slatted-frame', {}).findings)).not.toContain('other-mortises');
+    const said = ofCode(
+      planned('slatted-frame', { otherMortises: 'to-the-front' }).findings,
+      'other-mortises',
+    );
+    expect([said?.severity, said?.values]).toEqual(['warns', { side: 'to-the-front' }]);
+  });
+});
+
+describe('a crack', () => {
+  it('is glued and pressed as far as it runs', () => {
+    const whole = planned('reglue', { shape: 'crack', lengthMm: 1200 });
+    const part = planned('reglue', { shape: 'crack', lengthMm: 1200, crackMm: 400 });
+    expect(part.facts.gluedMm2 / whole.facts.gluedMm2).toBeCloseTo(400 / 1200, 9);
+    expect(part.row?.clampSet.clamps.length).toBeLessThan(whole.row?.clampSet.clamps.length ?? 0);
+    expect(codes(part.findings)).toContain('crack-ends-inside');
+    expect(codes(whole.findings)).not.toContain('crack-ends-inside');
+  });
+
+  it('is no longer than its top', () => {
+    const tooLong = () => planned('reglue', { shape: 'crack', lengthMm: 500, crackMm: 501 });
+    expect(tooLong).toThrow(/longer than the top/);
+    try {
+      tooLong();
+    } catch (error) {
+      expect((error as InputError).allowed).toMatch(/at most 500 mm/);
+    }
+  });
+});
+
+describe('rough boards', () => {
+  it('lose as much from either face, edge and end', () => {
+    expect(toMill([1000, 100, 20], [1060, 108, 24])).toEqual({ faceMm: 2, edgeMm: 4, endMm: 30, short: [] });
+    expect(toMill([1000, 100, 20], [999, 105, 22.9]).short).toEqual(['length', 'width', 'thickness']);
+    expect(toMill([1000, 100, 20], usualRough([1000, 100, 20])).short).toEqual([]);
+  });
+
+  it('are said to be too small, part by part, as soon as somebody has measured them', () => {
+    const build = start('tenon-frame', {});
+    const [stile] = planBuild(build, PRACTICE_SHOP).facts.parts;
+    if (stile === undefined) throw new Error('no stile');
+    const [l, w, t] = stile.part.blankMm;
+    const saying = (roughMm: number[]) =>
+      planBuild(
+        {
+          ...build,
+          partNotes: [{ id: stile.part.id, species: null, mcPct: null, condition: 'fresh', roughMm }],
+        },
+        PRACTICE_SHOP,
+      ).findings.filter(({ code }) => code === 'rough-too-small');
+    expect(saying([...usualRough([l, w, t])])).toEqual([]);
+    expect(saying([l, w + 6, t + 1]).map(({ values }) => values)).toEqual([
+      { part: 'left stile', what: 'thickness', haveMm: t + 1, wantMm: t + 3 },
+    ]);
+  });
+});
