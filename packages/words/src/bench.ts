@@ -96,7 +96,7 @@ const firmness = (forceN: number) => (forceN < 700 ? 'just snug' : forceN < 2500
 /** The detail under an instruction. */
 const WORK_DETAILS: Words<InstructionValues & MomentValues> = {
   'do-spread': ({ faces, board, method, massG }, f) =>
-    `${faces === 2 ? 'both faces' : `on ${board.length <= 2 ? `the edge of board ${board}` : board}`}, ${method}, about ${f.mass(massG)}, full film to both ends`,
+    `${faces === 2 ? 'both faces' : `on ${board.length <= 2 ? `the edge of board ${board}` : board}`}, ${method}, ${massG < 1 ? '' : 'about '}${f.mass(massG)}, full film to both ends`,
   'do-close': ({ board }) =>
     `bring ${board.length <= 2 ? `board ${board}` : board} down, rub along, ends flush`,
   'do-close-joint': ({ board }) => `bring ${board} home`,
@@ -111,7 +111,7 @@ const WORK_DETAILS: Words<InstructionValues & MomentValues> = {
   'do-tape': ({ line }) => `stretched across, from the middle of ${line} outward`,
   'do-wrap': ({ line }) => `two layers, every turn stretched; feel the corners of ${line} slide flush`,
   'do-coat': ({ massG, dryLowMin, dryHighMin }, f) =>
-    `both faces, about ${f.mass(massG)}, thinned; dry to the touch in about ${formatWait(dryLowMin)} to ${formatWait(dryHighMin)} in this air`,
+    `both faces, ${massG < 1 ? '' : 'about '}${f.mass(massG)}, thinned; dry to the touch in about ${formatWait(dryLowMin)} to ${formatWait(dryHighMin)} in this air`,
   'do-iron': () =>
     'lay it on dry, from the centre outward, edges last; a block follows the iron until it is cold',
   'do-bag': () => 'the pump stays on the whole time; read the gauge',

@@ -24,10 +24,19 @@ export interface Format {
   readonly area: (mm2: number) => string;
   readonly weight: (kg: number) => string;
   readonly mass: (g: number) => string;
+  /** Of a glue: its mass, and its volume behind. */
+  readonly amount: (g: number, ml: number) => string;
 }
+
+/** Glue that nobody would weigh: less than about a millilitre. */
+const FEW_DROPS = 1;
+const isDrops = (amount: number) => amount > 0 && amount < FEW_DROPS;
+const DROPS = 'a few drops';
 
 /** Makes the printers for a unit system. */
 export function formatFor(system: UnitSystem): Format {
+  const mass = (g: number) => (isDrops(g) ? DROPS : formatScaled(g, 'mass', system));
+  const volume = (ml: number) => (isDrops(ml) ? DROPS : formatScaled(ml, 'volume', system));
   return {
     system,
     length: (mm) => formatLength(mm, system),
@@ -44,9 +53,10 @@ export function formatFor(system: UnitSystem): Format {
     pressureUnit: scaledUnit('pressure', system),
     force: (n) => formatScaled(n, 'force', system),
     temperature: (c) => formatScaled(c, 'temperature', system),
-    volume: (ml) => formatScaled(ml, 'volume', system),
+    volume,
     area: (mm2) => formatScaled(mm2, 'area', system),
     weight: (kg) => formatScaled(kg, 'weight', system),
-    mass: (g) => formatScaled(g, 'mass', system),
+    mass,
+    amount: (g, ml) => (isDrops(ml) ? DROPS : `${mass(g)} (${volume(ml)})`),
   };
 }

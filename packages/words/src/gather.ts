@@ -23,7 +23,7 @@ export const GATHER: Words<GatherValues> = {
   'gather-loose': ({ count, kind }) => `${count} ${LOOSE[kind] ?? clampName(kind, count)}`,
   'gather-stop': () => 'A straight stop across one end',
   'gather-glue': ({ adhesive, massG, volumeMl, onShelfMl }, f) =>
-    `${findAdhesive(adhesive).name}: ${f.mass(massG)} (${f.volume(volumeMl)}); the shelf has ${f.volume(onShelfMl)}. Look at the date on the bottle`,
+    `${findAdhesive(adhesive).name}: ${f.amount(massG, volumeMl)}; the shelf has ${f.volume(onShelfMl)}. Look at the date on the bottle`,
   'gather-first-coat': ({ massG }, f) =>
     `Of it for the first coat on end grain: ${f.mass(massG)}, thin, worked in, left to turn tacky`,
   'gather-spreader': ({ method }) => `To spread with: ${method}, and a spare`,

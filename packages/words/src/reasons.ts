@@ -6,7 +6,8 @@ import type { Say, Words } from './values';
 
 /** What speaks for or against a glue on a job, and what refuses it there. */
 const REASONS: Words<ReasonValues> = {
-  'time-to-spare': ({ spareMin }) => `${spareMin.toFixed(1)} min of open time to spare`,
+  'time-to-spare': ({ spareMin }) =>
+    `${spareMin < 60 ? `${spareMin.toFixed(1)} min` : formatWait(spareMin)} of open time to spare`,
   'little-time': ({ ratio }) => `hardly more open time than the job takes (${ratio.toFixed(1)} ×)`,
   'clamps-off-soon': ({ clampMin }) => `clamps off after about ${formatWait(clampMin)}`,
   'clamps-on-long': ({ clampMin }) => `clamps stay on for about ${formatWait(clampMin)}`,

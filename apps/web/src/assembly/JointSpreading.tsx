@@ -24,9 +24,8 @@ export function JointSpreading({ plan }: { readonly plan: Plan }) {
     <>
       <SpreadFields value={build.glue} methods={METHODS} faces={FACES} onChange={set} />
       <Typography>
-        {f.mass(totals.massG)} ({f.volume(totals.volumeMl)}) in all, {formatClock(totals.spreadMin)} of
-        spreading each time;{' '}
-        {totals.onShelfMl > 0 ? `${f.volume(totals.onShelfMl)} on the shelf` : 'none on the shelf'}.
+        {f.amount(totals.massG, totals.volumeMl)} in all, {formatClock(totals.spreadMin)} of spreading each
+        time; {totals.onShelfMl > 0 ? `${f.volume(totals.onShelfMl)} on the shelf` : 'none on the shelf'}.
       </Typography>
       <SpreadingTable plan={plan} />
     </>

@@ -16,7 +16,7 @@ export function nameOfGroup({ parts }: PartGroup): string {
   const [first = ''] = labels;
   const bare = (label: string) => label.replace(/ \d+$/, '');
   if (labels.every((label) => bare(label) === bare(first))) return parts.length > 1 ? bare(first) : first;
-  if (labels.length === 2) return labels.join(', ');
+  if (labels.length === 2) return [...labels].sort().join(', ');
   // "bottom rail", "top rail": their last word.
   return first.split(' ').at(-1) ?? first;
 }

@@ -52,8 +52,7 @@ export function GlueRow({ option }: { readonly option: GlueOption }) {
         </Box>
         {window.openMin !== null && window.totalMin !== null && (
           <Box>
-            open {minutes(window.openMin.low)}–{minutes(window.openMin.high)}, in all{' '}
-            {minutes(window.totalMin.low)}–{minutes(window.totalMin.high)} min · clamps off after{' '}
+            open {between(window.openMin)}, in all {between(window.totalMin)} · clamps off after{' '}
             {formatWait(window.clampMin?.high ?? 0)}
           </Box>
         )}
@@ -106,6 +105,12 @@ function ReasonLine({
       </span>
     </Box>
   );
+}
+
+/** From and to of a time; hours once it is longer than one. */
+function between({ low, high }: { readonly low: number; readonly high: number }): string {
+  if (high >= 60) return low === high ? formatWait(high) : `${formatWait(low)} to ${formatWait(high)}`;
+  return `${minutes(low)}–${minutes(high)} min`;
 }
 
 /** Minutes as fine as they mean: tenths while short, whole ones after. */

@@ -46,9 +46,11 @@ describe.each(CASES)('%s', (id, build) => {
     }
     const pieces = plan.facts.assembly.sets * plan.facts.parts.length;
     await screen.findByText(new RegExp(`Parts, ${pieces} in all`));
-    for (const question of Object.keys(startOf(kind))) {
-      if (['sidesMm', 'anglesDeg'].includes(question)) continue;
-      expect(said()).toContain(questionWords(build.template, question));
+    const answers = { ...startOf(kind), ...build.answers };
+    for (const [name, { when }] of Object.entries(kind.questions)) {
+      if (['sidesMm', 'anglesDeg'].includes(name)) continue;
+      const asked = when === undefined || when(answers);
+      expect([name, said().includes(questionWords(build.template, name))]).toEqual([name, asked]);
     }
     for (const step of kind.preparation) expect(said()).toContain(PREPARATION_WORDS[step].slice(0, 25));
     expect(said()).not.toMatch(HALF_SAID);

@@ -2,5 +2,5 @@ export { type CleanUpMethod, cleanUpOf, leadMin, type SqueezeOutAccess, stepsBef
 export { type ChangeCode, type OrderChange, whatWouldChange } from './changers';
 export { type GlueJob, PLAIN_JOB, type ShelfBottle } from './job';
 export { type Deciding, rankAdhesives, type RankedGlue, type Ranking } from './rank';
-export { type Reason } from './reasons';
+export { areaOf, type Reason } from './reasons';
 export type { ReasonValues } from './reason-values';

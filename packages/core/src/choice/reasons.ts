@@ -178,10 +178,19 @@ const trouble: Rule = ({ adhesive }) => [
   ...(adhesive.chemistry === 'hot-melt' ? reason('wants-a-nozzle', -0.5) : []),
 ];
 
+/** What is bought for an area over what lies on it: the tool, the rag and the floor take the rest [judgement]. */
+const WITH_WASTE = 1.1;
+
+const needG = (areaMm2: number, { spreadGPerM2 }: Adhesive): number =>
+  (areaMm2 / 1e6) * spreadGPerM2 * WITH_WASTE;
+
+/** Area that so much of a glue goes over, mm²: what a planned amount stands for when glues are compared. */
+export const areaOf = (massG: number, adhesive: Adhesive): number => massG / (needG(1, adhesive) || 1);
+
 const shelf: Rule = ({ job, adhesive }) => {
   const own = job.shelf.filter((bottle) => bottle.adhesive === adhesive.id);
   const left = own.reduce((sum, bottle) => sum + bottle.remainingMl, 0);
-  const needMl = ((job.areaMm2 / 1e6) * adhesive.spreadGPerM2 * 1.1) / adhesive.densityGPerMl;
+  const needMl = needG(job.areaMm2, adhesive) / adhesive.densityGPerMl;
   const oldest = Math.max(0, ...own.map(({ ageMonths }) => ageMonths ?? 0));
   const price = own.find(({ pricePerLitre }) => pricePerLitre !== null)?.pricePerLitre ?? null;
   return [

@@ -1,5 +1,6 @@
 import type { Adhesive } from '../adhesives';
 import {
+  areaOf,
   type Deciding,
   type OrderChange,
   type GlueJob,
@@ -45,7 +46,10 @@ const WEAK_CLAMPS = { fails: -2, close: -0.5, holds: 0 } as const;
  */
 export function compareGlues(build: BuildDocument, shop: ShopDocument, today: string | null): GlueComparison {
   const now = planBuild(build, shop);
-  const job = glueJobOf(now, today);
+  // Coats, both faces and what stays open count as the plan has them; the least cup is each glue's own.
+  const { sets } = now.facts.assembly;
+  const spreadG = sets * now.joints.reduce((sum, { spread }) => sum + spread.massG, 0) + now.totals.coatG;
+  const job = { ...glueJobOf(now, today), areaMm2: areaOf(spreadG, now.adhesive) };
   const planWith = (adhesive: string): Plan =>
     adhesive === build.glue.adhesive ? now : planBuild({ ...build, glue: { ...build.glue, adhesive } }, shop);
   const families = familiesOf(shop);

@@ -63,9 +63,8 @@ export function LineSpreading({ plan, row }: { readonly plan: Plan; readonly row
         </TableBody>
       </Table>
       <Typography sx={{ mt: 1 }}>
-        In all {f.mass(plan.totals.massG)} ({f.volume(plan.totals.volumeMl)}),{' '}
-        {formatClock(plan.totals.spreadMin)} of spreading. Full film to both ends; a continuous row of small
-        beads should show at the line.
+        In all {f.amount(plan.totals.massG, plan.totals.volumeMl)}, {formatClock(plan.totals.spreadMin)} of
+        spreading. Full film to both ends; a continuous row of small beads should show at the line.
       </Typography>
       {row.lines[0]?.spread.batches.length !== 0 && (
         <Typography variant="body2" sx={{ mt: 1 }}>
