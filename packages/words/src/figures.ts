@@ -56,7 +56,7 @@ export function againstWords(verdict: Verdict, f: Format): string {
         ? `no figure, of ${limit}`
         : `${SQUARE_WORDS[verdict.cause.code] ?? 'over the width'}, of ${limit}`;
     case 'flat':
-      if (verdict.cause.code === 'springback') return 'of springing open, allowed for in the form';
+      if (verdict.cause.code === 'springback') return 'to spring open';
       if (verdict.figure !== null) return `off flat, of ${limit}`;
       return verdict.cause.code === 'panel-pops' ? 'would pop' : `no figure, of ${limit}`;
   }

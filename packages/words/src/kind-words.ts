@@ -317,7 +317,7 @@ export const KIND_FINDINGS: Words<KindValues> = {
   'seam-tape': ({ stitches, lengthMm }, f) =>
     `${stitches} stitches for each seam, about ${f.length(lengthMm)} of tape in all; a dam along the other face once the glue is in.`,
   'planks-held-every': ({ everyMm, scarfMm }, f) =>
-    `Held down every ${f.length(everyMm)} [beam on thick glue, 400 mm at most], and at both feather ends of the scarf, ${f.length(scarfMm)} long.`,
+    `Held down every ${f.length(everyMm)} [beam on thick glue, ${f.length(400)} at most], and at both feather ends of the scarf, ${f.length(scarfMm)} long.`,
   'band-wants-spacer': ({ spacerMm }, f) =>
     `A band folds an open outline up: put a spacer of ${f.length(spacerMm)} where the missing side would be, or clamp corner by corner.`,
   'feet-stay-apart': ({ apartMm }, f) =>

@@ -1,6 +1,6 @@
 import type { AssemblyMarks, PlacedMark } from '@lean-clasp/core/drawing';
 import type { Plan } from '@lean-clasp/core/plan';
-import { JOINT_WORDS } from '@lean-clasp/words';
+import { JOINT_WORDS, inSentence } from '@lean-clasp/words';
 import { useTheme } from '@mui/material/styles';
 import { memo, useId } from 'react';
 import { moveByArrows } from '../drawing/arrow-keys';
@@ -176,7 +176,7 @@ function partLabel(facts: Plan['facts'], index: number, f: Format): string {
   const own = facts.parts[index];
   return own === undefined
     ? ''
-    : `${own.part.label}, ${own.woodName.toLowerCase()}, ${f.sizes(own.part.blankMm)}`;
+    : `${own.part.label}, ${inSentence(own.woodName)}, ${f.sizes(own.part.blankMm)}`;
 }
 
 /** What is read out for a joint. */

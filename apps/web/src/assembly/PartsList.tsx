@@ -1,7 +1,7 @@
 import { type Condition, CONDITIONS } from '@lean-clasp/core/assembly';
 import { LIMITS } from '@lean-clasp/core/basics';
 import { findSpecies } from '@lean-clasp/core/materials';
-import { CONDITION_WORDS, sideWords } from '@lean-clasp/words';
+import { CONDITION_WORDS, inSentence, sideWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
@@ -128,7 +128,7 @@ function GroupRow({ group, sets }: { readonly group: PartGroup; readonly sets: n
         <>
           <RowNumber>{count} ×</RowNumber>
           <span>
-            {name}, {woodName.toLowerCase()}
+            {name}, {inSentence(woodName)}
           </span>
           <Figure>{f.sizes(part.blankMm)}</Figure>
         </>

@@ -33,7 +33,7 @@ export function QuestionField({ label, question, answer, pieces, onChange }: Que
       return (
         <LengthField
           label={label}
-          fine={question.bounds.max <= 60}
+          fine={question.bounds.max <= 20}
           value={Number(answer)}
           bounds={question.bounds}
           onChange={(value) => value !== null && onChange(value)}

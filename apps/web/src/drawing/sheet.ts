@@ -18,8 +18,8 @@ export interface Sheet {
 const ROOM = Object.freeze({ left: 112, right: 28, top: 92, bottom: 44 });
 /** Width of one figure of a note at the right edge, and its distance from the panel. */
 const NOTE = Object.freeze({ characterPx: 8.6, gapPx: 14 });
-/** Characters of the width that stands after the name of a board, such as " 128 mm". */
-const WIDTH_CHARACTERS = 8;
+/** Characters of the width that stands after the name of a board, such as " 128 mm" or " 12 29/64\"". */
+const WIDTH_CHARACTERS = 10;
 
 /** Fits a panel into an area, keeping its proportions and leaving room for the notes at its right edge. */
 export function sheetFor(

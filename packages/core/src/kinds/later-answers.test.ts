@@ -2,7 +2,7 @@ import type { InputError } from '../basics/checks';
 import { type Finding, ofCode } from '../findings';
 import { vacuumBag } from '../geometry';
 import { toMill, usualRough } from '../materials';
-import { planBuild } from '../plan';
+import { planBuild, settlePlan } from '../plan';
 import { reach, solidPoints } from '../solids';
 import { buildOf } from '../test-support/builds';
 import { practise, PRACTICE_SHOP } from '../test-support/practice';
@@ -156,5 +156,19 @@ describe('rough boards', () => {
     expect(saying([l, w + 6, t + 1]).map(({ values }) => values)).toEqual([
       { part: 'left stile', what: 'thickness', haveMm: t + 1, wantMm: t + 3 },
     ]);
+  });
+});
+
+describe('strips of tape', () => {
+  it('stand where they are counted: as many in the drawing as are taken from the roll', () => {
+    for (const answers of [
+      { edges: 'all' },
+      { edges: 'all', lengthMm: 530, widthMm: 410 },
+      { edges: 'long' },
+    ]) {
+      const { pulls, squeeze } = settlePlan(planned('edge-banding', answers));
+      const taken = pulls.flatMap((pull) => pull.taken).reduce((sum, { count }) => sum + count, 0);
+      expect(squeeze?.pulls.flatMap(({ clamps }) => clamps)).toHaveLength(taken);
+    }
   });
 });

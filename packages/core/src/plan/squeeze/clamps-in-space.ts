@@ -305,13 +305,16 @@ function alongStack(
 /** Strips and springs evenly over the joints, along each of them. */
 function spots(joints: readonly JointFacts[], count: number): Station[] {
   const each = Math.max(1, Math.floor(count / Math.max(1, joints.length)));
+  // What is left over goes to the longest.
+  const longestFirst = [...joints].sort((a, b) => b.lengthMm - a.lengthMm);
+  const more = new Set(longestFirst.slice(0, Math.max(0, count - each * joints.length)));
   return joints.flatMap((joint): Station[] => {
     const points = pointsOf(joint);
     const middle = middleOf(points);
     const directions = [...MAIN_AXES].sort((a, b) => span(points, b) - span(points, a));
     const along = directions[0] ?? MAIN_AXES[0];
     const [low, high] = reach(points, along);
-    return evenPositions(each, high - low).map((offset) => ({
+    return evenPositions(each + (more.has(joint) ? 1 : 0), high - low).map((offset) => ({
       at: add(middle, scale(along, low + offset - dot(middle, along))),
       joints: [joint.joint.id],
     }));
