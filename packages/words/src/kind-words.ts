@@ -66,6 +66,11 @@ const QUESTION_WORDS: Readonly<Record<string, string>> = {
   shelfJoint: 'Shelves in',
   proudMm: 'Stands proud by',
   strip: 'Strips',
+  letIn: 'Ends let in by',
+  held: 'Held on by',
+  springPct: 'Springback, measured (0: reckoned)',
+  pressedBy: 'Held by',
+  leafKind: 'Kind of veneer',
   hornMm: 'Legs run on above',
   otherMortises: 'Other mortises in the legs look',
   crackMm: 'Crack, from its end (0: through)',
@@ -116,6 +121,17 @@ const CHOICE_WORDS: Readonly<Record<string, string>> = {
   rebate: 'rebates',
   'through-tenon': 'through tenons',
   'on-the-back': 'on the back',
+  tongue: 'a tongue',
+  'loose-tenons': 'loose tenons',
+  dowels: 'dowels',
+  drawbored: 'pegs in offset holes',
+  pegged: 'pegs in straight holes',
+  clamped: 'clamps and glue alone',
+  tape: 'tape',
+  clamps: 'clamps over a caul',
+  pins: 'pins through tape',
+  raw: 'raw',
+  'paper-backed': 'paper-backed',
   none: 'there are none',
   'to-the-front': 'to the front',
   'to-the-back': 'to the back',
@@ -301,7 +317,7 @@ export const KIND_FINDINGS: Words<KindValues> = {
   'glue-the-middle': ({ gluedMm, widthMm }, f) =>
     `Glue in the middle ${f.length(gluedMm)} of ${f.length(widthMm)} only: over the year the panel then moves ${f.fine(0.5)} at most where it is held.`,
   'drill-for-pegs': ({ pegs, pegMm, fromShoulderMm, offsetMm }, f) =>
-    `Drill ${pegs} holes of ${f.fine(pegMm)} through each end, ${f.fine(fromShoulderMm)} from the shoulder. In the tongue ${f.fine(offsetMm)} nearer to it [judgement]: the peg then draws the end home. The middle one round, the others slots.`,
+    `Drill ${pegs} holes of ${f.fine(pegMm)} through each end, ${f.fine(fromShoulderMm)} from the shoulder. ${offsetMm > 0 ? `In the tongue ${f.fine(offsetMm)} nearer to it [judgement]: the peg then draws the end home.` : 'Straight through the tongue as well: clamps draw the end home, pegs only keep it.'} The middle one round, the others slots.`,
   'peg-slot': ({ peg, atMm, slotMm, outwardMm }, f) =>
     `Peg ${peg}, ${f.length(Math.abs(atMm))} from the middle: slot ${f.fine(slotMm)} long, ${f.fine(outwardMm)} of it beyond the peg towards the edge.`,
   'unequal-mitre': ({ corner, wideMm, narrowMm, sawWideDeg, sawNarrowDeg }, f) =>
@@ -327,8 +343,8 @@ export const KIND_FINDINGS: Words<KindValues> = {
   'halves-with-film': () =>
     'Both halves in one set of clamps, film between their straight edges: they press each other and stay apart.',
   'one-sided': () => 'Veneer on one face only: the sheet bends. Veneer both, in one press.',
-  'bend-plies': ({ plies, plyMm, spare, strainPct, springbackPct, formRadiusMm }, f) =>
-    `${plies} plies of ${f.fine(plyMm)} and ${spare} spare, strained ${strainPct.toFixed(2)} %; springback ${springbackPct.toFixed(1)} %, so a form of radius ${f.length(formRadiusMm)}.`,
+  'bend-plies': ({ plies, plyMm, spare, strainPct, springbackPct, formRadiusMm, measured }, f) =>
+    `${plies} plies of ${f.fine(plyMm)} and ${spare} spare, strained ${strainPct.toFixed(2)} %; springback ${springbackPct.toFixed(1)} %${measured === 'yes' ? ' as measured' : ' by their number'}, so a form of radius ${f.length(formRadiusMm)}.`,
   'strips-to-saw': ({ strips, stripMm, boardMm, perBoard, boards }, f) =>
     `Saw ${strips} strips of ${f.fine(stripMm)}, ${perBoard} from a board ${f.length(boardMm)} thick: ${boards === 1 ? 'one board' : `${boards} boards`}, faces parallel to the grain, no end grain running out.`,
   'faces-older': ({ part }) => `${capital(part)}: cut days ago. Take a fresh shaving before gluing.`,
@@ -340,6 +356,12 @@ export const KIND_FINDINGS: Words<KindValues> = {
     `Glue the ${strips === 1 ? 'strip' : `${strips} strips`} to the levels while the case stands dry around them: it holds them true. No glue within ${f.length(clearMm)} of their ends, which stay loose in their grooves until the case is glued.`,
   'square-up-after': ({ shortMm, lengthMm, widthMm }, f) =>
     `The veneer stops ${f.length(shortMm)} short all round: centre it, and saw the sheet along it to at most ${f.sizes([lengthMm, widthMm])} afterwards.`,
+  'ends-slide-dry': ({ gluedMm }, f) =>
+    `Nothing but the middle ${f.length(gluedMm)} is glued: the rest must slide dry. Wax it, and keep glue out of it.`,
+  'pins-through-tape': ({ pins, everyMm }, f) =>
+    `Tape first, then ${pins} pins through it, ${f.length(everyMm)} apart; peel the tape, and fill the holes: the tape has kept filler and glue off the face.`,
+  'paper-backed': () =>
+    'Paper-backed: glue the core and not the paper, which swells; roll it on at once from one end, and never sand through at the edges.',
   'trim-flush': ({ proudMm }, f) =>
     `Bands stand ${f.fine(proudMm)} proud of either face: level once the glue is hard, with a block plane or a trimmer set a shaving shy.`,
   'grooves-up': () =>

@@ -15,6 +15,7 @@ import { usePlan, useFixes } from '../planner/plan-context';
 import { LengthField, NumberField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
 import { FixList } from '../verdicts/FixList';
+import { SCHOOLS } from './schools';
 import { useOpenBuild } from '../workspace/open-build';
 import { PullSection } from './PullSection';
 
@@ -82,10 +83,21 @@ function HowSqueezed() {
     edit(label, (before) => ({ ...before, squeeze: { ...before.squeeze, ...change } }));
   const packing = packingOf(build);
   const needs = new Set(plan?.facts.assembly.pulls.map(({ need }) => need));
+  const longGrain =
+    needs.has('line') && plan?.joints.some(({ facts: { joint } }) => ['face', 'edge'].includes(joint.kind));
   const mitred = plan?.facts.assembly.square.kind === 'mitres';
   return (
     <Section title="How it is squeezed">
       <FieldRow>
+        {longGrain && (
+          <Choice
+            label="Pressure"
+            value={build.squeeze?.school ?? 'matched'}
+            options={SCHOOLS}
+            onChange={(school) => set('Pressure', { school })}
+            width={190}
+          />
+        )}
         {needs.has('vacuum') && (
           <Choice
             label="Pressed"

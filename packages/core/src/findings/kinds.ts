@@ -47,6 +47,7 @@ export interface KindValues {
     strainPct: number;
     springbackPct: number;
     formRadiusMm: number;
+    measured: string;
   };
   'strips-to-saw': {
     strips: number;
@@ -67,6 +68,9 @@ export interface KindValues {
   };
   'strips-in-dry-case': { strips: number; clearMm: number };
   'square-up-after': { shortMm: number; lengthMm: number; widthMm: number };
+  'ends-slide-dry': { gluedMm: number };
+  'pins-through-tape': { pins: number; everyMm: number };
+  'paper-backed': None;
   'trim-flush': { proudMm: number };
   'grooves-up': None;
   'other-mortises': { side: string };

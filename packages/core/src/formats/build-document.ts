@@ -90,6 +90,8 @@ export const BuildDocumentSchema = strictObject({
           thicknessMm: bounded(LIMITS.padThicknessMm),
         }),
       ),
+      /** How hard long-grain joints of no row are pressed; left out: as the wood wants. */
+      school: Type.Optional(oneOf(['matched', 'light'])),
       /** How sheets are pressed; left out: in the bag. */
       press: Type.Optional(oneOf(['bag', 'cauls'])),
       /** Waxed paper, corner pieces or rollers under bands, so that they slip round corners. */

@@ -24,6 +24,8 @@ export const BENT_LAMINATION = defineKind({
     boardMm: later(askLength(52, 1, 200)),
     kerfMm: later(askLength(3, 0, 10)),
     planedMm: later(askLength(0.5, 0, 5)),
+    /** As measured on an earlier bend from the same form, wood and plies; 0: reckoned from the plies. */
+    springPct: later(askNumber(0, 0, 25, '%')),
   },
   preparation: ['fresh-faces', 'spare-plies', 'form-covered', 'leave-long', 'mark-faces', 'rehearse-two'],
   cautions: ['springs'],
@@ -33,7 +35,7 @@ export const BENT_LAMINATION = defineKind({
   method: 'trowel',
   asksOfGlue: { lastingLoad: true },
   squeezeOut: 'planed',
-  layOut: ({ species, radiusMm, arcDeg, thicknessMm, widthMm, plyMm, spare, ...stock }) => {
+  layOut: ({ species, radiusMm, arcDeg, thicknessMm, widthMm, plyMm, spare, springPct, ...stock }) => {
     const thickest = bend({ radiusMm, thicknessMm });
     const most = (2 * radiusMm * thickest.strainLimitPct) / 100;
     if (plyMm > most + 1e-9) {
@@ -54,7 +56,9 @@ export const BENT_LAMINATION = defineKind({
       );
     }
     const each = thicknessMm / plies;
-    const { springbackPct, formRadiusMm } = bend({ radiusMm, thicknessMm, pliesMin: plies });
+    const reckoned = bend({ radiusMm, thicknessMm, pliesMin: plies });
+    const springbackPct = springPct > 0 ? springPct : reckoned.springbackPct;
+    const formRadiusMm = radiusMm * (1 - springbackPct / 100);
     const half = radians(arcDeg) / 2;
     const arc = (r: number) => arcCorners(r, 0, half, FACETS);
     const ring = (from: number, to: number) =>
@@ -88,6 +92,7 @@ export const BENT_LAMINATION = defineKind({
           plyMm: each,
           springbackPct,
           formRadiusMm,
+          measured: springPct > 0 ? 'yes' : 'no',
           strainPct: (100 * each) / (2 * radiusMm),
         }),
         ...stripFindings({ plies, spare, plyMm: each, ...stock }),

@@ -1,14 +1,24 @@
 import { InputError } from '../basics/checks';
 import { type Finding, finding } from '../findings';
 import { breadboardSlot, heldWidthMm, resolveSpecies, drawboreMm } from '../materials';
-import { box, solidOf } from '../solids';
+import { box, type Prism, solidOf } from '../solids';
 import { BAR_CLAMPS, defineKind, joint, PADS_MM, part, type Season, upTo, X, Y } from './kind';
-import { askCount, askLength, askSpecies } from './question';
+import { askChoice, askCount, askLength, askSpecies, later, onlyWhen } from './question';
 
 /** Play of a peg in its slot at either extreme, mm. */
 const CLEARANCE_MM = 1;
 /** Wood that must stay between the last slot and the edge of the panel, mm [judgement]. */
 const EDGE_MM = 6;
+
+/** How the ends are let in: one tongue all along, or loose tenons or dowels, as many as there are pegs. */
+const LET_IN = ['tongue', 'loose-tenons', 'dowels'] as const;
+/** What holds the ends on: pegs through offset holes that draw them home, pegs through straight ones, or clamps and glue alone. */
+const HELD = ['drawbored', 'pegged', 'clamped'] as const;
+/** A loose tenon is so wide as a share of what each has of the width [judgement], and at most, mm. */
+const TENON_SHARE = 0.4;
+const TENON_MM = 70;
+/** A dowel is so thick as a share of the wood; its walls are those of a square of a quarter of π of that. */
+const DOWEL_SHARE = 0.4;
 
 /** Two narrow boards across the ends of a panel, glued in the middle only so that the panel can move. */
 export const BREADBOARD = defineKind({
@@ -21,7 +31,9 @@ export const BREADBOARD = defineKind({
     endWidthMm: askLength(75, 30, 250),
     tongueMm: askLength(25, 8, 150),
     pegs: askCount(5, 3, 11),
-    pegMm: askLength(8, 4, 16),
+    pegMm: onlyWhen(askLength(8, 4, 16), ({ held }) => held !== 'clamped'),
+    letIn: later(askChoice(LET_IN, 'tongue')),
+    held: later(askChoice(HELD, 'drawbored')),
   },
   preparation: ['fresh-faces', 'slots-elongated', 'pins-outer-only', 'mask-at-dry-fit', 'light-bead'],
   cautions: ['saw-work'],
@@ -37,6 +49,8 @@ export const BREADBOARD = defineKind({
       endWidthMm,
       tongueMm,
       pegs,
+      letIn,
+      held,
     } = answers;
     if (tongueMm > endWidthMm - 5) {
       throw new InputError(
@@ -54,13 +68,20 @@ export const BREADBOARD = defineKind({
     );
     const inset = w / 2 - w / (2 * pegs);
     const slots = upTo(pegs).map((n) => ((n - (pegs + 1) / 2) / ((pegs - 1) / 2)) * inset);
-    const side = (x0: number, x1: number) => box([x0, 0, third], [x1, w, 2 * third]);
+    const middles = slots.map((atMm) => w / 2 + atMm);
+    const square = (Math.PI / 4) * DOWEL_SHARE * t;
+    const half = letIn === 'dowels' ? square / 2 : Math.min(TENON_MM, (TENON_SHARE * w) / pegs) / 2;
+    const [z0, z1] = letIn === 'dowels' ? [(t - square) / 2, (t + square) / 2] : [third, 2 * third];
+    const side = (x0: number, x1: number): Prism[] =>
+      letIn === 'tongue'
+        ? [box([x0, 0, z0], [x1, w, z1])]
+        : middles.map((y) => box([x0, y - half, z0], [x1, y + half, z1]));
     const end = (number: number, from: number, to: number, groove: readonly [number, number]) => ({
       ...part(
         'breadboard',
         number,
         species,
-        { blocks: [box([from, 0, 0], [to, w, t])], pockets: [side(groove[0], groove[1])] },
+        { blocks: [box([from, 0, 0], [to, w, t])], pockets: side(groove[0], groove[1]) },
         Y,
         [w, endWidthMm, t],
       ),
@@ -72,9 +93,10 @@ export const BREADBOARD = defineKind({
           'panel',
           0,
           species,
-          solidOf(box([0, 0, 0], [l, w, t]), side(-tongueMm, 0), side(l, l + tongueMm)),
+          solidOf(box([0, 0, 0], [l, w, t]), ...side(-tongueMm, 0), ...side(l, l + tongueMm)),
           X,
-          [l + 2 * tongueMm, w, t],
+          // Loose tenons and dowels are no part of the board that is sawn.
+          [letIn === 'tongue' ? l + 2 * tongueMm : l, w, t],
         ),
         end(1, -endWidthMm, 0, [-tongueMm, 0]),
         end(2, l, l + endWidthMm, [l, l + tongueMm]),
@@ -92,20 +114,24 @@ export const BREADBOARD = defineKind({
           axis: X,
           openingMm: l + 2 * endWidthMm + PADS_MM,
           kinds: BAR_CLAMPS,
-          peggedMm: drawboreMm(wood.sg),
+          ...(held === 'drawbored' ? { peggedMm: drawboreMm(wood.sg) } : {}),
         },
       ],
       square: { kind: 'diagonals', abMm: l + 2 * endWidthMm, bcMm: w },
       flat: { kind: 'wind' },
       findings: [
         finding('glue-the-middle', 'informs', { gluedMm, widthMm: w }),
-        finding('drill-for-pegs', 'informs', {
-          pegs,
-          pegMm: answers.pegMm,
-          fromShoulderMm: tongueMm / 2,
-          offsetMm: drawboreMm(wood.sg),
-        }),
-        ...slotFindings(answers, season, slots),
+        ...(held === 'clamped'
+          ? [finding('ends-slide-dry', 'informs', { gluedMm })]
+          : [
+              finding('drill-for-pegs', 'informs', {
+                pegs,
+                pegMm: answers.pegMm,
+                fromShoulderMm: tongueMm / 2,
+                offsetMm: held === 'drawbored' ? drawboreMm(wood.sg) : 0,
+              }),
+              ...slotFindings(answers, season, slots),
+            ]),
       ],
     };
   },

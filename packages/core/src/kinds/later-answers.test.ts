@@ -2,7 +2,7 @@ import type { InputError } from '../basics/checks';
 import { type Finding, ofCode } from '../findings';
 import { vacuumBag } from '../geometry';
 import { toMill, usualRough } from '../materials';
-import { planBuild, settlePlan } from '../plan';
+import { operationsOf, planBuild, settlePlan } from '../plan';
 import { reach, solidPoints } from '../solids';
 import { buildOf } from '../test-support/builds';
 import { practise, PRACTICE_SHOP } from '../test-support/practice';
@@ -161,14 +161,108 @@ describe('rough boards', () => {
 
 describe('strips of tape', () => {
   it('stand where they are counted: as many in the drawing as are taken from the roll', () => {
-    for (const answers of [
+    const layouts: readonly Given[] = [
       { edges: 'all' },
       { edges: 'all', lengthMm: 530, widthMm: 410 },
       { edges: 'long' },
-    ]) {
+    ];
+    for (const answers of layouts) {
       const { pulls, squeeze } = settlePlan(planned('edge-banding', answers));
       const taken = pulls.flatMap((pull) => pull.taken).reduce((sum, { count }) => sum + count, 0);
       expect(squeeze?.pulls.flatMap(({ clamps }) => clamps)).toHaveLength(taken);
     }
+  });
+});
+
+describe('breadboard ends', () => {
+  const END = { panelWidthMm: 500, panelLengthMm: 800, thicknessMm: 24, tongueMm: 30, pegs: 3 };
+  const areaOf = (answers: Given) =>
+    planned('breadboard', { ...END, ...answers }).joints[0]?.facts.contactMm2 ?? 0;
+
+  it('touch by a tongue all along, by loose tenons or by dowels, each with its own walls', () => {
+    const shoulder = 500 * 24;
+    // A tongue: two cheeks, its two ends, its edge; the shoulder it stands in is open by as much as its edge.
+    expect(areaOf({})).toBeCloseTo(2 * 500 * 30 + 500 * 8 + (shoulder - 500 * 8), 4);
+    const tenon = (0.4 * 500) / 3;
+    expect(areaOf({ letIn: 'loose-tenons' })).toBeCloseTo(3 * 2 * (tenon + 8) * 30 + shoulder, 4);
+    // Walls of a dowel are π·d·l; drawn as a square of the same walls.
+    expect(areaOf({ letIn: 'dowels' })).toBeCloseTo(3 * Math.PI * (0.4 * 24) * 30 + shoulder, 2);
+    const blank = (letIn: string) =>
+      planned('breadboard', { ...END, letIn }).facts.parts.find(({ part }) => part.id === 'panel')?.part
+        .blankMm[0];
+    expect([blank('tongue'), blank('dowels')]).toEqual([860, 800]);
+  });
+
+  it('are drawn home by pegs in offset holes alone; straight pegs and glue want clamps', () => {
+    const none = { ...PRACTICE_SHOP, rack: [] };
+    const tight = (held: string) => planBuild(start('breadboard', { ...END, held }), none).verdicts.tight;
+    expect(tight('drawbored').cause.code).toBe('pegs-draw');
+    for (const held of ['pegged', 'clamped']) expect([held, tight(held).state]).toEqual([held, 'fails']);
+    const said = (held: string) => codes(planned('breadboard', { ...END, held }).findings);
+    expect(said('clamped')).toContain('ends-slide-dry');
+    expect(said('clamped')).not.toContain('drill-for-pegs');
+    const { findings } = planned('breadboard', { ...END, held: 'pegged' });
+    expect(ofCode(findings, 'drill-for-pegs')?.values.offsetMm).toBe(0);
+  });
+});
+
+describe('a bend', () => {
+  it('goes by the springback that was measured on the last one, and says so', () => {
+    const bend = (springPct: number) =>
+      ofCode(planned('bent-lamination', { radiusMm: 600, springPct }).findings, 'bend-plies')?.values;
+    expect(bend(5)).toMatchObject({ springbackPct: 5, formRadiusMm: 570, measured: 'yes' });
+    const reckoned = bend(0);
+    expect(reckoned?.measured).toBe('no');
+    expect(reckoned?.formRadiusMm).toBeCloseTo(600 * (1 - 1 / (reckoned?.plies ?? 1) ** 2), 9);
+  });
+});
+
+describe('bands under clamps or pins', () => {
+  it('are pressed two by two by bars over cauls, which is one force for both', () => {
+    const { pulls } = planned('edge-banding', { pressedBy: 'clamps', edges: 'long' });
+    expect(pulls.map(({ pull }) => [pull.stacked, pull.need])).toEqual([[true, 'line']]);
+    const { answer } = practise({ template: 'edge-banding', crew: 2, answers: { pressedBy: 'clamps' } });
+    expect(answer.verdicts.tight.state).toBe('holds');
+  });
+
+  it('take a pin for each ten centimetres begun', () => {
+    const { findings } = planned('edge-banding', { pressedBy: 'pins', edges: 'front', lengthMm: 810 });
+    expect(ofCode(findings, 'pins-through-tape')?.values).toEqual({ pins: 9, everyMm: 100 });
+  });
+});
+
+describe('the light school on a stack', () => {
+  const laid = (adhesive: string, school: 'light' | 'matched') => {
+    const build = start('face-lamination', {
+      layers: 2,
+      layerMm: 27,
+      widthMm: 100,
+      lengthMm: 600,
+      blanks: 1,
+    });
+    return planBuild(
+      { ...build, glue: { ...build.glue, adhesive }, squeeze: { ...build.squeeze, school } },
+      PRACTICE_SHOP,
+    );
+  };
+
+  it('wants less, says what strength that leaves, and comes again while the glue drags', () => {
+    const [light, matched] = [laid('urea-formaldehyde', 'light'), laid('urea-formaldehyde', 'matched')];
+    const wanted = (plan: typeof light) => plan.pulls[0]?.wanted.lowMPa ?? 0;
+    expect([wanted(light), wanted(light) < wanted(matched)]).toEqual([0.2, true]);
+    expect(light.pulls[0]?.neededN).toBeLessThan(matched.pulls[0]?.neededN ?? 0);
+    expect(codes(light.verdicts.tight.workings)).toContain('how-light-squeeze');
+    expect(codes(matched.verdicts.tight.workings)).not.toContain('how-light-squeeze');
+    const again = (plan: typeof light) =>
+      (plan.order?.sessions ?? [])
+        .flatMap((session) => operationsOf(plan, session))
+        .filter(({ id }) => id === 'tighten:again');
+    const said = codes(light.findings).includes('no-second-squeeze');
+    expect(again(light).length === 1 || said).toBe(true);
+    expect(again(matched)).toEqual([]);
+  });
+
+  it('is refused for a glue that fills nothing', () => {
+    expect(laid('pva-interior', 'light').verdicts.tight.cause.code).toBe('light-squeeze-needs-filler');
   });
 });

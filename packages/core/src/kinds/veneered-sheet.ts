@@ -23,6 +23,7 @@ export const VENEERED_SHEET = defineKind({
     /** Below 0 the veneer stops short of the core. */
     overhangMm: askLength(8, -30, 30),
     faces: askChoice(['both', 'one'], 'both'),
+    leafKind: later(askChoice(['raw', 'paper-backed'], 'raw')),
   },
   preparation: ['fresh-faces', 'balance-faces', 'tape-edges', 'even-film', 'rehearse-two', 'release-film'],
   cautions: ['bags'],
@@ -31,7 +32,7 @@ export const VENEERED_SHEET = defineKind({
   method: 'roller',
   asksOfGlue: { veneer: 'sheet' },
   layOut: (
-    { veneerSpecies, coreSpecies, lengthMm, widthMm, coreMm, veneerMm, overhangMm: o, faces },
+    { veneerSpecies, coreSpecies, lengthMm, widthMm, coreMm, veneerMm, overhangMm: o, faces, leafKind },
     { woods },
   ) => {
     const sheet = (number: number, z: number, label: string) => ({
@@ -86,6 +87,7 @@ export const VENEERED_SHEET = defineKind({
               },
       },
       findings: [
+        ...(leafKind === 'paper-backed' ? [finding('paper-backed', 'informs')] : []),
         ...(faces === 'one' ? [finding('one-sided', 'warns')] : []),
         ...(o < 0
           ? [
@@ -101,6 +103,11 @@ export const VENEERED_SHEET = defineKind({
   },
 });
 
+/** Pins that hold a band while its glue sets stand so far apart [judgement], mm. */
+const PIN_EVERY_MM = 100;
+/** What presses a band over a caul. */
+const BAND_CLAMPS = ['edge', 'f-light', 'trigger', 'f-heavy', 'parallel-jaw', 't-bar', 'pipe'];
+
 /** Strips of solid wood on the edges of a sheet, held by tape, by clamps through a caul, or by pins. */
 export const EDGE_BANDING = defineKind({
   id: 'edge-banding',
@@ -114,6 +121,7 @@ export const EDGE_BANDING = defineKind({
     edges: askChoice(['front', 'long', 'all'], 'all'),
     /** How far a band stands out past either face, to be trimmed flush. */
     proudMm: later(askLength(0.5, 0, 5)),
+    pressedBy: later(askChoice(['tape', 'clamps', 'pins'], 'tape')),
   },
   preparation: ['fresh-faces', 'mask-faces', 'leave-long', 'mark-faces'],
   cautions: [],
@@ -129,6 +137,7 @@ export const EDGE_BANDING = defineKind({
     bandMm: b,
     edges,
     proudMm: p,
+    pressedBy,
   }) => {
     const long = (number: number, y: number, label: string) => ({
       ...part('band', number, bandSpecies, solidOf(box([0, y, -p], [l, y + b, t + p])), X, [l, t + 2 * p, b]),
@@ -157,6 +166,7 @@ export const EDGE_BANDING = defineKind({
         : [];
     const ids = (side: readonly number[]) =>
       side.map((n) => `core_band-${n}`).filter((id) => toCore.some((own) => own.id === id));
+    const barred = pressedBy === 'clamps';
     const pull = (
       id: string,
       joints: readonly string[],
@@ -165,11 +175,12 @@ export const EDGE_BANDING = defineKind({
     ) => ({
       id,
       joints,
-      need: 'tape' as const,
-      stacked: false,
+      // Bars over cauls press both opposite bands with one force; tape holds each by itself.
+      need: barred ? ('line' as const) : ('tape' as const),
+      stacked: barred,
       axis,
       openingMm,
-      kinds: ['tape', 'edge', 'f-light', 'trigger'],
+      kinds: barred ? BAND_CLAMPS : ['tape', 'edge', 'f-light', 'trigger'],
     });
     return {
       parts: [part('core', 0, coreSpecies, solidOf(box([0, 0, 0], [l, w, t])), X, [l, w, t], Z), ...bands],
@@ -179,11 +190,28 @@ export const EDGE_BANDING = defineKind({
       pulls: [
         pull('across', ids([1, 2]), [0, 1, 0], w + 2 * b + 40),
         ...(edges === 'all'
-          ? [pull('along', [...ids([3, 4]), ...corners.map(({ id }) => id)], [1, 0, 0], l + 2 * b + 40)]
+          ? [
+              pull(
+                'along',
+                [...ids([3, 4]), ...(barred ? [] : corners.map(({ id }) => id))],
+                [1, 0, 0],
+                l + 2 * b + 40,
+              ),
+            ]
           : []),
       ],
       flat: { kind: 'none' },
-      findings: p > 0 ? [finding('trim-flush', 'informs', { proudMm: p })] : [],
+      findings: [
+        ...(p > 0 ? [finding('trim-flush', 'informs', { proudMm: p })] : []),
+        ...(pressedBy === 'pins'
+          ? [
+              finding('pins-through-tape', 'informs', {
+                pins: bands.reduce((sum, { blankMm }) => sum + Math.ceil(blankMm[0] / PIN_EVERY_MM), 0),
+                everyMm: PIN_EVERY_MM,
+              }),
+            ]
+          : []),
+      ],
     };
   },
 });

@@ -2,6 +2,7 @@ import { standsService } from '../adhesives';
 import { canLightSqueeze, LIGHT_SQUEEZE, pressureWord, TYPICAL_FORCE_SPREAD } from '../clamps';
 import type { Panel } from '../assembly';
 import type { Clash } from '../clamps';
+import { howLightly } from './how-lightly';
 import { type Finding, finding, type Severity } from '../findings';
 import { leastBy } from '../basics/least-by';
 import { judgedLines, type PlannedLine, type RowInPlan } from '../plan/row/row-plan';
@@ -193,17 +194,7 @@ function workings({ clampSet, job, lines, stages, pressed }: RowInPlan, weakest:
       typical: clampSet.clamps.filter(({ forceSource }) => forceSource === 'typical').length,
       spreadPct: TYPICAL_FORCE_SPREAD * 100,
     }),
-    ...(job.school === 'light'
-      ? [
-          finding('how-light-squeeze', 'informs', {
-            lowMPa: weakest.target.lowMPa,
-            strengthLow: LIGHT_SQUEEZE.strengthShare.low,
-            strengthHigh: LIGHT_SQUEEZE.strengthShare.high,
-            fromMin: LIGHT_SQUEEZE.secondAfterMin.low,
-            toMin: LIGHT_SQUEEZE.secondAfterMin.high,
-          }),
-        ]
-      : []),
+    ...(job.school === 'light' ? [howLightly(weakest.target.lowMPa)] : []),
     ...(deep === undefined
       ? []
       : [

@@ -1,4 +1,6 @@
 import { standsService } from '../adhesives';
+import { canLightSqueeze, LIGHT_SQUEEZE } from '../clamps';
+import { howLightly } from './how-lightly';
 import { type Finding, finding, type Severity } from '../findings';
 import { leastBy } from '../basics/least-by';
 import type { PlannedJoint } from '../plan/joints/planned-joint';
@@ -51,6 +53,7 @@ export function tight(parts: PlanParts): Judged {
         clamps: weakest.taken.reduce((sum, { count }) => sum + count, 0),
         lowMPa: weakest.wanted.lowMPa,
       }),
+      ...(parts.build.squeeze?.school === 'light' ? [howLightly(weakest.wanted.lowMPa)] : []),
     ],
   };
 }
@@ -67,7 +70,13 @@ function unfitGlue({ joints, adhesive, build }: PlanParts): Finding | undefined 
     joints.flatMap(({ window }) => window.findings).find(({ code }) => code === 'wood-too-wet') ??
     (standsService(adhesive.service, build.service)
       ? undefined
-      : finding('service-too-hard', 'refuses', { rated: adhesive.service, wanted: build.service }))
+      : finding('service-too-hard', 'refuses', { rated: adhesive.service, wanted: build.service })) ??
+    (build.squeeze?.school !== 'light' || canLightSqueeze(adhesive)
+      ? undefined
+      : finding('light-squeeze-needs-filler', 'refuses', {
+          gapMm: adhesive.gapMm,
+          neededMm: LIGHT_SQUEEZE.gapMm,
+        }))
   );
 }
 

@@ -120,7 +120,7 @@ const NEEDS: Readonly<Record<Pull['need'], JointNeed>> = {
 /** What a joint wants of clamps, and the pressure between which it is right. */
 function wantedBy(
   facts: JointFacts,
-  { facts: { assembly }, adhesive }: JointContext,
+  { build, facts: { assembly }, adhesive }: JointContext,
   both: readonly PartFacts[],
 ): Pick<PlannedJoint, 'need' | 'target' | 'crushMPa'> {
   const pulls = assembly.pulls.filter(({ joints }) => joints.includes(facts.joint.id));
@@ -139,6 +139,7 @@ function wantedBy(
             [facts.joint.kind],
             adhesive,
             both.map(({ wood }) => wood.sg),
+            build.squeeze?.school,
           )
         : null,
     crushMPa: Math.min(...both.map(({ wood }) => wood.compPerpMPa)),

@@ -54,11 +54,12 @@ export interface SecondSqueeze {
  * @returns `no-room` where the glue leaves no time between dragging and setting.
  */
 export function secondSqueezeOf(
-  { joints, row, shop, build, times }: Pick<PlanParts, 'joints' | 'row' | 'shop' | 'build' | 'times'>,
+  parts: Pick<PlanParts, 'joints' | 'row' | 'pulls' | 'shop' | 'build' | 'times'>,
   session: OrderedSession,
 ): SecondSqueeze | 'no-room' | null {
-  const clamps = row?.clampSet.clamps.length ?? 0;
-  if (row?.job.school !== 'light' || clamps === 0) return null;
+  const { joints, shop, build, times } = parts;
+  const clamps = drawnAgain(parts).length;
+  if (clamps === 0) return null;
   const { crew, paceFactor } = workforceOf({ build, shop });
   const takesMin = Math.ceil(clamps / crew) * PACE.tightenClampMin * paceFactor;
   const closedMin = session.handsOnMin;
@@ -73,6 +74,16 @@ export function secondSqueezeOf(
   return startMin < closedMin + LIGHT_SQUEEZE.soonestMin
     ? 'no-room'
     : { startMin, endMin: startMin + takesMin };
+}
+
+/** Numbers of the clamps that the light school draws a second time; none where nothing is pressed lightly. */
+function drawnAgain({ row, pulls, build }: Pick<PlanParts, 'row' | 'pulls' | 'build'>): number[] {
+  if (row !== null) {
+    return row.job.school === 'light' ? row.clampSet.clamps.map(({ number }) => number) : [];
+  }
+  if (build.squeeze?.school !== 'light') return [];
+  const taken = pulls.flatMap((pull) => (pull.pull.need === 'line' ? pull.taken : []));
+  return Array.from({ length: taken.reduce((sum, { count }) => sum + count, 0) }, (_, i) => i + 1);
 }
 
 /** What comes after full pull beside the readings: a second squeeze, and squeeze-out taken off, each with its wait. */
@@ -95,14 +106,14 @@ export function momentFindings(parts: PlanParts): Finding[] {
 function againDrafts(plan: Plan, session: OrderedSession, fromMin: number): Draft[] {
   const second = secondSqueezeOf(plan, session);
   if (second === null || second === 'no-room') return [];
-  const clamps = plan.row?.clampSet.clamps ?? [];
+  const clamps = drawnAgain(plan);
   const waitMin = Math.max(0, second.startMin - fromMin);
   return [
     {
       id: 'tighten:again',
       kind: 'tighten',
       joints: [],
-      clamps: clamps.map(({ number }) => number),
+      clamps,
       hands: [0],
       startMin: fromMin,
       endMin: fromMin + waitMin + (second.endMin - second.startMin),

@@ -82,6 +82,7 @@ function planPullFor(
     own.map(({ joint }) => joint.kind),
     adhesive,
     woods.map(({ sg }) => sg),
+    squeeze.school,
   );
   const crushMPa = Math.min(...woods.map(({ compPerpMPa }) => compPerpMPa));
   const seatN = all.reduce((sum, { joint }) => sum + seatForceN(joint.kind), 0);

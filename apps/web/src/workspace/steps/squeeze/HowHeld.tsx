@@ -10,17 +10,13 @@ import { LengthField, NumberField } from '../../../quantities/fields';
 import { useFormat } from '../../../quantities/use-format';
 import { withCaulLot } from '../../edits';
 import { useWoodName } from '../../../shop/own';
+import { SCHOOLS } from '../../../squeeze/schools';
 import { useOpenBuild } from '../../open-build';
 
 const PACKING = [
   { value: 'bare', name: 'nothing' },
   { value: 'blocks', name: 'a block each' },
   { value: 'battens', name: 'battens' },
-] as const;
-
-const SCHOOLS = [
-  { value: 'matched', name: 'as the wood wants' },
-  { value: 'light', name: 'light, then again' },
 ] as const;
 
 const FIRST = [
