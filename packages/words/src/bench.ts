@@ -78,6 +78,7 @@ const WORK: Words<InstructionValues & MomentValues> = {
   'do-bag': () => 'Into the bag, seal, pull',
   'do-coat': ({ coat, coats }) => `Thin coat ${coat} of ${coats}`,
   'do-iron': ({ line }) => `Iron ${line}`,
+  'do-corners-down': () => 'Corners down to the base',
   'do-again': () => 'Second squeeze, same order',
   'do-clean-scrape-wet': () => 'Scrape squeeze-out off',
   'do-clean-damp-wipe': () => 'Wipe squeeze-out off',
@@ -115,6 +116,8 @@ const WORK_DETAILS: Words<InstructionValues & MomentValues> = {
   'do-iron': () =>
     'lay it on dry, from the centre outward, edges last; a block follows the iron until it is cold',
   'do-bag': () => 'the pump stays on the whole time; read the gauge',
+  'do-corners-down': ({ count, kind, forceN }, f) =>
+    `${count} ${clampName(kind, count)}, ${f.force(forceN)} each, opposite ones in turn`,
   'do-again': ({ waitMin, clamps }) =>
     `${waitMin > 0 ? `after ${formatWait(waitMin)}, once the glue drags: ` : ''}${many(clamps, 'clamp', 'clamps')} brought on again`,
   'do-clean-scrape-wet': ({ lengthMm }, f) =>

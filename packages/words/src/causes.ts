@@ -61,6 +61,8 @@ export const CAUSES: Words<CauseValues> = {
   'resinous-wood': () => 'resinous wood: glue freshly planed faces',
   'service-too-hard': ({ rated, wanted }) =>
     `made for ${SERVICE_WORDS[rated] ?? rated}, the piece has to stand ${SERVICE_WORDS[wanted] ?? wanted}`,
+  'no-corner-clamps': ({ count }) =>
+    `no ${count} clamps are left on the rack that reach over the corners: it is not counted as clamped down`,
   'no-second-squeeze': ({ soonestMin }) =>
     `this glue in this air leaves no room for a second squeeze: it sets before the ${formatWait(soonestMin)} that it takes to drag. Squeeze fully the first time, or take a slower glue`,
   'bead-on-wide-face': ({ line, widthMm }, f) =>

@@ -131,7 +131,7 @@ const CHOICE_WORDS: Readonly<Record<string, string>> = {
   clamps: 'clamps over a caul',
   pins: 'pins through tape',
   raw: 'raw',
-  'paper-backed': 'paper-backed',
+  'paper-backed': 'backed with paper',
   none: 'there are none',
   'to-the-front': 'to the front',
   'to-the-back': 'to the back',

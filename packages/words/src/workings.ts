@@ -245,6 +245,15 @@ const EXPLANATIONS: { readonly [Code in keyof WorkingValues]: Explain<WorkingVal
     ],
     source: 'Euler strut, pinned edges (the worst case).',
   }),
+  'how-lift': ({ freeMm, downMm }, f) => ({
+    title: 'Lift from the pull, corners held down',
+    rule: 'A pull off the middle lifts the middle or the ends; what is clamped to a flat base while it cures keeps three tenths of that [judgement].',
+    inputs: [
+      ['lift, free', f.fine(freeMm)],
+      ['what stays', f.fine(downMm)],
+    ],
+    source: 'Beam under an off-centre pull; share that stays: judgement.',
+  }),
   'how-flat': (values, f) => ({
     title: 'Out of flat, part by part',
     rule: 'The unfavourable ends of every part added up.',

@@ -1,5 +1,5 @@
 import { type Finding, finding } from '../findings';
-import { ON_A_ROLL, type Plan, pullOpenings, rowOpenings, settlePlan } from '../plan';
+import { cornersOf, ON_A_ROLL, type Plan, pullOpenings, rowOpenings, settlePlan } from '../plan';
 import { ASPECTS } from '../verdicts';
 
 /** Causes that make starting pointless: the joint could not hold, or a clamp could not go on. */
@@ -64,11 +64,19 @@ export function gatherList(plan: Plan): Finding[] {
     ...methods.map((method) => finding('gather-spreader', 'informs', { method })),
     ...(row === null ? [] : rowThings(row)),
     ...clampThings(plan),
+    ...cornerClamps(plan),
     ...(facts.assembly.pressedBy === 'iron' ? [finding('gather-iron', 'informs')] : []),
     ...(clamped(plan) ? [finding('gather-spares', 'informs', { count: 2 })] : []),
     finding('gather-checks', 'informs'),
     finding('gather-cleaning', 'informs'),
   ];
+}
+
+function cornerClamps(plan: Plan): Finding[] {
+  const down = cornersOf(plan);
+  if (down === null) return [];
+  const { count, lot, openingMm } = down;
+  return [finding('gather-corner-clamps', 'informs', { count, kind: lot.kind, openingMm })];
 }
 
 /** What is never clamped wants no clamp standing by: tape, wraps and a bag have no spare that opens. */

@@ -50,6 +50,7 @@ export interface MomentValues extends Record<
   `do-clean-${'scrape-wet' | 'damp-wipe' | 'peel-masking' | 'skin-and-peel'}`,
   { fromMin: number; toMin: number; lengthMm: number }
 > {
+  'do-corners-down': { count: number; kind: string; forceN: number };
   'do-again': { waitMin: number; clamps: number };
 }
 
@@ -113,6 +114,7 @@ export interface GatherValues {
     /** From 1; 0 where all is glued in one go. */
     session: number;
   };
+  'gather-corner-clamps': { count: number; kind: string; openingMm: number };
   'gather-spares': { count: number };
   'gather-iron': None;
   'gather-checks': None;

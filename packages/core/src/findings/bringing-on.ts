@@ -51,5 +51,5 @@ export interface PullTighteningValues {
   'relieve-slide-restore': None;
   'read-diagonals': None;
   'sight-wind': None;
-  'corners-down': None;
+  'corners-down': { count: number; kind: string; forceN: number };
 }

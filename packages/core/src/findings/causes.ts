@@ -39,6 +39,7 @@ export interface CauseValues extends Record<FlatPart | SquarePart, { mm: number 
   'no-clamps': None;
   'no-bag': { line: string; lengthMm: number; widthMm: number };
   'bead-on-wide-face': { line: string; widthMm: number };
+  'no-corner-clamps': { count: number };
   'no-second-squeeze': { soonestMin: number };
   'clamp-too-short': { clamp: number; opensMm: number; neededMm: number };
   'not-enough-on-rack': { placed: number; have: number };

@@ -94,5 +94,7 @@ export interface WorkingValues {
     widthMm: number;
     heldBy: string;
   };
+  /** Lift from a low pull, free and with the corners held down. */
+  'how-lift': { freeMm: number; downMm: number };
   'how-flat': Partial<Record<FlatPart, number>>;
 }

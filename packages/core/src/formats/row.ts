@@ -44,6 +44,8 @@ export const RowSchema = strictObject({
     /** Lot of cauls that is taken; left out: the first of the shop that is long enough. */
     caulLot: Type.Optional(Id),
     endStops: Type.Boolean(),
+    /** A light clamp over film, or a weight, brings the faces level at each line; left out means no. */
+    flushed: Type.Optional(Type.Boolean()),
     /** Breadboard ends, battens or a frame will hold it flat in use. */
     heldFlatLater: Type.Boolean(),
   }),

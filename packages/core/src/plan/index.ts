@@ -50,6 +50,7 @@ export { familiesOf } from './shelf';
 export {
   acrossInTurn,
   type ClampInSpace,
+  cornersOf,
   leastOf,
   type Packing,
   packingOf,

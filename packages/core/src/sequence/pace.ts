@@ -19,6 +19,8 @@ export const PACE = Object.freeze({
   takeOffClampMin: 0.1,
   /** A pair of cauls across, film under it, snugged. */
   caulPairMin: 0.6,
+  /** A light clamp over film, or a weight, on one line so that its faces are level. */
+  flushLineMin: 0.3,
   /** Squeeze-out, flat and square looked at while it still moves. */
   checkMin: 0.75,
 });

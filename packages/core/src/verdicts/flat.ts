@@ -4,10 +4,9 @@ import { finding } from '../findings';
 import { HELD_MOVES_MM, heldMovesMm, heldWidthMm } from '../materials';
 import { oneSidedBowMm } from '../mechanics';
 import type { PlanParts } from '../plan/plan';
+import { cornersOf, STAYS_CLAMPED_DOWN } from '../plan/squeeze/corners-down';
 import { against, atRest, type Judged } from './judged';
 
-/** Share of a measured twist or bow that stays in the work after curing on a flat base [judgement]. */
-const STAYS_CLAMPED_DOWN = 0.3;
 /** Moisture of parts in one wide joint that differs by this much or more is worth a warning, %. */
 const MISMATCH_PCT = 2;
 
@@ -18,7 +17,8 @@ const filmGPerM2 = (joints: PlanParts['joints']): number => {
 };
 
 /** Whether it comes out flat: by wind and bow as read, moisture, balance and springback. */
-export function flat({ facts, build, joints }: PlanParts): Judged {
+export function flat(parts: PlanParts): Judged {
+  const { facts, build, joints } = parts;
   const check = facts.assembly.flat;
   const limit = build.goals.flatMm;
   const { twistMm, bowMm } = build.dryFit;
@@ -62,7 +62,7 @@ export function flat({ facts, build, joints }: PlanParts): Judged {
   if (twistMm === null && bowMm === null) {
     return { ...atRest(limit, finding('flatness-unread', 'warns')), state: 'close', margin: 0 };
   }
-  const stays = build.squeeze?.clampedDown === true ? STAYS_CLAMPED_DOWN : 1;
+  const stays = cornersOf(parts) === null ? 1 : STAYS_CLAMPED_DOWN;
   const figure = stays * Math.max(Math.abs(twistMm ?? 0), Math.abs(bowMm ?? 0));
   const code = Math.abs(twistMm ?? 0) >= Math.abs(bowMm ?? 0) ? 'boards-twisted' : 'boards-bowed';
   return against(figure, limit, (over) => finding(code, over ? 'refuses' : 'informs', { mm: figure }), []);

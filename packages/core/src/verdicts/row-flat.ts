@@ -3,6 +3,7 @@ import { STRUT_SHARE } from '../mechanics';
 import { clampBowMm, FLUSH_MM } from '../plan/row/clamp-bow';
 import { moistureCupMm } from '../plan/row/moisture-cup';
 import type { RowInPlan } from '../plan/row/row-plan';
+import { cornersDown, STAYS_CLAMPED_DOWN } from '../plan/squeeze/corners-down';
 import { CLOSE_SHARE, type RowPart } from './row-parts';
 import { barShareOf, type Verdict, type VerdictState } from './verdict';
 
@@ -61,6 +62,14 @@ export function judgeRowFlat(parts: RowInPlan): Verdict {
               endForceN: parts.cauls.crown.endForceN,
             }),
           ]),
+      ...(downOf(parts) === null
+        ? []
+        : [
+            finding('how-lift', 'informs', {
+              freeMm: clampBowMm(parts),
+              downMm: clampBowMm(parts) * STAYS_CLAMPED_DOWN,
+            }),
+          ]),
       finding('how-flat', 'informs', Object.fromEntries(found.map(({ code, mm }) => [code, mm]))),
     ],
   };
@@ -94,14 +103,25 @@ function causeOf(
   return finding(largest.code, 'informs', values);
 }
 
+/** Clamps at the corners of a row, where they are asked for and left over. */
+const downOf = ({ build, shop, panel, clampSet }: RowInPlan) =>
+  cornersDown({
+    build,
+    shop,
+    thicknessMm: panel.thicknessMm,
+    used: clampSet.clamps.map(({ lot }) => ({ lot, count: 1 })),
+  });
+
 function flatParts(parts: RowInPlan): readonly [RowPart, ...RowPart[]] {
   const { build, heldBy, panel } = parts;
   const underCauls = heldBy.includes('cauls');
   const thicknesses = panel.boards.map(({ board }) => board.thicknessMm);
   const steps = Math.max(0, ...thicknesses.slice(1).map((t, i) => Math.abs(t - (thicknesses[i] ?? t)) / 2));
-  const flush = underCauls ? FLUSH_MM.cauls : heldBy.includes('bars') ? FLUSH_MM.bars : FLUSH_MM.byHand;
-  const stays = underCauls ? STAYS_UNDER_CAULS : 1;
-  const bowMm = clampBowMm(parts);
+  const held = underCauls ? FLUSH_MM.cauls : heldBy.includes('bars') ? FLUSH_MM.bars : FLUSH_MM.byHand;
+  const flush = parts.job.holding.flushed === true ? Math.min(held, FLUSH_MM.flushed) : held;
+  const down = downOf(parts) !== null;
+  const stays = Math.min(underCauls ? STAYS_UNDER_CAULS : 1, down ? STAYS_CLAMPED_DOWN : 1);
+  const bowMm = clampBowMm(parts) * (down ? STAYS_CLAMPED_DOWN : 1);
   return [
     { code: 'faces-not-flush', mm: flush + steps },
     // A panel that pops has no bow to add: the verdict fails before the sum.

@@ -64,7 +64,12 @@ function byBoard(brought: PartFacts | undefined): number {
 export function closingWork(
   { joint, contactMm2, lengthMm }: JointFacts,
   parts: readonly PartFacts[],
-  { crew, setDry, pressedBy }: { readonly crew: number } & Pick<Assembly, 'setDry' | 'pressedBy'>,
+  {
+    crew,
+    setDry,
+    pressedBy,
+    flushed,
+  }: { readonly crew: number; readonly flushed: boolean } & Pick<Assembly, 'setDry' | 'pressedBy'>,
 ): ClosingWork {
   // The lighter part is brought to the heavier one.
   const [brought] = parts
@@ -77,7 +82,7 @@ export function closingWork(
     pressedBy === 'iron'
       ? Math.max(lengthMm / 1000 / IRON.alongMPerMin, contactMm2 / 1e6 / IRON.areaM2PerMin)
       : 0;
-  const usual = byHand * (setDry ? SET_DRY_FACTOR : 1) + ironMin;
+  const usual = byHand * (setDry ? SET_DRY_FACTOR : 1) + ironMin + (flushed ? PACE.flushLineMin : 0);
   const unwieldy =
     brought !== undefined &&
     // What lies along a board is laid down end by end, which its length is reckoned for already.

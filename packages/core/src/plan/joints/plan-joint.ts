@@ -81,6 +81,7 @@ function planJoint(facts: JointFacts, first: boolean, context: JointContext): Pl
     crew: build.crew,
     setDry: context.facts.assembly.setDry,
     pressedBy: context.facts.assembly.pressedBy,
+    flushed: context.facts.assembly.row && build.row?.holding.flushed === true,
   });
   return {
     facts,

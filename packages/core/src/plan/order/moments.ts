@@ -7,12 +7,37 @@ import { COMFORTABLE_MARGIN } from '../../verdicts/in-time';
 import { glueJobOf } from '../glue-job';
 import { slowestOf } from '../joints/slowest';
 import type { Plan, PlanParts } from '../plan';
+import { CORNERS, CORNERS_MIN, cornersOf } from '../squeeze/corners-down';
 import { workforceOf } from './order-problem';
 import type { OrderedSession } from './ordered-sessions';
 import type { Draft } from './planned-operation';
 
 /** Metres of joint scraped, wiped or peeled in a minute [judgement]. */
 const CLEANED_M_PER_MIN = 2;
+
+/** The corners brought down to the base, once everything is at full pull: from that minute of the session on. */
+export function cornersDraft(plan: Plan, fromMin: number): Draft[] {
+  const down = cornersOf(plan);
+  if (down === null) return [];
+  return [
+    {
+      id: 'set-clamp:corners',
+      kind: 'set-clamp',
+      joints: [],
+      clamps: [],
+      hands: [0],
+      startMin: fromMin,
+      endMin: fromMin + CORNERS_MIN * plan.shop.paceFactor,
+      wait: null,
+      asks: null,
+      instruction: finding('do-corners-down', 'informs', {
+        count: down.count,
+        kind: down.lot.kind,
+        forceN: down.forceN,
+      }),
+    },
+  ];
+}
 
 /** What is read once everything is at full pull, while it still moves: from that minute of the session on. */
 export function checksOf(plan: Plan, session: OrderedSession, fromMin: number): Draft[] {
@@ -95,12 +120,17 @@ export function momentsOf(plan: Plan, session: OrderedSession, fromMin: number):
 export const noSecondSqueeze = (): Finding =>
   finding('no-second-squeeze', 'warns', { soonestMin: LIGHT_SQUEEZE.soonestMin });
 
-/** That the glue leaves no room for the second squeeze that the light school counts on. */
+/** What there is no room or no clamp for: the second squeeze that the light school counts on, the corners held down. */
 export function momentFindings(parts: PlanParts): Finding[] {
   const without = (parts.order?.sessions ?? []).some(
     (session) => secondSqueezeOf(parts, session) === 'no-room',
   );
-  return without ? [noSecondSqueeze()] : [];
+  const { build } = parts;
+  const noCorners = build.squeeze?.clampedDown === true && cornersOf(parts) === null;
+  return [
+    ...(without ? [noSecondSqueeze()] : []),
+    ...(noCorners ? [finding('no-corner-clamps', 'warns', { count: CORNERS })] : []),
+  ];
 }
 
 function againDrafts(plan: Plan, session: OrderedSession, fromMin: number): Draft[] {

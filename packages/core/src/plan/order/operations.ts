@@ -8,7 +8,7 @@ import type { PlannedPull } from '../pulls/planned-pull';
 import { ACROSS } from '../row/row-job';
 import { workforceOf } from './order-problem';
 import { driedFilmDrafts } from './dried-film';
-import { checksOf, momentsOf } from './moments';
+import { checksOf, cornersDraft, momentsOf } from './moments';
 import type { OrderedSession } from './ordered-sessions';
 import type { Draft, PlannedOperation } from './planned-operation';
 import { type PressStep, pressSteps } from './press-steps';
@@ -32,10 +32,12 @@ export function operationsOf(plan: Plan, session: OrderedSession): PlannedOperat
     instruction: finding(`do-${what}`, 'informs'),
   }));
   const workedMin = dried ? Math.max(0, ...worked.map(({ endMin }) => endMin)) : session.handsOnMin;
-  const checks = checksOf(plan, session, workedMin);
-  const readMin = Math.max(workedMin, ...checks.map(({ endMin }) => endMin));
+  const corners = dried ? [] : cornersDraft(plan, workedMin);
+  const downMin = Math.max(workedMin, ...corners.map(({ endMin }) => endMin));
+  const checks = checksOf(plan, session, downMin);
+  const readMin = Math.max(downMin, ...checks.map(({ endMin }) => endMin));
   const moments = dried ? [] : momentsOf(plan, session, readMin);
-  const drafts = [...before, ...worked, ...checks, ...moments];
+  const drafts = [...before, ...worked, ...corners, ...checks, ...moments];
   const sorted = drafts
     .map((draft, i) => ({ draft, i }))
     .sort((a, b) => a.draft.startMin - b.draft.startMin || a.draft.endMin - b.draft.endMin || a.i - b.i)

@@ -1,7 +1,7 @@
 import type { RowPlan } from './row-plan';
 
 /** Steps between neighbouring faces by how they are kept flush [judgement]. */
-export const FLUSH_MM = Object.freeze({ cauls: 0.1, bars: 0.2, byHand: 0.4 });
+export const FLUSH_MM = Object.freeze({ cauls: 0.1, flushed: 0.1, bars: 0.2, byHand: 0.4 });
 /** Share of clamp bow left when bars alternate above and below, by spacing: docs/models.md, finite elements. */
 const ALTERNATING_RESIDUE: readonly { readonly spacingMm: number; readonly share: number }[] = [
   { spacingMm: 125, share: 0.01 },

@@ -2,6 +2,7 @@ import { panelOpeningMm } from '../../assembly';
 import { leastBy } from '../../basics/least-by';
 import { type Finding, finding } from '../../findings';
 import { noSecondSqueeze, secondSqueezeOf } from '../order/moments';
+import { cornerFindings } from '../squeeze/pull-tightening';
 import type { Plan } from '../plan';
 import type { RowPlan } from './row-plan';
 import type { RowStage } from './stages';
@@ -50,6 +51,7 @@ export function rowTightening(plan: Plan): Finding[] {
       highestN: Math.max(...clampSet.clamps.map(({ forceN }) => forceN)),
     }),
     ...(cauls === null ? [] : [finding('tighten-cauls', 'informs', { forceN: cauls.crown.endForceN })]),
+    ...cornerFindings(plan),
     ...againFindings(plan),
   ];
 }

@@ -1,3 +1,4 @@
+export { cornersOf } from './corners-down';
 export { packingOf, squeezePlan } from './squeeze-plan';
 export { leastOf } from './least';
 export { type Packing, spreadMm, type Stack, stackOf } from './press-stack';

@@ -1,5 +1,6 @@
 import { centreOutOrder } from '../../clamps';
 import { type Finding, finding } from '../../findings';
+import { cornersOf } from './corners-down';
 import type { PlanParts } from '../plan';
 import type { Squeeze, SqueezedPull } from './squeezed';
 
@@ -40,14 +41,15 @@ export function pullOpenings({ pulls }: Squeeze): PullOpening[] {
 }
 
 /** How an assembly is brought together, pull by pull, as it is said at the bench. */
-export function pullTightening({ facts, build }: PlanParts, squeeze: Squeeze): Finding[] {
+export function pullTightening(parts: PlanParts, squeeze: Squeeze): Finding[] {
+  const { facts } = parts;
   const several = squeeze.pulls.length > 1;
   return [
     ...squeeze.pulls.flatMap((pull) => pullSteps(pull)),
     ...(several ? [finding('relieve-slide-restore', 'informs')] : []),
     ...(facts.assembly.square.kind === 'diagonals' ? [finding('read-diagonals', 'informs')] : []),
     ...(facts.assembly.flat.kind === 'wind' ? [finding('sight-wind', 'informs')] : []),
-    ...(build.squeeze?.clampedDown === true ? [finding('corners-down', 'informs')] : []),
+    ...cornerFindings(parts),
   ];
 }
 
@@ -87,4 +89,12 @@ function pullSteps({ planned, clamps }: SqueezedPull): Finding[] {
 function centreOut(numbers: readonly number[]): number[] {
   const places = numbers.map((_, i) => i);
   return centreOutOrder(places, numbers.length - 1).map((i) => numbers[i] ?? 0);
+}
+
+/** The corners brought down to the base, and how hard. */
+export function cornerFindings(parts: PlanParts): Finding[] {
+  const down = cornersOf(parts);
+  return down === null
+    ? []
+    : [finding('corners-down', 'informs', { count: down.count, kind: down.lot.kind, forceN: down.forceN })];
 }

@@ -150,6 +150,18 @@ export const HowHeld = memo(function HowHeld({ offMiddleMm, outlined }: HowHeldP
         checked={holding.endStops}
         onChange={(endStops) => hold('End stop', { endStops })}
       />
+      <Tick
+        label="A light clamp over film, or a weight, levels each line"
+        checked={holding.flushed ?? false}
+        onChange={(flushed) => hold('Lines levelled', { flushed })}
+      />
+      <Tick
+        label="Clamped down to a flat base at the corners"
+        checked={build.squeeze?.clampedDown ?? false}
+        onChange={(clampedDown) =>
+          edit('Clamped down', (before) => ({ ...before, squeeze: { ...before.squeeze, clampedDown } }))
+        }
+      />
     </Section>
   );
 });

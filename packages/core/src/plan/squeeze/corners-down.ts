@@ -1,0 +1,68 @@
+import { lotForceN } from '../../clamps';
+import type { BuildDocument, RackLot, ShopDocument } from '../../formats';
+import { PACE } from '../../sequence';
+import type { PlanParts } from '../plan';
+
+/** What holds something flat down to a base while it cures, a clamp at each corner. */
+export interface CornersDown {
+  readonly lot: RackLot;
+  readonly count: number;
+  /** Pull of each: enough to lay a corner down, no more. */
+  readonly forceN: number;
+  readonly openingMm: number;
+}
+
+/** One at each corner; opposite ones in turn. */
+export const CORNERS = 4;
+/** A flat base and a pad, beside the work itself, mm [judgement]. */
+const BASE_MM = 60;
+/** What lays a corner down without bending the base, N [judgement]. */
+const DOWN_N = 400;
+/** Kinds with a throat that reaches in over a corner, the lightest first. */
+const KINDS: readonly string[] = ['trigger', 'f-light', 'c-clamp', 'hand-screw', 'f-heavy', 'parallel-jaw'];
+
+/** Share of a twist, a bow or the lift from a low pull that stays once it has cured clamped down to a flat base [judgement]. */
+export const STAYS_CLAMPED_DOWN = 0.3;
+
+interface Asked {
+  readonly build: BuildDocument;
+  readonly shop: ShopDocument;
+  readonly thicknessMm: number;
+  /** Clamps that press already, by lot. */
+  readonly used: readonly { readonly lot: RackLot; readonly count: number }[];
+}
+
+/** Clamps that are left on the rack for the corners; null where nobody asks for them, or the rack has none left that open so far. */
+export function cornersDown({ build, shop, thicknessMm, used }: Asked): CornersDown | null {
+  if (build.squeeze?.clampedDown !== true) return null;
+  const openingMm = thicknessMm + BASE_MM;
+  const left = (lot: RackLot) =>
+    lot.count - used.filter((each) => each.lot.id === lot.id).reduce((sum, { count }) => sum + count, 0);
+  const [lot] = shop.rack
+    .filter((each) => KINDS.includes(each.kind) && each.maxOpeningMm >= openingMm && left(each) >= CORNERS)
+    .sort((a, b) => KINDS.indexOf(a.kind) - KINDS.indexOf(b.kind));
+  return lot === undefined
+    ? null
+    : { lot, count: CORNERS, forceN: Math.min(DOWN_N, lotForceN(lot)), openingMm };
+}
+
+/** The corner clamps of a plan of any kind. */
+export const cornersOf = ({
+  build,
+  shop,
+  facts,
+  row,
+  pulls,
+}: Pick<PlanParts, 'build' | 'shop' | 'facts' | 'row' | 'pulls'>): CornersDown | null =>
+  cornersDown({
+    build,
+    shop,
+    thicknessMm: facts.toMm[2] - facts.fromMm[2],
+    used:
+      row === null
+        ? pulls.flatMap(({ taken }) => taken)
+        : row.clampSet.clamps.map(({ lot }) => ({ lot, count: 1 })),
+  });
+
+/** Minutes to put them on and draw them, for one pair of hands at the built-in pace. */
+export const CORNERS_MIN = CORNERS * (PACE.setClampMin + PACE.tightenClampMin);
