@@ -8,6 +8,7 @@ import type { Say, Words } from './values';
 const PULL_NAMES: Readonly<Record<string, string>> = {
   across: 'Across',
   along: 'Along',
+  'across-tenons': 'Across, over the slotted blocks',
   down: 'Down',
   up: 'Upright',
   back: 'Through the back',

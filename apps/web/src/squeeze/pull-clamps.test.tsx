@@ -1,4 +1,4 @@
-import { screen, waitFor, within } from '@testing-library/react';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import { fillIn, pickIn, renderBuild } from '../../test/render-build';
 import { PullsStep } from './PullsStep';
 
@@ -137,6 +137,17 @@ describe('wraps and pairs on a post', () => {
 });
 
 describe('how it is squeezed', () => {
+  it('is told that a stack is pressed lightly, which no frame is asked', async () => {
+    const { user, build } = renderBuild(<PullsStep />, {}, 'trestle-feet');
+    const how = await region('How it is squeezed');
+    await pickIn(user, how, 'Pressure', 'light, then again');
+    expect(build().squeeze?.school).toBe('light');
+    cleanup();
+    renderBuild(<PullsStep />, {}, 'scenery-flats');
+    const other = await region('How it is squeezed');
+    expect(within(other).queryByRole('combobox', { name: 'Pressure' })).toBeNull();
+  });
+
   it('is told of packing, cuts, waxed paper and a flat base', async () => {
     const { user, build } = renderBuild(<PullsStep />, {}, 'lamp-posts');
     const how = await region('How it is squeezed');
