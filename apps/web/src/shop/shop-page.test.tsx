@@ -35,7 +35,7 @@ const last = <T,>(of: readonly T[]): T => {
 
 describe('woods and spreaders of one’s own', () => {
   it('takes a wood by its weight and the wood it is like, its movement in mm a metre, and forgets it again', async () => {
-    const { user, shop } = open(OwnSection);
+    const { user, shop } = open(OwnSection, { woods: [], methods: [] });
     await user.click(screen.getByRole('button', { name: 'Add a wood' }));
     const [group] = lots('Wood Own wood');
     if (group === undefined) throw new Error('no wood');
@@ -56,7 +56,7 @@ describe('woods and spreaders of one’s own', () => {
   });
 
   it('takes a spreader by what was timed with it', async () => {
-    const { user, shop } = open(OwnSection);
+    const { user, shop } = open(OwnSection, { woods: [], methods: [] });
     await user.click(screen.getByRole('button', { name: 'Add a spreader' }));
     const [group] = lots('Spreader own spreader');
     if (group === undefined) throw new Error('no spreader');
