@@ -8,6 +8,9 @@ jest.setTimeout(60_000);
 const region = (name: string) => screen.findByRole('region', { name }, { timeout: 20_000 });
 const rowsIn = (part: HTMLElement) => within(part).queryAllByRole('button', { name: /, at [\d.,]+ mm$/ });
 
+// Many plans, one after the other; a slow machine takes its time.
+jest.setTimeout(240_000);
+
 describe('clamps of a pull, one by one', () => {
   async function trunk() {
     const page = renderBuild(<PullsStep />, {}, 'costume-trunk');
