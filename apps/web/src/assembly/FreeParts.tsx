@@ -7,11 +7,11 @@ import { JOINT_WORDS } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import { Section } from '../frame/Page';
 import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';
+import { NameField } from '../parts/NameField';
 import { LengthField } from '../quantities/fields';
 import { useOwnWoods } from '../shop/own';
 import { WoodChoice } from '../shop/WoodChoice';
@@ -109,15 +109,7 @@ function PartFields({
   return (
     <Box role="group" aria-label={part.name} sx={{ borderBottom: 1, borderColor: 'divider', pt: 1.5 }}>
       <FieldRow>
-        <TextField
-          label="Name"
-          size="small"
-          value={part.name}
-          onChange={(event) =>
-            event.target.value !== '' && onChange({ name: event.target.value.slice(0, 60) })
-          }
-          sx={{ width: 150 }}
-        />
+        <NameField value={part.name} width={150} onChange={(name) => onChange({ name })} />
         <WoodChoice value={part.species} onChange={(species) => onChange({ species })} width={180} />
         {[0, 1, 2].map((axis) => axisField('sizeMm', axis))}
         {[0, 1, 2].map((axis) => axisField('atMm', axis))}

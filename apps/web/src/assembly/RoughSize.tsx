@@ -1,4 +1,4 @@
-import { type BuildDocument } from '@lean-clasp/core/formats';
+import type { BuildDocument } from '@lean-clasp/core/formats';
 import { toMill, usualRough } from '@lean-clasp/core/materials';
 import Typography from '@mui/material/Typography';
 import { FieldRow } from '../parts/FieldRow';
@@ -15,7 +15,7 @@ const BOUNDS = { min: 1, max: 7000, unit: 'mm' };
 export function RoughSize({
   ids,
   name,
-  finished: [l, w, t],
+  finished,
 }: {
   /** Parts that it holds for. */
   readonly ids: readonly string[];
@@ -25,9 +25,9 @@ export function RoughSize({
   const { build, edit } = useOpenBuild();
   const f = useFormat();
   const noted = build.partNotes.find(({ id }) => ids.includes(id))?.roughMm;
-  const usual = usualRough([l, w, t]);
-  const rough = noted === undefined ? usual : asSize(noted);
-  const { faceMm, edgeMm, short } = toMill([l, w, t], rough);
+  const usual = usualRough(finished);
+  const rough = noted ?? usual;
+  const { faceMm, edgeMm, short } = toMill(finished, rough);
   const set = (side: number, mm: number | null) => {
     const next = rough.map((each, i) => (i === side ? (mm ?? usual[i] ?? each) : each));
     const asUsual = mm === null && next.every((each, i) => each === usual[i]);
@@ -59,8 +59,6 @@ export function RoughSize({
     </>
   );
 }
-
-const asSize = ([l = 0, w = 0, t = 0]: readonly number[]): Size => [l, w, t];
 
 /** The build with nothing noted about rough boards of some parts. */
 const withoutRough = (build: BuildDocument, ids: readonly string[]): BuildDocument => ({

@@ -21,7 +21,7 @@ import { BuildPicture } from './BuildPicture';
 /** Every build as a small drawing. */
 export function BuildsPage() {
   const { data: builds, isLoading, isError } = useBuildsQuery();
-  // Its own woods weigh and colour what is drawn.
+  // Builds of the shop's own woods cannot be laid out without it.
   useDocument('shops', SHOP_ID);
   const [leaving, setLeaving] = useState<StoredBuild | null>(null);
   return (

@@ -3,10 +3,10 @@ import type { ShopDocument } from '@lean-clasp/core/formats';
 import { findSpecies } from '@lean-clasp/core/materials';
 import { SPECIES_OPTIONS } from '@lean-clasp/words';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
 import { Choice } from '../parts/Choice';
+import { NameField } from '../parts/NameField';
 import { Tick } from '../parts/Tick';
 import { NumberField } from '../quantities/fields';
 import { makeId } from '../workspace/edits';
@@ -95,25 +95,6 @@ export function OwnSection({ shop }: { readonly shop: ShopDocument }) {
   );
 }
 
-function NameField({
-  value,
-  onChange,
-}: {
-  readonly value: string;
-  readonly onChange: (name: string) => void;
-}) {
-  return (
-    <TextField
-      label="Name"
-      size="small"
-      value={value}
-      onChange={(event) => event.target.value !== '' && onChange(event.target.value.slice(0, 60))}
-      sx={{ width: 170 }}
-      slotProps={{ inputLabel: { shrink: true } }}
-    />
-  );
-}
-
 function WoodFields({ wood }: { readonly wood: OwnWood }) {
   const edit = useEditShop();
   const set = (label: string, change: Partial<OwnWood>) =>
@@ -145,7 +126,7 @@ function WoodFields({ wood }: { readonly wood: OwnWood }) {
         }))
       }
     >
-      <NameField value={wood.name} onChange={(name) => set('Name', { name })} />
+      <NameField value={wood.name} width={170} onChange={(name) => set('Name', { name })} />
       <Choice
         label="Most like"
         value={wood.like}
@@ -193,7 +174,7 @@ function MethodFields({ method }: { readonly method: OwnMethod }) {
         }))
       }
     >
-      <NameField value={method.name} onChange={(name) => set('Name', { name })} />
+      <NameField value={method.name} width={170} onChange={(name) => set('Name', { name })} />
       <NumberField
         label="Bead"
         unit="m/min"

@@ -93,7 +93,7 @@ export const CASE = defineKind({
     const through = upTo(levels).filter((n) => joineryOf(n) === 'through-tenon');
     /** What of a level lies in a side between two places across the case. */
     const inSide = (n: number, x0: number, x1: number): Prism[] =>
-      joineryOf(n) === 'through-tenon'
+      through.includes(n)
         ? tenons.map(([y0, y1]) => box([x0, y0, middle(n)[0]], [x1, y1, middle(n)[1]]))
         : [box([x0, 0, z(n)], [x1, depthMm, z(n) + t])];
     const strips = layStrips({
@@ -120,7 +120,7 @@ export const CASE = defineKind({
             blocks: [box([x, 0, 0], [x + t, depthMm, heightMm])],
             pockets: [
               ...upTo(levels).flatMap((n) =>
-                joineryOf(n) === 'through-tenon' ? inSide(n, x, x + t) : inSide(n, ...groove),
+                inSide(n, ...(through.includes(n) ? ([x, x + t] as const) : groove)),
               ),
               ...strips.grooves(groove),
             ],
@@ -133,7 +133,7 @@ export const CASE = defineKind({
     };
     const levelId = (n: number) => (n === 1 ? 'bottom' : n === levels ? 'top' : partId('shelf', n - 1));
     const level = (n: number) => {
-      const runs = joineryOf(n) === 'through-tenon';
+      const runs = through.includes(n);
       const inMm = runs ? 0 : depthIn;
       return part(
         n === 1 ? 'bottom' : n === levels ? 'top' : 'shelf',
@@ -164,6 +164,8 @@ export const CASE = defineKind({
     const stripEdges = strips.grooved
       ? upTo(backStrips).map((n) => joint('edge', levelId(levels - n + 1), partId('strip', n)))
       : [];
+    /** How deep the slots are that tenon ends stand in. */
+    const slotMm = Math.min(U_BLOCK.thickMm, proudMm + U_BLOCK.roomMm);
     const blocks = through.flatMap((n) =>
       ([-U_BLOCK.thickMm, widthMm] as const).map((x, k): Aid => ({
         id: `u-block-${n}-${k + 1}`,
@@ -177,8 +179,7 @@ export const CASE = defineKind({
           ],
           pockets: tenons.map(([y0, y1]) => {
             const [z0, z1] = middle(n);
-            const deep = Math.min(U_BLOCK.thickMm, proudMm + U_BLOCK.roomMm);
-            const [x0, x1] = k === 0 ? [-deep, 0] : [widthMm, widthMm + deep];
+            const [x0, x1] = k === 0 ? [-slotMm, 0] : [widthMm, widthMm + slotMm];
             return box([x0, y0 - 1, z0 - 1], [x1, y1 + 1, z1 + 1]);
           }),
         },
@@ -196,11 +197,9 @@ export const CASE = defineKind({
         ]
           .map(({ id, runs, packedMm }) => ({
             id,
-            joints: [
-              ...upTo(levels)
-                .filter((n) => (joineryOf(n) === 'through-tenon') === runs)
-                .flatMap((n) => levelJoints.slice(2 * n - 2, 2 * n)),
-            ].map((each) => each.id),
+            joints: upTo(levels)
+              .filter((n) => through.includes(n) === runs)
+              .flatMap((n) => levelJoints.slice(2 * n - 2, 2 * n).map((each) => each.id)),
             need: 'seat' as const,
             stacked: false,
             axis: X,
@@ -242,7 +241,7 @@ export const CASE = defineKind({
                 highMm: t + 2 * U_BLOCK.beyondMm,
                 tenons: tenons.length,
                 slotWideMm: (tenons[0] === undefined ? 0 : tenons[0][1] - tenons[0][0]) + 2,
-                slotDeepMm: Math.min(U_BLOCK.thickMm, proudMm + U_BLOCK.roomMm),
+                slotDeepMm: slotMm,
               }),
             ]
           : []),

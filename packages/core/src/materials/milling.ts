@@ -43,7 +43,7 @@ export function roughSize({ lengthMm, widthMm, thicknessMm, cupMm, bowMm, twistM
  * other face and saw the other edge as much. Too small is what leaves less than a straight board needs. Source: shop practice
  * [judgement].
  */
-export function toMill(finished: Size, rough: Size): ToMill {
+export function toMill(finished: Size, rough: readonly number[]): ToMill {
   const [endMm, edgeMm, faceMm] = finished.map((mm, i) => ((rough[i] ?? 0) - mm) / 2) as [
     number,
     number,

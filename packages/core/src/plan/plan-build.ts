@@ -149,9 +149,8 @@ function roughFindings({ parts }: AssemblyFacts, { partNotes }: BuildDocument): 
   return parts.flatMap(({ part }) => {
     const rough = partNotes.find(({ id }) => id === part.id)?.roughMm;
     if (rough === undefined) return [];
-    const [l = 0, w = 0, t = 0] = rough;
     const wanted = usualRough(part.blankMm);
-    return toMill(part.blankMm, [l, w, t]).short.map((what) => {
+    return toMill(part.blankMm, rough).short.map((what) => {
       const i = (['length', 'width', 'thickness'] as const).indexOf(what);
       const wantMm = what === 'length' ? (part.blankMm[0] ?? 0) : (wanted[i] ?? 0);
       return finding('rough-too-small', 'warns', { part: part.label, what, haveMm: rough[i] ?? 0, wantMm });

@@ -3,7 +3,7 @@ import { STRUT_SHARE } from '../mechanics';
 import { clampBowMm, FLUSH_MM } from '../plan/row/clamp-bow';
 import { moistureCupMm } from '../plan/row/moisture-cup';
 import type { RowInPlan } from '../plan/row/row-plan';
-import { cornersDown, STAYS_CLAMPED_DOWN } from '../plan/squeeze/corners-down';
+import { cornersOfRow, STAYS_CLAMPED_DOWN } from '../plan/squeeze/corners-down';
 import { CLOSE_SHARE, type RowPart } from './row-parts';
 import { barShareOf, type Verdict, type VerdictState } from './verdict';
 
@@ -62,18 +62,14 @@ export function judgeRowFlat(parts: RowInPlan): Verdict {
               endForceN: parts.cauls.crown.endForceN,
             }),
           ]),
-      ...(downOf(parts) === null
-        ? []
-        : [
-            finding('how-lift', 'informs', {
-              freeMm: clampBowMm(parts),
-              downMm: clampBowMm(parts) * STAYS_CLAMPED_DOWN,
-            }),
-          ]),
+      ...(cornersOfRow(parts) === null ? [] : [howLift(clampBowMm(parts))]),
       finding('how-flat', 'informs', Object.fromEntries(found.map(({ code, mm }) => [code, mm]))),
     ],
   };
 }
+
+const howLift = (freeMm: number): Finding =>
+  finding('how-lift', 'informs', { freeMm, downMm: freeMm * STAYS_CLAMPED_DOWN });
 
 function causeOf(
   { strut, heldBy }: RowInPlan,
@@ -103,15 +99,6 @@ function causeOf(
   return finding(largest.code, 'informs', values);
 }
 
-/** Clamps at the corners of a row, where they are asked for and left over. */
-const downOf = ({ build, shop, panel, clampSet }: RowInPlan) =>
-  cornersDown({
-    build,
-    shop,
-    thicknessMm: panel.thicknessMm,
-    used: clampSet.clamps.map(({ lot }) => ({ lot, count: 1 })),
-  });
-
 function flatParts(parts: RowInPlan): readonly [RowPart, ...RowPart[]] {
   const { build, heldBy, panel } = parts;
   const underCauls = heldBy.includes('cauls');
@@ -119,7 +106,7 @@ function flatParts(parts: RowInPlan): readonly [RowPart, ...RowPart[]] {
   const steps = Math.max(0, ...thicknesses.slice(1).map((t, i) => Math.abs(t - (thicknesses[i] ?? t)) / 2));
   const held = underCauls ? FLUSH_MM.cauls : heldBy.includes('bars') ? FLUSH_MM.bars : FLUSH_MM.byHand;
   const flush = parts.job.holding.flushed === true ? Math.min(held, FLUSH_MM.flushed) : held;
-  const down = downOf(parts) !== null;
+  const down = cornersOfRow(parts) !== null;
   const stays = Math.min(underCauls ? STAYS_UNDER_CAULS : 1, down ? STAYS_CLAMPED_DOWN : 1);
   const bowMm = clampBowMm(parts) * (down ? STAYS_CLAMPED_DOWN : 1);
   return [

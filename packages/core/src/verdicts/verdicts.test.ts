@@ -150,7 +150,7 @@ describe('Flat', () => {
   it('counts on the base that it is clamped down to', () => {
     const dryFit = read({ bowMm: 2 });
     const figure = (template: string, squeeze: BuildDocument['squeeze']) =>
-      verdictsOf(started(template, { dryFit, squeeze } as Partial<BuildDocument>)).flat.figure ?? NaN;
+      verdictsOf(started(template, { dryFit, squeeze })).flat.figure ?? NaN;
     expect(figure('tenon-frame', { clampedDown: true })).toBeLessThan(figure('tenon-frame', {}) / 2);
     // Nothing on this rack reaches over a case as it stands.
     expect(figure('case', { clampedDown: true })).toBe(figure('case', {}));

@@ -36,7 +36,7 @@ describe('clamped down at the corners', () => {
     });
     const fewer = withRack([bars, lot('f', 'f-light', 3, 300), lot('c', 'c-clamp', 6, 200)]);
     expect(cornersOf(planBuild(top, fewer))?.lot.id).toBe('c');
-    const { squeeze: _asked, ...plain } = top;
+    const plain: BuildDocument = { ...top, squeeze: {} };
     expect(cornersOf(planBuild(plain, shop))).toBeNull();
   });
 
@@ -45,7 +45,7 @@ describe('clamped down at the corners', () => {
     const plan = planBuild(top, shop);
     expect(cornersOf(plan)).toBeNull();
     expect(codes(plan.findings)).toContain('no-corner-clamps');
-    const { squeeze: _asked, ...plain } = top;
+    const plain: BuildDocument = { ...top, squeeze: {} };
     expect(plan.verdicts.flat.figure).toBeCloseTo(
       planBuild(plain, shop).verdicts.flat.figure ?? Number.NaN,
       12,
@@ -61,7 +61,7 @@ describe('clamped down at the corners', () => {
       row: { ...row, holding: { ...row.holding, caulPairs: 0 } },
       dryFit: { ...top.dryFit, bowMm: 1 },
     };
-    const { squeeze: _asked, ...plain } = bowed;
+    const plain: BuildDocument = { ...bowed, squeeze: {} };
     const parts = (build: BuildDocument) =>
       ofCode(planBuild(build, shop).verdicts.flat.workings, 'how-flat')?.values ?? {};
     const [held, free] = [parts(bowed), parts(plain)];

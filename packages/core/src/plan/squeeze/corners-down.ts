@@ -2,6 +2,7 @@ import { lotForceN } from '../../clamps';
 import type { BuildDocument, RackLot, ShopDocument } from '../../formats';
 import { PACE } from '../../sequence';
 import type { PlanParts } from '../plan';
+import type { RowInPlan } from '../row/row-plan';
 
 /** What holds something flat down to a base while it cures, a clamp at each corner. */
 export interface CornersDown {
@@ -33,7 +34,7 @@ interface Asked {
 }
 
 /** Clamps that are left on the rack for the corners; null where nobody asks for them, or the rack has none left that open so far. */
-export function cornersDown({ build, shop, thicknessMm, used }: Asked): CornersDown | null {
+function cornersDown({ build, shop, thicknessMm, used }: Asked): CornersDown | null {
   if (build.squeeze?.clampedDown !== true) return null;
   const openingMm = thicknessMm + BASE_MM;
   const left = (lot: RackLot) =>
@@ -46,6 +47,20 @@ export function cornersDown({ build, shop, thicknessMm, used }: Asked): CornersD
     : { lot, count: CORNERS, forceN: Math.min(DOWN_N, lotForceN(lot)), openingMm };
 }
 
+/** The corner clamps of a row, which lie over its thickest board. */
+export const cornersOfRow = ({
+  build,
+  shop,
+  panel,
+  clampSet,
+}: Pick<RowInPlan, 'build' | 'shop' | 'panel' | 'clampSet'>): CornersDown | null =>
+  cornersDown({
+    build,
+    shop,
+    thicknessMm: Math.max(...panel.boards.map(({ board }) => board.thicknessMm)),
+    used: clampSet.clamps.map(({ lot }) => ({ lot, count: 1 })),
+  });
+
 /** The corner clamps of a plan of any kind. */
 export const cornersOf = ({
   build,
@@ -54,15 +69,14 @@ export const cornersOf = ({
   row,
   pulls,
 }: Pick<PlanParts, 'build' | 'shop' | 'facts' | 'row' | 'pulls'>): CornersDown | null =>
-  cornersDown({
-    build,
-    shop,
-    thicknessMm: facts.toMm[2] - facts.fromMm[2],
-    used:
-      row === null
-        ? pulls.flatMap(({ taken }) => taken)
-        : row.clampSet.clamps.map(({ lot }) => ({ lot, count: 1 })),
-  });
+  row === null
+    ? cornersDown({
+        build,
+        shop,
+        thicknessMm: facts.toMm[2] - facts.fromMm[2],
+        used: pulls.flatMap(({ taken }) => taken),
+      })
+    : cornersOfRow({ ...row, build, shop });
 
 /** Minutes to put them on and draw them, for one pair of hands at the built-in pace. */
 export const CORNERS_MIN = CORNERS * (PACE.setClampMin + PACE.tightenClampMin);
