@@ -12,7 +12,7 @@ import { detailWords, INSTRUCTIONS } from './bench';
 import { CAUSES, CHANGES } from './causes';
 import type { Format } from './format';
 import { GATHER, TROUBLE } from './gather';
-import { KIND_FINDINGS } from './kind-words';
+import { KIND_FINDINGS } from './kind-findings';
 import { PULL_CAUSES, PULL_CHANGES, PULL_TIGHTENING } from './pulls';
 import { PLACING_WORDS, ROW_CAUSES, ROW_CHANGES, ROW_TIGHTENING } from './rows';
 import { SUM_FINDINGS } from './sums';
