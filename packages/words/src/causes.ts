@@ -2,6 +2,7 @@ import { findAdhesive } from '@lean-clasp/core/adhesives';
 import type { CauseValues, ChangeValues } from '@lean-clasp/core/findings';
 import { formatClock, formatWait } from '@lean-clasp/core/units';
 import { clampName } from './catalogue';
+import { choiceWords } from './choice-words';
 import type { Words } from './values';
 
 const WINDOW_WORDS: Readonly<Record<string, string>> = {
@@ -73,6 +74,12 @@ export const CAUSES: Words<CauseValues> = {
   'not-enough-on-rack': ({ placed, have }) => `${placed} placed of a kind of which the rack holds ${have}`,
   'clamp-off-end': ({ clamp, atMm }, f) =>
     `clamp ${clamp} at ${f.length(atMm)} hangs off the end of the panel`,
+  'blocks-not-held': ({ count, openingMm, forceN }, f) =>
+    `blocks slide: ${count} more clamps that open ${f.length(openingMm)} and give ${f.force(forceN)} each would hold them`,
+  'block-clamp-fouls': ({ apartMm, neededMm }, f) =>
+    `the clamp on a block stands ${f.length(apartMm)} from the jaw that presses, and both want ${f.length(neededMm)}`,
+  'block-slides': ({ clamp, slideN, holdsN, fallPerMm }, f) =>
+    `clamp ${clamp} pushes its block along the edge with ${f.force(slideN)} where it falls away ${fallPerMm.toFixed(2)} in 1; ${holdsN > 0 ? `${f.force(holdsN)} hold it` : 'nothing but friction holds it'}`,
   'jaw-crushes': ({ clamp, padMPa, crushMPa }, f) =>
     `the jaw of clamp ${clamp} bites at ${f.pressure(padMPa)}, the wood bears ${f.pressure(crushMPa)}`,
   'gap-back-to-plane': ({ forceN, line, gapMm }, f) =>
@@ -198,6 +205,7 @@ export const CHANGES: Words<ChangeValues> = {
   'bars-both-faces': () => 'Bars touching both faces, in turn',
   'add-cauls': ({ pairs }) => `${pairs} pairs of cauls across`,
   'use-blocks': ({ thicknessMm }, f) => `Blocks of ${f.length(thicknessMm)} under the jaws`,
+  'fix-blocks': ({ fixing }) => `Hold the blocks otherwise: ${choiceWords(fixing)}`,
   'use-battens': ({ thicknessMm }, f) => `Battens of ${f.length(thicknessMm)} along both edges`,
   'end-stops': () => 'Push the ends against a stop',
   'leave-long': ({ trimMm }, f) => `Leave ${f.length(trimMm)} at each end to saw off`,

@@ -28,13 +28,13 @@ export interface Format {
   readonly amount: (g: number, ml: number) => string;
 }
 
-/** Glue that nobody would weigh: less than about a millilitre. */
-const FEW_DROPS = 1;
-const isDrops = (amount: number) => amount > 0 && amount < FEW_DROPS;
+/** Glue that nobody would weigh: less than about a millilitre or a gram, or what ounces to a tenth cannot tell. */
+const FEW_DROPS: Readonly<Record<UnitSystem, number>> = { metric: 1, imperial: 1.5 };
 const DROPS = 'a few drops';
 
 /** Makes the printers for a unit system. */
 export function formatFor(system: UnitSystem): Format {
+  const isDrops = (amount: number) => amount > 0 && amount < FEW_DROPS[system];
   const mass = (g: number) => (isDrops(g) ? DROPS : formatScaled(g, 'mass', system));
   const volume = (ml: number) => (isDrops(ml) ? DROPS : formatScaled(ml, 'volume', system));
   return {

@@ -32,6 +32,8 @@ export const GATHER: Words<GatherValues> = {
   'gather-packing': ({ count, kind, thicknessMm }, f) => `${count} ${kind}, ${f.length(thicknessMm)} thick`,
   'gather-clamps': ({ count, kind, openingMm, numbers, session }, f) =>
     `${count} ${clampName(kind, count)} opened to ${f.length(openingMm)}${session > 0 ? ` for session ${session}` : ''}: number ${numbers}`,
+  'gather-block-clamps': ({ count, kind, openingMm }, f) =>
+    `${count} ${clampName(kind, count)} to hold the blocks, open to ${f.length(openingMm)}`,
   'gather-corner-clamps': ({ count, kind, openingMm }, f) =>
     `${count} ${clampName(kind, count)} for the corners, open to ${f.length(openingMm)}`,
   'gather-spares': ({ count }) => `${count} more clamps, open, for whatever goes wrong`,

@@ -11,6 +11,7 @@ export {
   inSentence,
 } from './catalogue';
 export { ASPECT_NAMES, againstWords, figureAlone, figureWords } from './figures';
+export { choiceWords } from './choice-words';
 export { type Format, formatFor } from './format';
 export { traitWords } from './glue';
 export { KIND_WORDS, kindWords } from './kind-names';
@@ -22,7 +23,6 @@ export {
   PAIRING_WORDS,
   PREPARATION_WORDS,
   REINFORCEMENT_WORDS,
-  choiceWords,
   cutWords,
   questionWords,
   sideWords,

@@ -1,21 +1,24 @@
 import type { KindValues } from '@lean-clasp/core/findings';
-import { choiceWords } from './kind-words';
+import type { Format } from './format';
+import { choiceWords } from './choice-words';
 import type { Words } from './values';
 
 /** What a kind says about the answers it was given. */
 export const KIND_FINDINGS: Words<KindValues> = {
-  'block-reach': ({ blockMm, friction, lineMm }, f) =>
-    `A block may reach ${f.length(blockMm)} along the edge before it slides (friction ${friction}); the outer line is ${f.length(lineMm)}.`,
+  'block-reach': ({ blockMm, lineMm, fixing, friction, holdsN }, f) =>
+    `A block may reach ${f.length(blockMm)} along the edge before it slides (${blockHold(fixing, friction, holdsN, f)}); the outer line is ${f.length(lineMm)}.`,
   'cauls-far-apart': ({ apartMm, pairs }, f) =>
     `Cauls ${f.length(apartMm)} apart leave the middle free: ${pairs} pairs.`,
   'pull-lifts-middle': () =>
     'The pull lifts the middle or the ends: clamp it down to a flat base at the corners, opposite ones in turn.',
-  'scribed-blocks': ({ pairs, apartMm, friction }, f) =>
-    `${pairs} pairs of blocks, ${f.length(apartMm)} apart, each scribed to its stretch of the edge; abrasive on it holds where the edge falls away less than ${friction} in 1. Keep the bark side clean of glue.`,
+  'scribed-blocks': ({ pairs, apartMm, fixing, friction, holdsN }, f) =>
+    `${pairs} pairs of blocks, ${f.length(apartMm)} apart, each scribed to its stretch of the edge: ${blockHold(fixing, friction, holdsN, f)}. Keep the bark side clean of glue.`,
   'blocks-at': ({ atMm, faceDeg, slides, friction }, f) =>
-    `Blocks ${f.length(atMm)} from the corner, their faces at ${faceDeg.toFixed(1)}° to the edge: the pull then runs square to the joint through its middle.${slides > 0 ? ` At this angle they slide (friction ${friction}): clamp or pin each to its member.` : ''}`,
+    `Blocks ${f.length(atMm)} from the corner, their faces at ${faceDeg.toFixed(1)}° to the edge: the pull then runs square to the joint through its middle.${slides > 0 ? ` At this angle they slide (friction ${friction}): a clamp of its own holds each to its member by its foot.` : ''}`,
   'no-room-for-blocks': ({ angleDeg, atMm }, f) =>
     `At ${angleDeg.toFixed(0)}° blocks would sit ${f.length(atMm)} from the corner, off the members: pull along the members instead, end to end.`,
+  'no-room-for-feet': ({ wantMm, haveMm }, f) =>
+    `The blocks slide at this angle, and their members have ${f.length(haveMm)} beyond the jaw where a clamp wants ${f.length(wantMm)}: screw or pin the blocks where it does not show.`,
   'saw-past-45': ({ angleDeg, sawDeg, tiltDeg }) =>
     `The corner of ${angleDeg.toFixed(0)}° wants the saw at ${sawDeg.toFixed(1)}°, beyond 45°: carry the part upright and tilt it by ${tiltDeg.toFixed(1)}°.`,
   'stack-sum': ({ stackMm, toleranceMm, shoulderMm, spacerMm }, f) =>
@@ -85,3 +88,7 @@ export const KIND_FINDINGS: Words<KindValues> = {
 };
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** How blocks are kept from sliding, and by how much. */
+const blockHold = (fixing: string, friction: number, holdsN: number, f: Format): string =>
+  `${choiceWords(fixing)}: friction ${friction}${holdsN > 0 ? `, and ${f.force(holdsN)} along the edge beside it` : ''} [judgement]`;

@@ -8,7 +8,8 @@ import { ASPECTS } from '@lean-clasp/core/verdicts';
 import { DEMO_SHOP, wagonBuilds } from '@lean-clasp/core/demo';
 import { formatFor } from './format';
 import { says } from './say';
-import { choiceWords, KIND_CAUTIONS, PREPARATION_WORDS, questionWords } from './kind-words';
+import { choiceWords } from './choice-words';
+import { KIND_CAUTIONS, PREPARATION_WORDS, questionWords } from './kind-words';
 import { KIND_WORDS } from './kind-names';
 import { workingOf } from './workings';
 

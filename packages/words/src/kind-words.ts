@@ -44,6 +44,7 @@ const QUESTION_WORDS: Readonly<Record<string, string>> = {
   thicknessMm: 'Thickness',
   layerMm: 'Thickness of a layer',
   blockMm: 'Block, edge to jaw',
+  fixing: 'Blocks held by',
   acrossFlatsMm: 'Across flats, outside',
   sidesMm: 'Sides, outside',
   anglesDeg: 'Corners, inside',
@@ -109,54 +110,6 @@ export function questionWords(template: string, question: string): string {
   if (question === 'widthMm' && ofMembers) return 'Width of the members';
   return QUESTION_WORDS[question] ?? question;
 }
-
-const CHOICE_WORDS: Readonly<Record<string, string>> = {
-  'mortise-tenon': 'mortise and tenon',
-  haunched: 'haunched tenon',
-  bridle: 'bridle',
-  'half-lap': 'half lap',
-  housing: 'housings',
-  rebate: 'rebates',
-  'through-tenon': 'through tenons',
-  'on-the-back': 'on the back',
-  tongue: 'a tongue',
-  'loose-tenons': 'loose tenons',
-  dowels: 'dowels',
-  drawbored: 'pegs in offset holes',
-  pegged: 'pegs in straight holes',
-  clamped: 'clamps and glue alone',
-  tape: 'tape',
-  clamps: 'clamps over a caul',
-  pins: 'pins through tape',
-  raw: 'raw',
-  'paper-backed': 'backed with paper',
-  none: 'there are none',
-  'to-the-front': 'to the front',
-  'to-the-back': 'to the back',
-  outwards: 'outwards',
-  'in-grooves': 'in grooves, under the levels',
-  oval: 'oval, sawn first',
-  'live-edge': 'live edges',
-  closed: 'closed',
-  open: 'last side open',
-  round: 'all round at once',
-  'corner-by-corner': 'corner by corner',
-  rectangular: 'a rectangular top',
-  'round-top': 'a round top',
-  crack: 'one crack',
-  halves: 'oval in two halves',
-  'band-with-spacer': 'by a band over a spacer',
-  'straight-edge': 'a straight edge',
-  'curved-edge': 'a curved edge',
-  face: 'a small face',
-  both: 'both',
-  one: 'one',
-  front: 'front only',
-  long: 'both long edges',
-  all: 'all four',
-};
-
-export const choiceWords = (choice: string): string => CHOICE_WORDS[choice] ?? choice;
 
 export const JOINT_WORDS: Readonly<Record<JointKind, string>> = {
   edge: 'edge joint',
@@ -248,7 +201,8 @@ export const PREPARATION_WORDS: Readonly<Record<Preparation, string>> = {
   'level-grid': 'Lay out a level grid of bearers; the slab will copy it.',
   'crown-cauls': 'Crown the cauls, mark length and crown side, pair them.',
   'release-film': 'Release film or packing tape on everything that presses.',
-  'blocks-fixed': 'Fix the curved blocks; abrasive on their faces so that they hold.',
+  'blocks-fixed':
+    'Fix the curved blocks so that they cannot slide, and push each by hand before glue is near.',
   'tape-hinges': 'Tape the staves flat, outside up, a hair of overlap at the knife edges.',
   'bore-clear': 'Have a rod and rag ready to clear the bore while it is wet.',
   'inside-corners': 'Line up the inside corners; the outside can be trimmed.',

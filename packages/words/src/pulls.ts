@@ -127,6 +127,8 @@ export const PULL_TIGHTENING: Words<PullTighteningValues> = {
     'Where one direction keeps another from closing: ease it half a turn, slide, close, bring it back.',
   'read-diagonals': () => 'Read both diagonals while it still moves; pull the long one.',
   'sight-wind': () => 'Sight across it for wind; a shim or a clamp at one corner while it moves.',
+  'blocks-held': ({ count, kind, forceN }, f) =>
+    `Before the first bead, dry: the blocks held by ${count} ${clampName(kind, count)}, ${f.force(forceN)} each. Draw up once without glue and see that none creeps.`,
   'corners-down': ({ count, kind, forceN }, f) =>
     `${count} ${clampName(kind, count)} at the corners, down to the flat base with ${f.force(forceN)} each, opposite ones in turn.`,
 };

@@ -1,7 +1,7 @@
 import type { Finding } from '../findings';
 import type { OwnWood } from '../materials';
 import type { OneSided } from '../mechanics';
-import type { Solid, Vec3 } from '../solids';
+import type { Solid, Vec2, Vec3 } from '../solids';
 
 /** What a part is in its assembly; interfaces turn it into a shop name. */
 export const PART_ROLES = [
@@ -150,8 +150,30 @@ export interface Pull {
 /** Something that presses, guides or shapes and is taken away again. */
 export interface Aid {
   readonly id: string;
-  readonly role: 'block' | 'caul' | 'form' | 'release-block';
+  /** A foot is the end of a block by which clamps of its own hold it. */
+  readonly role: 'block' | 'foot' | 'caul' | 'form' | 'release-block';
   readonly solid: Solid;
+  /** For a block cut to a curved edge under jaws. */
+  readonly seat?: BlockSeat;
+}
+
+/** How a block sits on a curved edge: the stretch that it covers, in the plane of the row, and what keeps it from sliding along. */
+export interface BlockSeat {
+  readonly face: readonly Vec2[];
+  readonly friction: number;
+  /** Screws or clamps of its own hold so much along the edge, N. */
+  readonly holdsN: number;
+}
+
+/** Clamps that hold blocks where they are, and press no joint. */
+export interface ClampsOnBlocks {
+  readonly count: number;
+  readonly openingMm: number;
+  /** What each must pull: so much, and so large a share of the pull that its block takes. */
+  readonly forceN: number;
+  readonly shareOfPull: number;
+  /** Along the work from the jaw that presses on the block to the middle of its own; null where they do not meet. */
+  readonly fromJawMm: number | null;
 }
 
 /** How squareness is judged for a kind. */
@@ -192,6 +214,8 @@ export interface Assembly {
   readonly joints: readonly Joint[];
   readonly aids: readonly Aid[];
   readonly pulls: readonly Pull[];
+  /** Left out: blocks stay by themselves, or there are none. */
+  readonly blockClamps?: ClampsOnBlocks;
   readonly square: SquareCheck;
   readonly flat: FlatCheck;
   readonly dimensions: readonly Dimension[];

@@ -1,6 +1,8 @@
 export {
   type Aid,
   type Assembly,
+  type BlockSeat,
+  type ClampsOnBlocks,
   type Condition,
   CONDITIONS,
   type Dimension,
@@ -17,6 +19,7 @@ export {
   type Ring,
   type SquareCheck,
 } from './assembly';
+export { type SlidingBlock, slidingBlock } from './block-slides';
 export { type AssemblyFacts, deriveAssembly, type PartFacts } from './derive';
 export { type GapReading, readGaps } from './gap-readings';
 export { type Contact, type GrainPairing, isEndGrain, type JointFacts } from './joint-facts';

@@ -2,6 +2,7 @@ import { InputError } from '../basics/checks';
 import type { Board } from '../formats';
 import type { GluingTraits, WoodProperties } from '../materials';
 import { MAIN_AXES, reach, solidPoints } from '../solids';
+import type { BlockSeat, ClampsOnBlocks } from './assembly';
 import type { AssemblyFacts, PartFacts } from './derive';
 import type { JointFacts } from './joint-facts';
 
@@ -64,6 +65,9 @@ export interface Panel extends BoardsInBars {
   readonly gluedAreaMm2: number;
   /** Its outline is cut before it is glued, so that ends are no measure of squareness. */
   readonly outlined: boolean;
+  /** How blocks along a curved edge sit on it, x from the first end of the row; empty where edges are straight. */
+  readonly seats: readonly BlockSeat[];
+  readonly blockClamps: ClampsOnBlocks | undefined;
 }
 
 const [ALONG] = MAIN_AXES;
@@ -112,6 +116,8 @@ export function panelOf(facts: AssemblyFacts): Panel {
     gluedAreaMm2: sum(lines.map((line) => line.areaMm2)),
     stands: blocks.length > 0 ? blocks : [sharedStretch(outer)],
     outlined: blocks.length > 0,
+    seats: seatsOf(facts, startsAt),
+    blockClamps: facts.assembly.blockClamps,
   };
 }
 
@@ -183,6 +189,11 @@ function blockStands({ assembly }: AssemblyFacts, startsAt: number): Stretch[] {
   // Blocks stand in pairs, one on each side.
   return blocks.filter(([low], i) => i === 0 || low > (blocks[i - 1]?.[0] ?? 0) + 1);
 }
+
+const seatsOf = ({ assembly }: AssemblyFacts, startsAt: number): BlockSeat[] =>
+  assembly.aids.flatMap(({ seat }) =>
+    seat === undefined ? [] : [{ ...seat, face: seat.face.map(([x, y]) => [x - startsAt, y] as const) }],
+  );
 
 /** The first and the last of boards side by side. */
 export const outermost = (boards: readonly PanelBoard[]): PanelBoard[] =>

@@ -1,5 +1,13 @@
 import { type Finding, finding } from '../findings';
-import { cornersOf, ON_A_ROLL, type Plan, pullOpenings, rowOpenings, settlePlan } from '../plan';
+import {
+  blockClampsOf,
+  cornersOf,
+  ON_A_ROLL,
+  type Plan,
+  pullOpenings,
+  rowOpenings,
+  settlePlan,
+} from '../plan';
 import { ASPECTS } from '../verdicts';
 
 /** Causes that make starting pointless: the joint could not hold, or a clamp could not go on. */
@@ -64,12 +72,20 @@ export function gatherList(plan: Plan): Finding[] {
     ...methods.map((method) => finding('gather-spreader', 'informs', { method })),
     ...(row === null ? [] : rowThings(row)),
     ...clampThings(plan),
+    ...blockClamps(plan),
     ...cornerClamps(plan),
     ...(facts.assembly.pressedBy === 'iron' ? [finding('gather-iron', 'informs')] : []),
     ...(clamped(plan) ? [finding('gather-spares', 'informs', { count: 2 })] : []),
     finding('gather-checks', 'informs'),
     finding('gather-cleaning', 'informs'),
   ];
+}
+
+function blockClamps(plan: Plan): Finding[] {
+  const held = blockClampsOf(plan);
+  if (held === null || held.lot === null) return [];
+  const { count, lot, openingMm } = held;
+  return [finding('gather-block-clamps', 'informs', { count, kind: lot.kind, openingMm })];
 }
 
 function cornerClamps(plan: Plan): Finding[] {

@@ -114,6 +114,7 @@ export interface GatherValues {
     /** From 1; 0 where all is glued in one go. */
     session: number;
   };
+  'gather-block-clamps': { count: number; kind: string; openingMm: number };
   'gather-corner-clamps': { count: number; kind: string; openingMm: number };
   'gather-spares': { count: number };
   'gather-iron': None;

@@ -51,5 +51,6 @@ export interface PullTighteningValues {
   'relieve-slide-restore': None;
   'read-diagonals': None;
   'sight-wind': None;
+  'blocks-held': { count: number; kind: string; forceN: number };
   'corners-down': { count: number; kind: string; forceN: number };
 }

@@ -44,6 +44,9 @@ export interface CauseValues extends Record<FlatPart | SquarePart, { mm: number 
   'clamp-too-short': { clamp: number; opensMm: number; neededMm: number };
   'not-enough-on-rack': { placed: number; have: number };
   'clamp-off-end': { clamp: number; atMm: number };
+  'blocks-not-held': { count: number; openingMm: number; forceN: number };
+  'block-clamp-fouls': { apartMm: number; neededMm: number };
+  'block-slides': { clamp: number; slideN: number; holdsN: number; fallPerMm: number };
   'jaw-crushes': { clamp: number; padMPa: number; crushMPa: number };
   'gap-back-to-plane': { forceN: number; line: string; gapMm: number };
   'gap-costs-pull': { line: string; gapMm: number; forceN: number; totalN: number };

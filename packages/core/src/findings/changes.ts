@@ -17,6 +17,7 @@ export interface ChangeValues {
   'add-cauls': { pairs: number };
   'use-blocks': { thicknessMm: number };
   'use-battens': { thicknessMm: number };
+  'fix-blocks': { fixing: string };
   'end-stops': None;
   'leave-long': { trimMm: number };
   'centre-pull': { offsetMm: number };

@@ -2,11 +2,12 @@ import type { None } from './none';
 
 /** What a kind says about the answers it was given. */
 export interface KindValues {
-  'block-reach': { blockMm: number; friction: number; lineMm: number };
+  'block-reach': { blockMm: number; lineMm: number; fixing: string; friction: number; holdsN: number };
   'cauls-far-apart': { apartMm: number; pairs: number };
   'pull-lifts-middle': None;
-  'scribed-blocks': { pairs: number; apartMm: number; friction: number };
+  'scribed-blocks': { pairs: number; apartMm: number; fixing: string; friction: number; holdsN: number };
   'blocks-at': { atMm: number; faceDeg: number; slides: number; friction: number };
+  'no-room-for-feet': { wantMm: number; haveMm: number };
   'no-room-for-blocks': { angleDeg: number; atMm: number };
   'saw-past-45': { angleDeg: number; sawDeg: number; tiltDeg: number };
   'stack-sum': { stackMm: number; toleranceMm: number; shoulderMm: number; spacerMm: number };

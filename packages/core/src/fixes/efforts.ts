@@ -22,6 +22,7 @@ const EFFORTS: Readonly<Record<string, number | ((values: Values) => number)>> =
   'cauls-along': 1.2,
   'use-blocks': 0.8,
   'blocks-under': 0.6,
+  'fix-blocks': 1,
   'use-battens': 1.4,
   'slip-round': 0.6,
   'press-between-platens': 3,

@@ -2,6 +2,7 @@ import { longEnoughLots, type Panel } from '../assembly';
 import { findClampKind, lotForceN } from '../clamps';
 import { finding } from '../findings';
 import { caulPairsIn, type PlacedClamp, type ShopDocument } from '../formats';
+import { BLOCK_FIXINGS } from '../kinds';
 import { LIMITS } from '../basics/limits';
 import { positionsOn, withBoards, withRow } from '../plan';
 import { ROW_PRESSING_SOURCES } from './row-pressing-changes';
@@ -22,6 +23,7 @@ const SOURCES: readonly Source[] = [
   spreadEvenly,
   holdFlat,
   edgePacking,
+  fixBlocks,
   squareEnds,
   pullThroughMiddle,
   turnBoards,
@@ -48,16 +50,25 @@ function moreClamps({ build, job, panel }: RowToChange, shop: ShopDocument): rea
       ];
       return {
         change: finding('add-clamps', 'informs', { count: added, kind: findClampKind(lot.kind).id }),
-        build: withRow(build, { clamps: respaced(job.clamps, kinds, panel) }),
+        build: withRow(build, { clamps: respaced(job.clamps, kinds, panel, shop) }),
       };
     });
   });
 }
 
 /** The same lots in the same order, evenly along the panel; surplus positions get fresh ids. */
-function respaced(clamps: readonly PlacedClamp[], rackIds: readonly string[], panel: Panel): PlacedClamp[] {
+function respaced(
+  clamps: readonly PlacedClamp[],
+  rackIds: readonly string[],
+  panel: Panel,
+  { rack }: ShopDocument,
+): PlacedClamp[] {
   const taken = new Set(clamps.map(({ id }) => id));
-  return positionsOn(panel, rackIds.length).map((xMm, i) => {
+  const padMm = Math.max(
+    0,
+    ...rack.filter(({ id }) => rackIds.includes(id)).map(({ padWidthMm }) => padWidthMm),
+  );
+  return positionsOn(panel, rackIds.length, padMm).map((xMm, i) => {
     const existing = clamps[i];
     return {
       id: existing?.id ?? freshId(taken),
@@ -88,6 +99,7 @@ function otherClamps({ build, job, panel }: RowToChange, shop: ShopDocument): re
             [],
             Array.from({ length: count }, () => lot.id),
             panel,
+            shop,
           ),
         }),
       },
@@ -95,12 +107,13 @@ function otherClamps({ build, job, panel }: RowToChange, shop: ShopDocument): re
   });
 }
 
-function spreadEvenly({ build, job, panel }: RowToChange): readonly Candidate[] {
+function spreadEvenly({ build, job, panel }: RowToChange, shop: ShopDocument): readonly Candidate[] {
   const sorted = [...job.clamps].sort((a, b) => a.xMm - b.xMm);
   const clamps = respaced(
     sorted,
     sorted.map((clamp) => clamp.rackId),
     panel,
+    shop,
   );
   return job.clamps.length < 2
     ? []
@@ -142,6 +155,16 @@ function edgePacking({ build, job }: RowToChange): readonly Candidate[] {
       change: finding(`use-${edge.kind}`, 'informs', { thicknessMm: edge.thicknessMm }),
       build: withRow(build, { edge }),
     }));
+}
+
+/** Blocks that slide are held by something that holds more. */
+function fixBlocks({ build, panel }: RowToChange): readonly Candidate[] {
+  return panel.seats.length === 0
+    ? []
+    : BLOCK_FIXINGS.filter((fixing) => fixing !== (build.answers['fixing'] ?? 'abrasive')).map((fixing) => ({
+        change: finding('fix-blocks', 'informs', { fixing }),
+        build: { ...build, answers: { ...build.answers, fixing } },
+      }));
 }
 
 function squareEnds({ build, job, square }: RowToChange): readonly Candidate[] {

@@ -119,7 +119,7 @@ function borrowed({ build, job, panel, lines }: RowToChange, shop: ShopDocument)
       }),
       build: withRow(build, {
         pullPct: 100,
-        clamps: positionsOn(panel, count).map((xMm, i) => ({
+        clamps: positionsOn(panel, count, lot.padWidthMm).map((xMm, i) => ({
           id: `borrowed-${i}`,
           rackId: lot.id,
           xMm,

@@ -10,6 +10,7 @@ export {
   startOf,
 } from './kind';
 export { type OperationKind, type Ritual, ritualOf } from './ritual';
+export { BLOCK_FIXINGS } from './block-fixing';
 export { letsIn } from './free-joinery';
 export { layAssembly } from './lay-assembly';
 export { boardLabel } from './edge-panel';

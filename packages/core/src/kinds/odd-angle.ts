@@ -1,8 +1,8 @@
 import { type Finding, finding } from '../findings';
 import { radians } from '../geometry';
 import { extruded, solidOf, type Vec2 } from '../solids';
-import type { Aid } from '../assembly';
-import { defineKind } from './kind';
+import type { Aid, ClampsOnBlocks } from '../assembly';
+import { defineKind, PADS_MM } from './kind';
 import { frameOf } from './mitre-outline';
 import { askLength, askSpecies } from './question';
 
@@ -10,6 +10,11 @@ import { askLength, askSpecies } from './question';
 const BLOCK_FRICTION = 0.75;
 /** Half the length of a block's face under the jaw, mm; smaller where the members are short. */
 const HALF_FACE_MM = 25;
+/** Foot of a block along its member, by which a clamp of its own holds it where it would slide: length and height, mm. */
+const FOOT_MM = 70;
+const FOOT_HIGH_MM = 20;
+/** A pad with a little beside it; on less foot than this no clamp stands. */
+const LEAST_FOOT_MM = 30;
 /** With less face than this a jaw does not sit. */
 const LEAST_HALF_FACE_MM = 8;
 
@@ -47,11 +52,14 @@ export const ODD_ANGLE = defineKind({
     const blocks = blocksFor(angleDeg, firstMm, secondMm, answers.widthMm);
     return {
       ...corner,
-      aids: blocks.outlines.map((outline, i): Aid => ({
-        id: `block-${i + 1}`,
-        role: 'block',
-        solid: solidOf(extruded('z', outline, 0, answers.thicknessMm)),
-      })),
+      aids: (['block', 'foot'] as const).flatMap((role) =>
+        blocks[role].map((outline, i): Aid => ({
+          id: `${role}-${i + 1}`,
+          role,
+          solid: solidOf(extruded('z', outline, 0, answers.thicknessMm)),
+        })),
+      ),
+      ...(blocks.clamps === null ? {} : { blockClamps: blocks.clamps }),
       findings: [...corner.findings, ...blocks.findings],
       pulls: corner.pulls.map((pull) => ({
         ...pull,
@@ -66,17 +74,22 @@ export const ODD_ANGLE = defineKind({
   },
 });
 
+interface Blocks {
+  /** Outlines: the block under the jaw, and its foot where it has one. */
+  readonly block: readonly (readonly Vec2[])[];
+  readonly foot: readonly (readonly Vec2[])[];
+  /** What holds them to their members; null where they stay by themselves, or there is no room. */
+  readonly clamps: ClampsOnBlocks | null;
+  readonly openingMm: number;
+  readonly findings: readonly Finding[];
+}
+
 /**
  * A block on the outside of either member, its face square to the pull. The pull crosses the middle of the joint
  * line at right angles and meets the outer edges at w / sin θ from the corner, θ/2 away from square to them: beyond
  * atan μ the block slides on its own and must be clamped or pinned to the member. Source: plane geometry.
  */
-function blocksFor(
-  angleDeg: number,
-  firstMm: number,
-  secondMm: number,
-  widthMm: number,
-): { readonly outlines: Vec2[][]; readonly openingMm: number; readonly findings: Finding[] } {
+function blocksFor(angleDeg: number, firstMm: number, secondMm: number, widthMm: number): Blocks {
   const half = radians(angleDeg / 2);
   const [sin, cos] = [Math.sin(half), Math.cos(half)];
   const atMm = widthMm / Math.sin(radians(angleDeg));
@@ -84,7 +97,9 @@ function blocksFor(
   const halfFaceMm = Math.min(HALF_FACE_MM, roomMm * cos, atMm * cos);
   if (halfFaceMm < LEAST_HALF_FACE_MM) {
     return {
-      outlines: [],
+      block: [],
+      foot: [],
+      clamps: null,
       openingMm: firstMm + secondMm,
       findings: [finding('no-room-for-blocks', 'warns', { angleDeg, atMm })],
     };
@@ -97,17 +112,40 @@ function blocksFor(
   ];
   const heading = Math.PI - 2 * half;
   const corner: Vec2 = [firstMm, 0];
-  const placed = (along: Vec2, outward: Vec2) =>
-    triangle.map(([x, y]): Vec2 => [
-      corner[0] + along[0] * x + outward[0] * y,
-      corner[1] + along[1] * x + outward[1] * y,
-    ]);
+  const placed =
+    (along: Vec2, outward: Vec2) =>
+    (outline: readonly Vec2[]): Vec2[] =>
+      outline.map(([x, y]) => [
+        corner[0] + along[0] * x + outward[0] * y,
+        corner[1] + along[1] * x + outward[1] * y,
+      ]);
+  const members = [
+    placed([-1, 0], [0, -1]),
+    placed([Math.cos(heading), Math.sin(heading)], [Math.sin(heading), -Math.cos(heading)]),
+  ];
   const slides = Math.tan(half) > BLOCK_FRICTION;
+  const footFromMm = atMm + halfFaceMm / cos;
+  const footMm = Math.min(FOOT_MM, Math.min(firstMm, secondMm) - footFromMm);
+  const held = slides && footMm >= LEAST_FOOT_MM;
+  const foot: Vec2[] = [
+    [footFromMm, 0],
+    [footFromMm + footMm, 0],
+    [footFromMm + footMm, FOOT_HIGH_MM],
+    [footFromMm, FOOT_HIGH_MM],
+  ];
   return {
-    outlines: [
-      placed([-1, 0], [0, -1]),
-      placed([Math.cos(heading), Math.sin(heading)], [Math.sin(heading), -Math.cos(heading)]),
-    ],
+    block: members.map((place) => place(triangle)),
+    foot: held ? members.map((place) => place(foot)) : [],
+    clamps: held
+      ? {
+          count: members.length,
+          openingMm: widthMm + FOOT_HIGH_MM + PADS_MM,
+          forceN: 0,
+          // What friction under the pull itself leaves, over the friction under the foot.
+          shareOfPull: (sin - BLOCK_FRICTION * cos) / BLOCK_FRICTION,
+          fromJawMm: halfFaceMm / cos + footMm / 2,
+        }
+      : null,
     openingMm: widthMm / cos + 2 * halfFaceMm * Math.tan(half),
     findings: [
       finding('blocks-at', 'informs', {
@@ -116,6 +154,9 @@ function blocksFor(
         friction: BLOCK_FRICTION,
         slides: Number(slides),
       }),
+      ...(slides && !held
+        ? [finding('no-room-for-feet', 'warns', { wantMm: LEAST_FOOT_MM, haveMm: Math.max(0, footMm) })]
+        : []),
     ],
   };
 }

@@ -1,5 +1,6 @@
 import { InputError } from '../basics/checks';
 import { finding } from '../findings';
+import { askFixing } from './block-fixing';
 import { defineKind, joint, PADS_MM, partId, upTo } from './kind';
 import { askChoice, askCount, askLength, askSpecies, later, onlyWhen } from './question';
 import { ovalLayout } from './round-panel';
@@ -22,6 +23,7 @@ export const REGLUE = defineKind({
     thicknessMm: askLength(32, 8, 80),
     /** How far a crack runs in from its end; 0: all through. */
     crackMm: onlyWhen(later(askLength(0, 0, 4000)), ({ shape }) => shape === 'crack'),
+    fixing: onlyWhen(askFixing, ({ shape }) => shape === 'round-top'),
   },
   preparation: ['scrape-old-glue', 'rejoint', 'closes-dry', 'mark-faces', 'mask-at-dry-fit', 'release-film'],
   cautions: ['old-finish'],
@@ -39,6 +41,7 @@ export const REGLUE = defineKind({
         lengthMm,
         thicknessMm,
         blockMm: BLOCK_MM,
+        fixing: answers.fixing,
       });
       return { ...round, findings: [...round.findings, lifts] };
     }

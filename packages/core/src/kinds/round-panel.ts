@@ -2,14 +2,11 @@ import type { Aid } from '../assembly';
 import { InputError } from '../basics/checks';
 import { type Finding, finding } from '../findings';
 import { extruded, solidOf, type Vec2 } from '../solids';
+import { askFixing, type BlockFixing, clampsOver, curvedBlock, holdOf, reachSlope } from './block-fixing';
 import { defineKind, joint, type Layout, part, partId, upTo, usualRing, X } from './kind';
 import { askChoice, askCount, askLength, askSpecies } from './question';
 import { acrossRow } from './side-by-side';
 
-/** Friction of an abrasive-faced block on wood [judgement]. */
-const BLOCK_FRICTION = 0.75;
-/** A block stops where the edge falls away at this share of its friction. */
-const SAFE_SHARE = 0.85;
 /** Less of the outer line than this under a block leaves its ends unpressed [judgement]. */
 const LEAST_REACH_SHARE = 0.6;
 /** Points on each stretch of a curved outline. */
@@ -29,12 +26,13 @@ interface Shape {
   readonly widthMm: number;
   readonly thicknessMm: number;
   readonly blockMm: number;
+  readonly fixing: BlockFixing;
 }
 
 /** The part of a layout that depends on the outline. */
 interface Outlined {
   readonly boards: readonly (readonly Vec2[])[];
-  readonly blocks: readonly (readonly Vec2[])[];
+  readonly blocks: readonly Aid[];
   readonly findings: readonly Finding[];
 }
 
@@ -49,6 +47,7 @@ export const ROUND_PANEL = defineKind({
     widthMm: askLength(620, 100, 2000),
     thicknessMm: askLength(24, 6, 80),
     blockMm: askLength(70, 25, 200),
+    fixing: askFixing,
   },
   preparation: ['fresh-faces', 'mark-faces', 'blocks-fixed', 'release-film', 'closes-dry'],
   cautions: [],
@@ -93,11 +92,8 @@ function laidOut(shape: Shape, { boards, blocks, findings }: Outlined) {
       ring: usualRing(i),
     })),
     joints,
-    aids: blocks.map((corners, i): Aid => ({
-      id: `block-${i + 1}`,
-      role: 'block',
-      solid: solidOf(extruded('z', corners, 0, thicknessMm)),
-    })),
+    aids: blocks,
+    ...clampsOver(shape.fixing, blocks.length, thicknessMm),
     pulls: [
       acrossRow(
         joints.map(({ id }) => id),
@@ -115,8 +111,8 @@ function extent(corners: readonly Vec2[], axis: 0 | 1): number {
   return Math.max(...values) - Math.min(...values);
 }
 
-/** An ellipse, sawn before gluing; one block a side, as far round as friction holds it. */
-function oval({ boards, lengthMm, widthMm, blockMm }: Shape): Outlined {
+/** An ellipse, sawn before gluing; one block a side, as far round as it is kept from sliding. */
+function oval({ boards, lengthMm, widthMm, thicknessMm, blockMm, fixing }: Shape): Outlined {
   const [a, b] = [lengthMm / 2, widthMm / 2];
   const halfChord = (y: number) => a * Math.sqrt(Math.max(0, 1 - (y / b) ** 2));
   const stripMm = widthMm / boards;
@@ -134,7 +130,8 @@ function oval({ boards, lengthMm, widthMm, blockMm }: Shape): Outlined {
     });
   };
   const mirrored = (right: readonly Vec2[]) => [...right].reverse().map(([x, y]): Vec2 => [-x, y]);
-  const slope = SAFE_SHARE * BLOCK_FRICTION;
+  const hold = holdOf(fixing);
+  const slope = reachSlope(hold);
   const outerLine = halfChord(-b + stripMm);
   // Where the edge of the ellipse falls away at that slope.
   const reachMm = Math.min(outerLine, (slope * a * a) / Math.hypot(b, slope * a));
@@ -144,23 +141,25 @@ function oval({ boards, lengthMm, widthMm, blockMm }: Shape): Outlined {
       const right = arc(-b + (n - 1) * stripMm, -b + n * stripMm);
       return [...right, ...mirrored(right)];
     }),
-    blocks: [-1, 1].map((side) => {
+    blocks: [-1, 1].map((side, i) => {
       const right = arc(blockFrom, b).map(([x, y]): Vec2 => [x, side * y]);
-      const flat = side * (b + blockMm);
-      return [...right, ...mirrored(right), [-reachMm, flat], [reachMm, flat]];
+      const face = [...right, ...mirrored(right)];
+      return curvedBlock({ face, flatAtMm: side * (b + blockMm), thicknessMm }, hold, i + 1);
     }),
     findings: [
       finding('block-reach', reachMm < LEAST_REACH_SHARE * outerLine ? 'warns' : 'informs', {
         blockMm: 2 * reachMm,
         lineMm: 2 * outerLine,
-        friction: BLOCK_FRICTION,
+        fixing,
+        ...hold,
       }),
     ],
   };
 }
 
 /** Straight joints inside, live edges outside; a row of short blocks along each, scribed to it. */
-function liveEdge({ boards, lengthMm, widthMm, blockMm }: Shape): Outlined {
+function liveEdge({ boards, lengthMm, widthMm, thicknessMm, blockMm, fixing }: Shape): Outlined {
+  const hold = holdOf(fixing);
   const half = lengthMm / 2;
   const amplitude = LIVE_SHARE * widthMm;
   const stripMm = widthMm / boards;
@@ -198,22 +197,23 @@ function liveEdge({ boards, lengthMm, widthMm, blockMm }: Shape): Outlined {
             ];
       return [...bottom, ...top.reverse()];
     }),
-    blocks: [-1, 1].flatMap((side) =>
+    blocks: [-1, 1].flatMap((side, i) =>
       upTo(count).map((n) => {
         const x = -half + ((n - 0.5) * lengthMm) / count;
-        const flat = side * (widthMm / 2 + blockMm);
-        return [
-          ...stretch(side, x - blockHalf, x + blockHalf, CURVE_STEPS),
-          [x + blockHalf, flat] as const,
-          [x - blockHalf, flat] as const,
-        ];
+        const face = stretch(side, x - blockHalf, x + blockHalf, CURVE_STEPS);
+        return curvedBlock(
+          { face, flatAtMm: side * (widthMm / 2 + blockMm), thicknessMm },
+          hold,
+          i * count + n,
+        );
       }),
     ),
     findings: [
       finding('scribed-blocks', 'informs', {
         pairs: count,
         apartMm: lengthMm / count,
-        friction: BLOCK_FRICTION,
+        fixing,
+        ...hold,
       }),
     ],
   };

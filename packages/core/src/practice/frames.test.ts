@@ -453,7 +453,7 @@ const JOBS: readonly (readonly [name: string, input: PlanInput, expected: Expect
       states: { inTime: 'holds', tight: 'holds' },
       causes: { square: 'free-end-splays' },
       clamps: { 'f-heavy': [1, 2] },
-      pullN: [100, 2800],
+      pullN: [100, 1200],
       says: ['blocks-at'],
     },
   ],

@@ -1,11 +1,12 @@
 import { standsService } from '../adhesives';
 import { canLightSqueeze, LIGHT_SQUEEZE, pressureWord, TYPICAL_FORCE_SPREAD } from '../clamps';
-import type { Panel } from '../assembly';
+import { type Panel, slidingBlock } from '../assembly';
 import type { Clash } from '../clamps';
 import { howLightly } from './how-lightly';
 import { type Finding, finding, type Severity } from '../findings';
 import { leastBy } from '../basics/least-by';
 import { judgedLines, type PlannedLine, type RowInPlan } from '../plan/row/row-plan';
+import { blockClampsOfRow, blockClampTrouble } from '../plan/squeeze/block-clamps';
 import { stageOfLine } from '../plan/row/stages';
 import { barShareOf, type Verdict, type VerdictState } from './verdict';
 
@@ -78,6 +79,11 @@ function refusal(parts: RowInPlan): Finding | undefined {
       atMm: off.placed.xMm,
     });
   }
+  const sliding = slidingBlock(parts.panel, clampSet.clamps);
+  if (sliding !== null) {
+    const { clamp, slideN, holdsN, fallPerMm } = sliding;
+    return finding('block-slides', 'refuses', { clamp: clamp.number, slideN, holdsN, fallPerMm });
+  }
   const fouling = clampSet.clashes.find(({ kind }) => kind === 'jaws');
   if (fouling !== undefined) return finding('jaws-foul', 'refuses', clashValues(fouling));
   const biting = clampSet.clamps.find(({ padPressureMPa, crushLimitMPa }) => padPressureMPa > crushLimitMPa);
@@ -114,7 +120,7 @@ const ROUNDED_MM = 0.5;
 const standsOn = (stands: Panel['stands'], xMm: number, padMm: number): boolean =>
   stands.some(([from, to]) => xMm - padMm / 2 >= from - ROUNDED_MM && xMm + padMm / 2 <= to + ROUNDED_MM);
 
-function warning({ lines, clampSet }: RowInPlan, weakest: PlannedLine): Finding | undefined {
+function warning({ lines, clampSet, shop, panel }: RowInPlan, weakest: PlannedLine): Finding | undefined {
   if (weakest.lowestWord === 'under-pressed' || weakest.lowestWord === 'light') return undefined;
   const sprung = lines.find(({ closing }) => closing === 'costly');
   if (sprung !== undefined) return gapFinding('gap-costs-pull', 'warns', sprung, clampSet.totalForceN);
@@ -122,6 +128,8 @@ function warning({ lines, clampSet }: RowInPlan, weakest: PlannedLine): Finding 
   if (shallow !== undefined) {
     return finding('jaw-too-shallow', 'warns', { clamp: shallow.number, kind: shallow.lot.kind });
   }
+  const unheld = blockClampTrouble(blockClampsOfRow({ shop, panel, clampSet }));
+  if (unheld !== undefined) return unheld;
   const handles = clampSet.clashes.find(({ kind }) => kind === 'handles');
   if (handles !== undefined) return finding('handles-foul', 'warns', clashValues(handles));
   const heavy = lines.find(

@@ -8,6 +8,7 @@ import type { PlanParts } from '../plan/plan';
 import { ironed } from './ironed';
 import type { Judged } from './judged';
 import type { PlannedPull } from '../plan/pulls/planned-pull';
+import { blockClampsOf, blockClampTrouble } from '../plan/squeeze/block-clamps';
 import { leastOf } from '../plan/squeeze/least';
 
 /** Whether every joint is pressed as its glue wants, by the pull that has the least of it. */
@@ -23,7 +24,8 @@ export function tight(parts: PlanParts): Judged {
   const weakest = leastBy(pulls, share);
   const said = squeeze?.pulls.flatMap(({ findings }) => findings) ?? [];
   const blocking = said.find(({ severity }) => severity === 'refuses');
-  const trouble = said.find(({ severity }) => severity === 'warns');
+  const trouble =
+    blockClampTrouble(blockClampsOf(parts)) ?? said.find(({ severity }) => severity === 'warns');
   const open = joints.find(({ closing }) => closing === 'back-to-plane');
   const costly = joints.find(({ closing }) => closing === 'costly');
   const cause =

@@ -4,6 +4,8 @@ import { type PressureSchool, type TargetPressure, targetPressure } from '../../
 
 /** Fitted mitres want to be closed rather than pressed, MPa [judgement]. */
 const MITRE_LOW_MPA = 0.1;
+/** A clamp over blocks is drawn just snug: harder only tries the blocks, MPa [judgement]. */
+const MITRE_SNUG_MPA = 0.5;
 /** Thin bands that are flat already need contact, no more [judgement], MPa. */
 const TAPE_WANTED: TargetPressure = { lowMPa: 0.02, highMPa: 0.1, mostMPa: 1 };
 /** A press for veneer, MPa. */
@@ -24,7 +26,7 @@ export function pressureWanted(
   if (need === 'tape') return TAPE_WANTED;
   const light = kinds.every((kind) => LIGHTLY.includes(kind));
   const target = targetPressure(adhesive, sgs, light ? school : 'matched');
-  return kinds.every((kind) => kind === 'mitre')
-    ? { ...target, lowMPa: Math.min(MITRE_LOW_MPA, target.lowMPa) }
-    : target;
+  if (!kinds.every((kind) => kind === 'mitre')) return target;
+  const highMPa = need === 'line' ? Math.min(MITRE_SNUG_MPA, target.highMPa) : target.highMPa;
+  return { ...target, lowMPa: Math.min(MITRE_LOW_MPA, target.lowMPa), highMPa };
 }

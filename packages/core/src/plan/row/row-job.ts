@@ -1,5 +1,12 @@
 import type { Adhesive } from '../../adhesives';
-import { type BoardsInBars, clampsOnPanel, longEnoughLots, type Panel, type PanelLine } from '../../assembly';
+import {
+  type BoardsInBars,
+  clampsOnPanel,
+  longEnoughLots,
+  type Panel,
+  type PanelLine,
+  type Stretch,
+} from '../../assembly';
 import {
   BETWEEN_JAWS_MM,
   EASED_TO,
@@ -17,6 +24,7 @@ import {
   type ShopDocument,
   USUAL_ROW,
 } from '../../formats';
+import { leastBy } from '../../basics/least-by';
 import { kindOf } from '../../kinds';
 import { endDepthMm, linePressure, spreadingRatio } from '../../mechanics';
 import { type RowStage, stageOfLine } from './stages';
@@ -170,7 +178,7 @@ function bestOfLot(
     // No line is pressed more in its weakest place than on the whole: what falls short in all need not be looked at.
     if (count < 1 || (count < most && wanted === undefined && count * lotForceN(lot) < ROOM * neededN))
       continue;
-    const clamps = evenly(lot.id, count, panel);
+    const clamps = evenly(lot, count, panel);
     const full = pressed({ ...job, clamps, pullPct: 100 }, staged, shop, adhesive);
     const share = full.share * Math.min(1, EASED_TO / full.overMost);
     const found: Tried = { clamps, share, meets: share >= ROOM };
@@ -238,29 +246,59 @@ const reachOf = ({ stands }: Panel): readonly [number, number] => [
 ];
 
 /** How many jaws find room beside each other. */
-function fittingOn(panel: Panel, lot: RackLot): number {
+const fittingOn = ({ stands }: Panel, { padWidthMm }: RackLot): number =>
+  Math.max(
+    1,
+    stands.reduce((sum, stand) => sum + roomOn(stand, padWidthMm), 0),
+  );
+
+const roomOn = ([from, to]: Stretch, padMm: number): number =>
+  Math.floor((to - from + BETWEEN_JAWS_MM) / (padMm + BETWEEN_JAWS_MM));
+
+/**
+ * Places for so many clamps, mm from the first end of the panel: evenly over where jaws may stand, each wholly on its block
+ * where there are blocks.
+ * @param padMm width of the widest jaw.
+ */
+export function positionsOn(panel: Panel, count: number, padMm: number): number[] {
   const [from, to] = reachOf(panel);
-  return Math.max(1, Math.floor((to - from + BETWEEN_JAWS_MM) / (lot.padWidthMm + BETWEEN_JAWS_MM)));
+  const onEach = panel.stands.map(() => 0);
+  for (const xMm of evenPositions(count, to - from)) {
+    const stand = nearestStand(panel.stands, onEach, from + xMm, padMm);
+    onEach[stand] = (onEach[stand] ?? 0) + 1;
+  }
+  return panel.stands.flatMap((stand, i) => evenlyOn(stand, onEach[i] ?? 0, padMm));
 }
 
-/** Places for so many clamps, evenly over where jaws may stand, mm from the first end of the panel. */
-export function positionsOn(panel: Panel, count: number): number[] {
-  const [from, to] = reachOf(panel);
-  return evenPositions(count, to - from).map((xMm) => Math.round(onStand(panel, from + xMm)));
+/** The nearest block with room for one more jaw; the nearest of all where none has. */
+function nearestStand(
+  stands: Panel['stands'],
+  onEach: readonly number[],
+  xMm: number,
+  padMm: number,
+): number {
+  const offOf = ([from, to]: Stretch) => Math.max(from - xMm, xMm - to, 0);
+  const nearest = (indexes: readonly number[]) => leastBy(indexes, (i) => offOf(stands[i] as Stretch));
+  const all = stands.map((_, i) => i);
+  const free = all.filter((i) => (onEach[i] ?? 0) < roomOn(stands[i] as Stretch, padMm));
+  return nearest(free.length > 0 ? free : all);
+}
+
+/** Evenly, half a pad from the ends at least. */
+function evenlyOn([from, to]: Stretch, count: number, padMm: number): number[] {
+  const places = evenPositions(count, to - from).map((xMm) => from + xMm);
+  const [first, last] = [from + padMm / 2, to - padMm / 2];
+  if (count < 2 || last <= first || ((places[0] ?? first) >= first && (places.at(-1) ?? last) <= last)) {
+    return places.map((xMm) => Math.round(xMm));
+  }
+  return places.map((_, i) => Math.round(first + ((last - first) * i) / (count - 1)));
 }
 
 /** Clamps of one lot at those places, bars above and below in turn. */
-const evenly = (rackId: string, count: number, panel: Panel): PlacedClamp[] =>
-  positionsOn(panel, count).map((xMm, index) => ({
+const evenly = ({ id, padWidthMm }: RackLot, count: number, panel: Panel): PlacedClamp[] =>
+  positionsOn(panel, count, padWidthMm).map((xMm, index) => ({
     id: `auto-${index + 1}`,
-    rackId,
+    rackId: id,
     xMm,
     side: index % 2 === 0 ? 'above' : 'below',
   }));
-
-/** The nearest place on a block, or the place itself where jaws may stand anywhere. */
-function onStand({ stands }: Panel, xMm: number): number {
-  if (stands.some(([from, to]) => xMm >= from && xMm <= to)) return xMm;
-  const middles = stands.map(([from, to]) => (from + to) / 2);
-  return middles.reduce((a, b) => (Math.abs(b - xMm) < Math.abs(a - xMm) ? b : a));
-}

@@ -2,7 +2,7 @@ import { panelOpeningMm } from '../../assembly';
 import { leastBy } from '../../basics/least-by';
 import { type Finding, finding } from '../../findings';
 import { noSecondSqueeze, secondSqueezeOf } from '../order/moments';
-import { cornerFindings } from '../squeeze/pull-tightening';
+import { blocksHeld, cornerFindings } from '../squeeze/pull-tightening';
 import type { Plan } from '../plan';
 import type { RowPlan } from './row-plan';
 import type { RowStage } from './stages';
@@ -26,6 +26,7 @@ export function rowTightening(plan: Plan): Finding[] {
   const proud = (worst?.gapMm ?? 0) < 0;
   const school = job.firstClamp;
   return [
+    ...blocksHeld(plan),
     ...stageFindings(plan.row),
     ...(cauls === null ? [] : [finding('tighten-snug-cauls', 'informs', { pairs: cauls.pairs })]),
     ...(worst === null || school === 'end' || school === 'centre'

@@ -3,6 +3,8 @@ import type { BuildDocument, RackLot, ShopDocument } from '../../formats';
 import { PACE } from '../../sequence';
 import type { PlanParts } from '../plan';
 import type { RowInPlan } from '../row/row-plan';
+import { usedIn, usedInRow } from './block-clamps';
+import { leftOnRack, type Used } from './left-on-rack';
 
 /** What holds something flat down to a base while it cures, a clamp at each corner. */
 export interface CornersDown {
@@ -19,8 +21,6 @@ export const CORNERS = 4;
 const BASE_MM = 60;
 /** What lays a corner down without bending the base, N [judgement]. */
 const DOWN_N = 400;
-/** Kinds with a throat that reaches in over a corner, the lightest first. */
-const KINDS: readonly string[] = ['trigger', 'f-light', 'c-clamp', 'hand-screw', 'f-heavy', 'parallel-jaw'];
 
 /** Share of a twist, a bow or the lift from a low pull that stays once it has cured clamped down to a flat base [judgement]. */
 export const STAYS_CLAMPED_DOWN = 0.3;
@@ -29,22 +29,16 @@ interface Asked {
   readonly build: BuildDocument;
   readonly shop: ShopDocument;
   readonly thicknessMm: number;
-  /** Clamps that press already, by lot. */
-  readonly used: readonly { readonly lot: RackLot; readonly count: number }[];
+  /** Clamps that are at work already, by lot. */
+  readonly used: readonly Used[];
 }
 
 /** Clamps that are left on the rack for the corners; null where nobody asks for them, or the rack has none left that open so far. */
 function cornersDown({ build, shop, thicknessMm, used }: Asked): CornersDown | null {
   if (build.squeeze?.clampedDown !== true) return null;
   const openingMm = thicknessMm + BASE_MM;
-  const left = (lot: RackLot) =>
-    lot.count - used.filter((each) => each.lot.id === lot.id).reduce((sum, { count }) => sum + count, 0);
-  const [lot] = shop.rack
-    .filter((each) => KINDS.includes(each.kind) && each.maxOpeningMm >= openingMm && left(each) >= CORNERS)
-    .sort((a, b) => KINDS.indexOf(a.kind) - KINDS.indexOf(b.kind));
-  return lot === undefined
-    ? null
-    : { lot, count: CORNERS, forceN: Math.min(DOWN_N, lotForceN(lot)), openingMm };
+  const lot = leftOnRack(shop, used, { count: CORNERS, openingMm, forceN: 0 });
+  return lot === null ? null : { lot, count: CORNERS, forceN: Math.min(DOWN_N, lotForceN(lot)), openingMm };
 }
 
 /** The corner clamps of a row, which lie over its thickest board. */
@@ -58,7 +52,7 @@ export const cornersOfRow = ({
     build,
     shop,
     thicknessMm: Math.max(...panel.boards.map(({ board }) => board.thicknessMm)),
-    used: clampSet.clamps.map(({ lot }) => ({ lot, count: 1 })),
+    used: usedInRow({ shop, panel, clampSet }),
   });
 
 /** The corner clamps of a plan of any kind. */
@@ -74,7 +68,7 @@ export const cornersOf = ({
         build,
         shop,
         thicknessMm: facts.toMm[2] - facts.fromMm[2],
-        used: pulls.flatMap(({ taken }) => taken),
+        used: usedIn({ shop, facts, pulls, row }),
       })
     : cornersOfRow({ ...row, build, shop });
 

@@ -1,3 +1,4 @@
+export { blockClampsOf } from './block-clamps';
 export { cornersOf } from './corners-down';
 export { packingOf, squeezePlan } from './squeeze-plan';
 export { leastOf } from './least';

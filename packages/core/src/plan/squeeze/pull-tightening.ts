@@ -1,5 +1,6 @@
 import { centreOutOrder } from '../../clamps';
 import { type Finding, finding } from '../../findings';
+import { blockClampsOf } from './block-clamps';
 import { cornersOf } from './corners-down';
 import type { PlanParts } from '../plan';
 import type { Squeeze, SqueezedPull } from './squeezed';
@@ -45,6 +46,7 @@ export function pullTightening(parts: PlanParts, squeeze: Squeeze): Finding[] {
   const { facts } = parts;
   const several = squeeze.pulls.length > 1;
   return [
+    ...blocksHeld(parts),
     ...squeeze.pulls.flatMap((pull) => pullSteps(pull)),
     ...(several ? [finding('relieve-slide-restore', 'informs')] : []),
     ...(facts.assembly.square.kind === 'diagonals' ? [finding('read-diagonals', 'informs')] : []),
@@ -89,6 +91,14 @@ function pullSteps({ planned, clamps }: SqueezedPull): Finding[] {
 function centreOut(numbers: readonly number[]): number[] {
   const places = numbers.map((_, i) => i);
   return centreOutOrder(places, numbers.length - 1).map((i) => numbers[i] ?? 0);
+}
+
+/** Blocks held before anything is drawn, and how hard. */
+export function blocksHeld(parts: PlanParts): Finding[] {
+  const held = blockClampsOf(parts);
+  if (held === null || held.lot === null) return [];
+  const { count, lot, forceN } = held;
+  return [finding('blocks-held', 'informs', { count, kind: lot.kind, forceN })];
 }
 
 /** The corners brought down to the base, and how hard. */
