@@ -35,6 +35,10 @@ export async function seed(
   for (const { id, build } of wagonBuilds()) await builds.create(id, build);
   const build = stageFloor(shop);
   await builds.create(STAGE_FLOOR_ID, build);
-  for (const run of pastRuns(build, STAGE_FLOOR_ID, shop, now())) await runs.put(run);
+  for (const run of pastRuns(build, STAGE_FLOOR_ID, shop, now())) {
+    const { events, ...head } = run;
+    await runs.begin(head);
+    await runs.add(run.id, events);
+  }
   if (sensor !== null) await log.keep(sensor, pastAir(now()));
 }

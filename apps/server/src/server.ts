@@ -5,19 +5,33 @@ import { findAdhesive } from '@lean-clasp/core/adhesives';
 import { findClampKind } from '@lean-clasp/core/clamps';
 import {
   BUILD_VERSION,
+  type BuildDocument,
   BuildDocumentSchema,
+  type ShopDocument,
   ShopDocumentSchema,
+  RUN_VERSION,
+  RunDocumentSchema,
   upgradedBuild,
+  upgradedRun,
 } from '@lean-clasp/core/formats';
-import { planBuild } from '@lean-clasp/core/plan';
+import { checkBuild } from '@lean-clasp/core/plan';
 import { STARTER_SHOP } from '@lean-clasp/core/templates';
 import { createValidator } from '@lean-clasp/validation';
 import type { Logger } from 'pino';
 import type { ServerOptions } from './config/options';
 import { airWatch, READ_EVERY_MS } from './air/air-watch';
 import { createApp, SHOP_ID } from './http/app';
+import { runStream } from './http/run-stream';
 import { seed } from './seed';
-import { airLog, documentStore, openDatabase, runStore, upgradeBuilds } from './store';
+import {
+  airLog,
+  documentStore,
+  openDatabase,
+  runStore,
+  upgradeBuilds,
+  upgradeRuns,
+  type UpgradeOutcome,
+} from './store';
 
 /** A server that answers. */
 export interface RunningServer {
@@ -40,37 +54,45 @@ export interface ServerWorld {
 export async function startServer(options: ServerOptions, world: ServerWorld): Promise<RunningServer> {
   const db = await openDatabase(options.dataDir);
   const validator = createValidator();
-  const shops = documentStore(
-    db,
-    'shop',
-    (body) => {
+  // Woods and methods of the shop's own are known without asking the database, which an edit holds while it is checked.
+  let shopNow: ShopDocument = STARTER_SHOP;
+  const shops = documentStore<ShopDocument>(db, {
+    kind: 'shop',
+    check: (body) => {
       const shop = validator.check(ShopDocumentSchema, body);
       shop.rack.forEach((lot, i) => findClampKind(lot.kind, `rack.${i}.kind`));
       shop.bottles.forEach((bottle, i) => findAdhesive(bottle.adhesive, `bottles.${i}.adhesive`));
       return shop;
     },
-    world.now,
-  );
-  const builds = documentStore(
-    db,
-    'build',
-    (body) => {
+    now: world.now,
+    version: null,
+    written: (shop) => {
+      shopNow = shop;
+    },
+  });
+  const builds = documentStore<BuildDocument>(db, {
+    kind: 'build',
+    check: (body) => {
       const build = validator.check(BuildDocumentSchema, body);
-      // Planning once refuses unknown ids and sizes outside a model's range, whoever sent them.
-      planBuild(build, STARTER_SHOP);
+      checkBuild(build, shopNow);
       return build;
     },
-    world.now,
+    now: world.now,
     // One that could not be brought up to date is kept, and shown by the program that wrote it.
-    ({ version }) => version === BUILD_VERSION,
-  );
+    version: BUILD_VERSION,
+  });
+  shopNow = (await shops.find(SHOP_ID))?.body ?? shopNow;
   const upgrades = await upgradeBuilds(db, options.dataDir, {
     version: BUILD_VERSION,
     upgrade: (body) => validator.check(BuildDocumentSchema, upgradedBuild(body)),
     now: world.now,
   });
-  if (upgrades.upgraded > 0) world.logger.info(upgrades, 'builds were brought up to date');
-  for (const left of upgrades.leftBehind) world.logger.error(left, 'a build could not be brought up to date');
+  tellUpgrades(world.logger, 'build', upgrades);
+  const runUpgrades = await upgradeRuns(db, options.dataDir, {
+    version: RUN_VERSION,
+    upgrade: (body) => validator.check(RunDocumentSchema, upgradedRun(body)),
+  });
+  tellUpgrades(world.logger, 'run', runUpgrades);
   const runs = runStore(db, world.now);
   const log = airLog(db);
   await seed({ builds, shops, runs, log, now: world.now }, options.demo, options.sensor);
@@ -80,8 +102,11 @@ export async function startServer(options: ServerOptions, world: ServerWorld): P
     log,
     now: world.now,
   });
+  const stream = runStream();
   const app = createApp({
     air,
+    stream,
+    now: world.now,
     builds,
     shops,
     runs,
@@ -102,6 +127,7 @@ export async function startServer(options: ServerOptions, world: ServerWorld): P
     url: `http://${shownHost.includes(':') ? `[${shownHost}]` : shownHost}:${port}`,
     stop: async () => {
       clearInterval(reading);
+      stream.close();
       const closed = new Promise<void>((done) => server.close(() => done()));
       server.closeIdleConnections();
       setTimeout(() => server.closeAllConnections(), GRACE_MS).unref();
@@ -109,6 +135,11 @@ export async function startServer(options: ServerOptions, world: ServerWorld): P
       await db.destroy();
     },
   };
+}
+
+function tellUpgrades(logger: Logger, what: string, { upgraded, leftBehind, copy }: UpgradeOutcome): void {
+  if (upgraded > 0) logger.info({ upgraded, copy }, `${what}s were brought up to date`);
+  for (const left of leftBehind) logger.error(left, `a ${what} could not be brought up to date`);
 }
 
 /** How long open requests may finish on stop. */

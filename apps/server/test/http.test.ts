@@ -1,3 +1,4 @@
+import type { RunDocument } from '@lean-clasp/core/formats';
 import request from 'supertest';
 import { startTestServer, type TestServer } from './start';
 
@@ -20,7 +21,9 @@ const edit = (baseRevision: number, name: string, before: string) => ({
 
 describe('health and headers', () => {
   it('answers who it is, under a strict policy and without saying what it runs on', async () => {
-    const response = await api().get('/api/health').expect(200, { status: 'ok', version: 'test' });
+    const response = await api()
+      .get('/api/health')
+      .expect(200, { status: 'ok', version: 'test', nowMs: 1_780_000_000_000 });
     expect(response.headers['content-security-policy']).toContain("script-src 'self' 'wasm-unsafe-eval'");
     expect(response.headers['content-security-policy']).not.toContain('upgrade-insecure-requests');
     expect(response.headers['x-content-type-options']).toBe('nosniff');
@@ -133,10 +136,41 @@ describe('builds', () => {
     const { id, revision, body } = made.body as { id: string; revision: number; body: { name: string } };
     expect([revision, body.name]).toEqual([0, 'Counter top']);
     const list = await api().get('/api/builds').expect(200);
-    expect((list.body as { id: string }[]).map((each) => each.id)).toContain(id);
+    const line = (list.body as { builds: { id: string; name: string; glued: boolean }[] }).builds.find(
+      (each) => each.id === id,
+    );
+    expect(line).toMatchObject({ name: 'Counter top', glued: false });
     await api().delete(`/api/builds/${id}`).expect(204);
     await api().get(`/api/builds/${id}`).expect(404);
     await api().delete(`/api/builds/${id}`).expect(404);
+    const bin = (await api().get('/api/bin').expect(200)).body as { documents: { id: string }[] };
+    expect(bin.documents.map((each) => each.id)).toEqual([id]);
+    await api().post(`/api/bin/${id}/restore`).expect(204);
+    await api().post(`/api/bin/${id}/restore`).expect(404);
+    await api().get(`/api/builds/${id}`).expect(200);
+  });
+
+  it('lists by pages, is asked for anew and not sent again where nothing has changed', async () => {
+    const first = await api().get('/api/builds?limit=5').expect(200);
+    const { builds, next } = first.body as { builds: { id: string }[]; next: string };
+    expect(builds).toHaveLength(5);
+    const second = (await api().get('/api/builds').query({ limit: 200, after: next }).expect(200)).body as {
+      builds: { id: string }[];
+      next: null;
+    };
+    expect(second.next).toBeNull();
+    expect(new Set([...builds, ...second.builds].map(({ id }) => id)).size).toBe(5 + second.builds.length);
+    const found = (await api().get('/api/builds').query({ text: 'stage' }).expect(200)).body as {
+      builds: { id: string; glued: boolean }[];
+    };
+    expect(found.builds).toMatchObject([{ id: 'stage-floor', glued: true }]);
+    expect(first.text.length).toBeLessThan(100_000);
+    await api()
+      .get('/api/builds?limit=5')
+      .set('if-none-match', first.headers.etag ?? '')
+      .expect(304);
+    await api().get('/api/builds?limit=0').expect(422);
+    await api().get('/api/builds?after=nowhere').expect(422);
   });
 
   it.each([
@@ -221,25 +255,85 @@ describe('the shop', () => {
 });
 
 describe('runs', () => {
-  it('ship two with the demo, and take the same one again and again', async () => {
-    const runs = (await api().get('/api/runs').expect(200)).body as {
-      id: string;
-      record: { note: string };
-    }[];
-    expect(runs).toHaveLength(2);
-    const run = runs[0];
-    const changed = { ...run, record: { ...run?.record, note: 'written twice' } };
-    await api().put(`/api/runs/${run?.id}`).send(changed).expect(200);
-    await api().put(`/api/runs/${run?.id}`).send(changed).expect(200);
-    expect((await api().get(`/api/runs/${run?.id}`)).body).toEqual(changed);
-    expect((await api().get('/api/runs')).body).toHaveLength(2);
+  type Sent = RunDocument;
+  const listed = async () =>
+    (await api().get('/api/runs').expect(200)).body as { runs: { id: string; record: { note: string } }[] };
+  const demoRun = async () => (await api().get('/api/runs/demo-run-1').expect(200)).body as Sent;
+  const note = (seq: number, text: string): Sent['events'][number] => ({
+    id: `page-${seq}`,
+    device: 'page',
+    seq,
+    atMs: 1_780_000_000_000,
+    hand: 0,
+    kind: 'note',
+    payload: { record: { note: text } },
   });
 
-  it('refuse another id than the address and a body that is no run', async () => {
-    const run = ((await api().get('/api/runs')).body as object[])[0];
-    await api().put('/api/runs/other').send(run).expect(422);
-    await api().put('/api/runs/other').send({ id: 'other' }).expect(422);
+  it('ship two with the demo; what happens is added once, however often it is sent', async () => {
+    expect((await listed()).runs).toHaveLength(2);
+    const before = await demoRun();
+    const more = { events: [note(0, 'written twice')] };
+    await api().post('/api/runs/demo-run-1/events').send(more).expect(200);
+    const after = await api().post('/api/runs/demo-run-1/events').send(more).expect(200);
+    expect((after.body as Sent).events).toHaveLength(before.events.length + 1);
+    const { runs } = await listed();
+    expect(runs.find(({ id }) => id === 'demo-run-1')?.record.note).toBe('written twice');
+  });
+
+  it('lose nothing to an older copy that comes again', async () => {
+    const whole = await demoRun();
+    const old = { ...whole, events: whole.events.slice(0, 2) };
+    await api().put('/api/runs/demo-run-1').send(old).expect(200);
+    expect(await demoRun()).toEqual(whole);
+  });
+
+  it.each([
+    ['another promise', (run: Sent) => ({ ...run, promise: { ...run.promise, handsOnMin: 1 } })],
+    ['another script', (run: Sent) => ({ ...run, script: null })],
+    ['an event told otherwise', (run: Sent) => ({ ...run, events: [{ ...run.events[0], kind: 'mishap' }] })],
+    ['an unknown build', (run: Sent) => ({ ...run, id: 'other', buildId: 'ghost', events: [] })],
+    ['the year 255479', (run: Sent) => ({ ...run, id: 'other', startedAtMs: 8_000_000_000_000_000 })],
+    ['next year', (run: Sent) => ({ ...run, id: 'other', startedAtMs: 1_811_000_000_000 })],
+    ['events before it began', (run: Sent) => ({ ...run, id: 'other', startedAtMs: 1_779_999_999_999 })],
+    ['a false id of an event', (run: Sent) => ({ ...run, events: [{ ...note(1, ''), id: 'page-2' }] })],
+    ['no run at all', () => ({ id: 'other' })],
+  ])('refuse %s', async (_what, change) => {
+    const run = await demoRun();
+    const sent = change(run) as { id: string };
+    const response = await api().put(`/api/runs/${sent.id}`).send(sent).expect(422);
+    expect((response.body as { error: { message: string } }).error.message.length).toBeGreaterThan(10);
+    expect(await demoRun()).toEqual(run);
     await api().get('/api/runs/other').expect(404);
+  });
+
+  it('refuse another id than the address', async () => {
+    await api()
+      .put('/api/runs/other')
+      .send(await demoRun())
+      .expect(422);
+    await api().post('/api/runs/other/events').send({ events: [] }).expect(404);
+  });
+
+  it('tell other screens what was noted', async () => {
+    const follower = await fetch(`${server.url}/api/runs/demo-run-2/stream`);
+    expect(follower.headers.get('content-type')).toContain('text/event-stream');
+    const reader = follower.body?.getReader();
+    const heard = (async () => {
+      let text = '';
+      while (!text.includes('data:')) {
+        const { value, done } = (await reader?.read()) ?? { done: true, value: undefined };
+        if (done) break;
+        text += new TextDecoder().decode(value);
+      }
+      return text;
+    })();
+    await api()
+      .post('/api/runs/demo-run-2/events')
+      .send({ events: [note(7, 'heard elsewhere')] })
+      .expect(200);
+    expect(await heard).toContain('heard elsewhere');
+    await reader?.cancel();
+    await api().get('/api/runs/ghost/stream').expect(404);
   });
 });
 

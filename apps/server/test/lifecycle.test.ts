@@ -12,6 +12,9 @@ import { startTestServer } from './start';
 
 const world = { logger: pino({ level: 'silent' }), now: () => 0, version: 'test' };
 
+const listOf = async (url: string) =>
+  ((await request(url).get('/api/builds?limit=200').expect(200)).body as { builds: { id: string }[] }).builds;
+
 describe('readOptions', () => {
   it('takes the command line before the environment before the defaults', () => {
     const env = { LEAN_CLASP_PORT: '5001', LEAN_CLASP_HOST: '0.0.0.0', LEAN_CLASP_DATA: '/somewhere' };
@@ -56,14 +59,14 @@ describe('a server', () => {
       body: { crew: number };
     };
     expect(after.body.crew).toBe(2);
-    expect((await request(second.url).get('/api/runs')).body).toHaveLength(2);
+    expect(((await request(second.url).get('/api/runs')).body as { runs: unknown[] }).runs).toHaveLength(2);
     expect((await request(second.url).get('/api/builds/stage-floor/edits')).body).toHaveLength(1);
     await second.discard();
   });
 
   it('starts empty without the demo: a starter shop and no builds', async () => {
     const plain = await startTestServer({ demo: false });
-    expect((await request(plain.url).get('/api/builds')).body).toEqual([]);
+    expect((await request(plain.url).get('/api/builds')).body).toEqual({ builds: [], next: null });
     expect((await request(plain.url).get('/api/shops/shop')).body).toMatchObject({
       body: { name: 'My shop' },
     });
@@ -96,7 +99,7 @@ describe('a database from before', () => {
     const server = await onStored();
     const copy = join(server.dataDir, 'lean-clasp.before-2.sqlite');
     expect(existsSync(copy)).toBe(true);
-    const list = (await request(server.url).get('/api/builds').expect(200)).body as { id: string }[];
+    const list = await listOf(server.url);
     expect(list).toHaveLength(19);
     for (const { id } of list) {
       const { revision, body } = (await request(server.url).get(`/api/builds/${id}`).expect(200)).body as {
@@ -116,7 +119,17 @@ describe('a database from before', () => {
         })
         .expect(200);
     }
-    expect((await request(server.url).get('/api/runs')).body).not.toHaveLength(0);
+    const { runs } = (await request(server.url).get('/api/runs')).body as {
+      runs: { id: string; state: string; record: { note: string } }[];
+    };
+    expect(runs.map(({ state }) => state)).toEqual(runs.map(() => 'clamped'));
+    expect(runs.every(({ record }) => record.note.length > 0)).toBe(true);
+    const whole = (await request(server.url).get(`/api/runs/${runs[0]?.id ?? ''}`)).body as {
+      version: number;
+      events: unknown[];
+    };
+    expect(whole.version).toBe(2);
+    expect(whole.events.length).toBeGreaterThan(10);
     await server.discard();
   });
 
@@ -143,7 +156,7 @@ describe('a database from before', () => {
     );
     db.close();
     const server = await startTestServer({ dataDir, demo: false });
-    const list = (await request(server.url).get('/api/builds').expect(200)).body as { id: string }[];
+    const list = await listOf(server.url);
     expect(list.map(({ id }) => id)).not.toContain('lantern');
     expect(list).toHaveLength(18);
     await server.stop();

@@ -5,9 +5,11 @@ import {
   RunDocumentSchema,
   ShopDocumentSchema,
   upgradedBuild,
+  upgradedRun,
 } from '@lean-clasp/core/formats';
 import { panelPressure } from '@lean-clasp/core/mechanics';
 import { type Plan, planBuild, settlePlan } from '@lean-clasp/core/plan';
+import { summaryOf } from '@lean-clasp/core/runs';
 import builds from '../../core/src/test-support/stored-1/builds.json';
 import runs from '../../core/src/test-support/stored-1/runs.json';
 import said from '../../core/src/test-support/stored-1/said.json';
@@ -98,7 +100,18 @@ describe('what was stored before there was one plan', () => {
   });
 
   it('keeps its runs', () => {
-    for (const run of runs) expect(validator.check(RunDocumentSchema, run)).toBe(run);
+    for (const run of runs) {
+      const opened = validator.check(RunDocumentSchema, upgradedRun(run));
+      // What was a state and a record then comes out of its events now.
+      expect(summaryOf(opened)).toMatchObject({
+        state: run.state,
+        clampedAtMs: run.clampedAtMs,
+        record: run.record,
+        promise: run.promise,
+      });
+      expect(opened.events).toHaveLength(run.events.length + 1);
+      expect(upgradedRun(opened)).toEqual(opened);
+    }
   });
 
   it.each([

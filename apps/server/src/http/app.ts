@@ -11,11 +11,13 @@ import { pinoHttp } from 'pino-http';
 import sirv from 'sirv';
 import type { DocumentStore, RunStore } from '../store';
 import type { AirWatch } from '../air/air-watch';
+import { binRoutes } from './bin-routes';
 import { buildRoutes } from './build-routes';
 import { calcRoutes } from './calc-routes';
 import { documentRoutes } from './document-routes';
 import { answerErrors, notFound } from './errors';
 import { runRoutes } from './run-routes';
+import type { RunStream } from './run-stream';
 import { requireOwnOrigin } from './same-origin';
 
 /** The shop's document id; there is one shop to a database. */
@@ -26,6 +28,8 @@ export interface AppDeps {
   readonly builds: DocumentStore<BuildDocument>;
   readonly shops: DocumentStore<ShopDocument>;
   readonly runs: RunStore;
+  readonly stream: RunStream;
+  readonly now: () => number;
   readonly air: AirWatch;
   readonly validator: Validator;
   readonly makeId: () => string;
@@ -89,16 +93,18 @@ function apiRoutes(deps: AppDeps): express.Router {
   const router = express.Router();
   const { builds, shops, runs, validator, makeId } = deps;
   router.use((_request, response, next) => {
-    response.set('Cache-Control', 'no-store');
+    // Kept by the page itself, asked for again each time, and not sent where nothing has changed.
+    response.set('Cache-Control', 'private, no-cache');
     next();
   });
   router.get('/health', (_request, response) => {
-    response.json({ status: 'ok', version: deps.version });
+    response.json({ status: 'ok', version: deps.version, nowMs: deps.now() });
   });
   router.use(
     '/builds',
     buildRoutes({
       builds,
+      gluedBuilds: runs.glued,
       validator,
       makeId,
       shop: async () => {
@@ -108,6 +114,7 @@ function apiRoutes(deps: AppDeps): express.Router {
       },
     }),
   );
+  router.use('/bin', binRoutes(builds));
   router.use('/shops', documentRoutes('shop', shops, validator));
   router.get('/air', async (_request, response) => {
     response.json(await deps.air.report());
@@ -116,7 +123,16 @@ function apiRoutes(deps: AppDeps): express.Router {
     const { days = '14' } = request.query;
     response.json(await deps.air.series(within(Number(days), 'days', SERIES_DAYS)));
   });
-  router.use('/runs', runRoutes(runs, validator));
+  router.use(
+    '/runs',
+    runRoutes({
+      runs,
+      stream: deps.stream,
+      validator,
+      knowsBuild: builds.knows,
+      now: deps.now,
+    }),
+  );
   router.use(calcRoutes(createCalculator(validator), validator));
   router.use(notFound);
   return router;

@@ -7,6 +7,7 @@ import { Router } from 'express';
 import type { DocumentStore } from '../store';
 import { documentRoutes } from './document-routes';
 import { httpError } from './errors';
+import { pageAsked } from './paging';
 
 const Service = Type.Unsafe<BuildStart['service']>({ type: 'string', enum: [...SERVICES] });
 const Name = Type.String({ minLength: 1, maxLength: 120 });
@@ -28,16 +29,20 @@ const NewBuildSchema = Type.Object(
 interface BuildRoutesDeps {
   readonly builds: DocumentStore<BuildDocument>;
   readonly shop: () => Promise<ShopDocument>;
+  /** Which of some builds have been glued up. */
+  readonly gluedBuilds: (ids: readonly string[]) => Promise<ReadonlySet<string>>;
   readonly validator: Validator;
   readonly makeId: () => string;
 }
 
-/** Builds: list, create from a template, remove, and everything documents can do. */
-export function buildRoutes({ builds, shop, validator, makeId }: BuildRoutesDeps): Router {
+/** Builds: pages of the list, create from a template, put into the bin, and everything documents can do. */
+export function buildRoutes({ builds, shop, gluedBuilds, validator, makeId }: BuildRoutesDeps): Router {
   const router = Router();
 
-  router.get('/', async (_request, response) => {
-    response.json(await builds.list());
+  router.get('/', async (request, response) => {
+    const { documents, next } = await builds.page(pageAsked(request.query));
+    const glued = await gluedBuilds(documents.map(({ id }) => id));
+    response.json({ builds: documents.map((line) => ({ ...line, glued: glued.has(line.id) })), next });
   });
 
   router.post('/', async (request, response) => {

@@ -4,6 +4,7 @@ import { Router } from 'express';
 import type { Operation } from 'rfc6902';
 import type { DocumentStore } from '../store';
 import { HttpError, httpError } from './errors';
+import { textOf } from './paging';
 
 const PatchSchema = Type.Array(
   Type.Object(
@@ -24,6 +25,8 @@ const PatchSchema = Type.Array(
 /** Body of a PATCH: RFC 6902 forward and back, on top of a revision. */
 const EditSchema = Type.Object(
   {
+    /** The page's own for this edit, so that one that comes twice counts once. */
+    id: Type.Optional(Type.String({ minLength: 1, maxLength: 64 })),
     baseRevision: Type.Integer({ minimum: 0 }),
     kind: Type.Unsafe<'edit' | 'undo' | 'redo'>({ type: 'string', enum: ['edit', 'undo', 'redo'] }),
     label: Type.String({ maxLength: 200 }),
@@ -56,13 +59,15 @@ export function documentRoutes<Body>(what: string, store: DocumentStore<Body>, v
 
   router.get('/:id/edits', async (request, response) => {
     if ((await store.find(request.params.id)) === undefined) throw missing(what);
-    response.json(await store.history(request.params.id));
+    const after = Number(textOf(request.query.after) ?? 0);
+    response.json(await store.history(request.params.id, Number.isFinite(after) ? after : 0));
   });
 
   router.patch('/:id', async (request, response) => {
-    const { baseRevision, ...edit } = validator.check(EditSchema, request.body);
+    const { id, baseRevision, ...edit } = validator.check(EditSchema, request.body);
     const outcome = await store.edit(request.params.id, baseRevision, {
       ...edit,
+      id: id ?? null,
       patch: edit.patch as Operation[],
       inverse: edit.inverse as Operation[],
     });

@@ -1,37 +1,109 @@
-import { RunDocumentSchema } from '@lean-clasp/core/formats';
+import { InputError, within } from '@lean-clasp/core/basics';
+import { RunDocumentSchema, type RunEvent, RunEventSchema, type RunHead } from '@lean-clasp/core/formats';
 import type { Validator } from '@lean-clasp/validation';
-import { Router } from 'express';
+import { Type } from '@sinclair/typebox';
+import { type Request, Router } from 'express';
 import type { RunStore } from '../store';
 import { httpError } from './errors';
+import { pageAsked, textOf } from './paging';
+import type { RunStream } from './run-stream';
 
-/** Runs: list, read, and an idempotent PUT that a bench repeats until it gets through. */
-export function runRoutes(runs: RunStore, validator: Validator): Router {
+const EventsSchema = Type.Object(
+  { events: Type.Array(RunEventSchema, { maxItems: 5000 }) },
+  { additionalProperties: false },
+);
+
+const STATES = ['running', 'clamped', 'abandoned'] as const;
+/** A device whose clock runs ahead of this one by more than this is set wrong, ms. */
+const AHEAD_MS = 86_400_000;
+
+/** What the run routes need. */
+interface RunRoutesDeps {
+  readonly runs: RunStore;
+  readonly stream: RunStream;
+  readonly validator: Validator;
+  /** Whether there is such a build, in the bin or out of it. */
+  readonly knowsBuild: (id: string) => Promise<boolean>;
+  readonly now: () => number;
+}
+
+/** Runs: pages of summaries, one whole, begun once, added to, followed. */
+export function runRoutes({ runs, stream, validator, knowsBuild, now }: RunRoutesDeps): Router {
   const router = Router();
+  const missing = () => httpError(404, 'not-found', 'There is no such run.', 'the id of a run');
 
-  router.get('/', async (_request, response) => {
-    response.json(await runs.list());
+  router.get('/', async (request, response) => {
+    const { build, state } = request.query;
+    response.json(
+      await runs.page({
+        ...pageAsked(request.query),
+        buildId: textOf(build),
+        state: STATES.find((each) => each === state),
+      }),
+    );
   });
 
   router.get('/:id', async (request, response) => {
     const run = await runs.find(request.params.id);
-    if (run === undefined) throw httpError(404, 'not-found', 'There is no such run.', 'the id of a run');
+    if (run === undefined) throw missing();
     response.json(run);
   });
 
+  // Begins a run with what has happened so far. Sent again, it changes nothing; sent late, it adds what is new.
   router.put('/:id', async (request, response) => {
-    const run = validator.check(RunDocumentSchema, request.body);
-    if (run.id !== request.params.id) {
-      throw httpError(
-        422,
-        'inconsistent',
-        'The run in the body has another id than the address.',
-        request.params.id,
-        'id',
-      );
+    const { events, ...head } = validator.check(RunDocumentSchema, request.body);
+    checkHead(head, request);
+    within(head.startedAtMs, 'startedAtMs', { min: 0, max: now() + AHEAD_MS, unit: 'ms' });
+    checkEvents(events, head.startedAtMs, now());
+    if ((await runs.find(head.id)) === undefined && !(await knowsBuild(head.buildId))) {
+      throw new InputError('unknown-id', 'buildId', 'There is no such build.', 'the id of a build');
     }
-    await runs.put(run);
-    response.json(run);
+    await runs.begin(head);
+    response.json(await added(head.id, events));
   });
+
+  router.post('/:id/events', async (request, response) => {
+    const { events } = validator.check(EventsSchema, request.body);
+    checkEvents(events, 0, now());
+    response.json(await added(request.params.id, events));
+  });
+
+  router.get('/:id/stream', async (request, response) => {
+    if ((await runs.find(request.params.id)) === undefined) throw missing();
+    stream.follow(request.params.id, response);
+  });
+
+  async function added(id: string, events: readonly RunEvent[]) {
+    const outcome = await runs.add(id, events);
+    if (outcome.kind === 'missing') throw missing();
+    stream.tell(id, outcome.fresh);
+    return outcome.run;
+  }
 
   return router;
+}
+
+function checkHead({ id }: RunHead, request: Request<{ id: string }>): void {
+  if (id === request.params.id) return;
+  throw new InputError(
+    'inconsistent',
+    'id',
+    'The run in the body has another id than the address.',
+    request.params.id,
+  );
+}
+
+/** Numbers as their page counts them, none before the run began or from tomorrow on. */
+function checkEvents(events: readonly RunEvent[], fromMs: number, nowMs: number): void {
+  events.forEach(({ id, device, seq, atMs }, i) => {
+    if (id !== `${device}-${seq}`) {
+      throw new InputError(
+        'inconsistent',
+        `events.${i}.id`,
+        'The id of an event is its device and its number.',
+        `${device}-${seq}`,
+      );
+    }
+    within(atMs, `events.${i}.atMs`, { min: fromMs, max: nowMs + AHEAD_MS, unit: 'ms' });
+  });
 }

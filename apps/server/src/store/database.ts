@@ -1,7 +1,8 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import SQLite from 'better-sqlite3';
-import { Kysely, Migrator, SqliteDialect } from 'kysely';
+import { Kysely, Migrator } from 'kysely';
+import { immediateDialect } from './immediate';
 import { migrationProvider } from './migrations';
 import type { Tables } from './tables';
 
@@ -24,7 +25,7 @@ export async function openDatabase(folder: string): Promise<Database> {
   sqlite.pragma('journal_mode = WAL');
   sqlite.pragma('foreign_keys = ON');
   sqlite.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);
-  const db = new Kysely<Tables>({ dialect: new SqliteDialect({ database: sqlite }) });
+  const db = new Kysely<Tables>({ dialect: immediateDialect(sqlite) });
   const { error } = await new Migrator({ db, provider: migrationProvider }).migrateToLatest();
   if (error !== undefined) {
     await db.destroy();

@@ -1,4 +1,6 @@
+import { sql } from 'kysely';
 import { applyPatch, type Operation } from 'rfc6902';
+import { cursorOf, cursorTo } from './cursor';
 import type { Database } from './database';
 import type { Tables } from './tables';
 
@@ -13,6 +15,8 @@ export interface StoredDocument<Body> {
 
 /** An edit as a client sends it: JSON Patch forward and back. */
 export interface DocumentEdit {
+  /** Its own, so that one that comes twice counts once; null where the client gives none. */
+  readonly id: string | null;
   readonly kind: 'edit' | 'undo' | 'redo';
   readonly label: string;
   /** Edits of one key in a row are undone together. */
@@ -36,31 +40,75 @@ export type EditOutcome<Body> =
   | { readonly kind: 'patch-does-not-fit'; readonly reason: string }
   | { readonly kind: 'missing' };
 
+/** A line of the list. */
+export interface DocumentLine {
+  readonly id: string;
+  readonly revision: number;
+  readonly name: string;
+  readonly project: string;
+  readonly template: string;
+  readonly updatedAtMs: number;
+  /** When it was put into the bin; null outside it. */
+  readonly deletedAtMs: number | null;
+}
+
+/** Some of the documents, the last changed first, and where to go on reading. */
+export interface DocumentPage {
+  readonly documents: readonly DocumentLine[];
+  /** Null on the last page. */
+  readonly next: string | null;
+}
+
+/** Which page of the list. */
+export interface DocumentPageAsked {
+  readonly limit: number;
+  /** Cursor of the page before. */
+  readonly after?: string | undefined;
+  /** Part of a name or project. */
+  readonly text?: string | undefined;
+  readonly binned?: boolean;
+}
+
 /** Documents of one kind with their edit logs. */
 export interface DocumentStore<Body> {
-  readonly list: () => Promise<StoredDocument<Body>[]>;
+  readonly page: (asked: DocumentPageAsked) => Promise<DocumentPage>;
   readonly find: (id: string) => Promise<StoredDocument<Body> | undefined>;
+  /** Whether there is one of that id, in the bin or out of it, readable or not. */
+  readonly knows: (id: string) => Promise<boolean>;
   readonly create: (id: string, body: Body) => Promise<StoredDocument<Body>>;
+  /** Puts one into the bin. */
   readonly remove: (id: string) => Promise<boolean>;
+  /** Takes one out of the bin. */
+  readonly restore: (id: string) => Promise<boolean>;
   readonly edit: (id: string, baseRevision: number, edit: DocumentEdit) => Promise<EditOutcome<Body>>;
-  readonly history: (id: string) => Promise<LoggedEdit[]>;
+  readonly history: (id: string, afterRevision?: number) => Promise<LoggedEdit[]>;
+}
+
+/** What a kind of document is to its store. */
+export interface DocumentRules<Body> {
+  readonly kind: Row['kind'];
+  /** Throws for a body that is not sound; runs before anything is written. */
+  readonly check: (body: unknown) => Body;
+  /** Clock in milliseconds. */
+  readonly now: () => number;
+  /** Version that this program reads; others are kept and passed over. Null: all. */
+  readonly version: number | null;
+  /** Told of every body that is written. */
+  readonly written?: (body: Body) => void;
 }
 
 type Row = Tables['documents'];
 
-/**
- * Keeps whole documents beside a log of the edits that made them.
- * @param check throws for a body that is not sound; runs before anything is written.
- * @param now clock in milliseconds.
- * @param readable whether a stored body is one that this program reads; others are passed over.
- */
+/** Larger documents are refused: a patch may copy what it finds. */
+const MOST_CHARACTERS = 1_000_000;
+
+/** Keeps whole documents beside a log of the edits that made them. */
 export function documentStore<Body>(
   db: Database,
-  kind: Row['kind'],
-  check: (body: unknown) => Body,
-  now: () => number,
-  readable: (body: Body) => boolean = () => true,
+  { kind, check, now, version, written }: DocumentRules<Body>,
 ): DocumentStore<Body> {
+  const readable = (body: unknown): boolean =>
+    version === null || (body as { version?: unknown } | null)?.version === version;
   const toDocument = (row: Row): StoredDocument<Body> => ({
     id: row.id,
     revision: row.revision,
@@ -69,24 +117,86 @@ export function documentStore<Body>(
     updatedAtMs: row.updated_at_ms,
   });
   const rowOf = (from: Pick<Database, 'selectFrom'>, id: string) =>
-    from.selectFrom('documents').selectAll().where('id', '=', id).where('kind', '=', kind).executeTakeFirst();
+    from
+      .selectFrom('documents')
+      .selectAll()
+      .where('id', '=', id)
+      .where('kind', '=', kind)
+      .where('deleted_at_ms', 'is', null)
+      .executeTakeFirst();
+  const moved = async (id: string, deletedAtMs: number | null): Promise<boolean> => {
+    const result = await db
+      .updateTable('documents')
+      .set({ deleted_at_ms: deletedAtMs })
+      .where('id', '=', id)
+      .where('kind', '=', kind)
+      .where('deleted_at_ms', deletedAtMs === null ? 'is not' : 'is', null)
+      .executeTakeFirst();
+    return result.numUpdatedRows > 0n;
+  };
+  const field = (name: 'name' | 'project' | 'template') =>
+    sql<string | null>`json_extract(body, ${`$.${name}`})`;
 
   return {
-    list: async () => {
-      const rows = await db
+    page: async ({ limit, after, text = '', binned = false }) => {
+      let query = db
         .selectFrom('documents')
-        .selectAll()
+        .select(['id', 'revision', 'updated_at_ms', 'deleted_at_ms'])
+        .select([field('name').as('name'), field('project').as('project'), field('template').as('template')])
         .where('kind', '=', kind)
+        .where('deleted_at_ms', binned ? 'is not' : 'is', null)
+        // One that is damaged ends no list.
+        .where(sql<boolean>`json_valid(body)`)
         .orderBy('updated_at_ms', 'desc')
-        .execute();
-      return rows.map(toDocument).filter(({ body }) => readable(body));
+        .orderBy('id', 'desc')
+        .limit(limit + 1);
+      if (version !== null) query = query.where(sql<boolean>`json_extract(body, '$.version') = ${version}`);
+      if (text !== '') {
+        const like = `%${text.replace(/[\\%_]/g, (found) => `\\${found}`)}%`;
+        query = query.where(
+          sql<boolean>`(${field('name')} like ${like} escape '\\' or ${field('project')} like ${like} escape '\\')`,
+        );
+      }
+      if (after !== undefined) {
+        const [atMs, id] = cursorOf(after);
+        query = query.where((where) =>
+          where.or([
+            where('updated_at_ms', '<', atMs),
+            where.and([where('updated_at_ms', '=', atMs), where('id', '<', id)]),
+          ]),
+        );
+      }
+      const rows = await query.execute();
+      const shown = rows.slice(0, limit);
+      const last = shown.at(-1);
+      return {
+        documents: shown.map((row) => ({
+          id: row.id,
+          revision: row.revision,
+          name: row.name ?? '',
+          project: row.project ?? '',
+          template: row.template ?? '',
+          updatedAtMs: row.updated_at_ms,
+          deletedAtMs: row.deleted_at_ms,
+        })),
+        next: rows.length > limit && last !== undefined ? cursorTo(last.updated_at_ms, last.id) : null,
+      };
     },
 
     find: async (id) => {
       const row = await rowOf(db, id);
-      const document = row === undefined ? undefined : toDocument(row);
-      return document !== undefined && readable(document.body) ? document : undefined;
+      if (row === undefined) return undefined;
+      const body = parsed(row.body);
+      return body !== undefined && readable(body) ? toDocument(row) : undefined;
     },
+
+    knows: async (id) =>
+      (await db
+        .selectFrom('documents')
+        .select('id')
+        .where('id', '=', id)
+        .where('kind', '=', kind)
+        .executeTakeFirst()) !== undefined,
 
     create: async (id, body) => {
       const at = now();
@@ -97,28 +207,28 @@ export function documentStore<Body>(
         revision: 0,
         created_at_ms: at,
         updated_at_ms: at,
+        deleted_at_ms: null,
       };
       await db.insertInto('documents').values(row).execute();
+      written?.(body);
       return toDocument(row);
     },
 
-    remove: async (id) => {
-      const result = await db
-        .deleteFrom('documents')
-        .where('id', '=', id)
-        .where('kind', '=', kind)
-        .executeTakeFirst();
-      return result.numDeletedRows > 0n;
-    },
+    remove: (id) => moved(id, now()),
+
+    restore: (id) => moved(id, null),
 
     edit: (id, baseRevision, edit) =>
       db.transaction().execute(async (trx): Promise<EditOutcome<Body>> => {
         const row = await rowOf(trx, id);
         if (row === undefined) return { kind: 'missing' };
+        if (edit.id !== null && (await isKnown(trx, id, edit.id))) {
+          return { kind: 'done', document: toDocument(row) };
+        }
         if (row.revision !== baseRevision) return { kind: 'stale', document: toDocument(row) };
         const body: unknown = JSON.parse(row.body);
-        const failed = applyPatch(body, [...edit.patch]).find((result) => result !== null);
-        if (failed !== undefined) return { kind: 'patch-does-not-fit', reason: failed.name };
+        const misfit = patchInto(body, edit.patch);
+        if (misfit !== null) return { kind: 'patch-does-not-fit', reason: misfit };
         const at = now();
         const next: Row = {
           ...row,
@@ -139,23 +249,27 @@ export function documentStore<Body>(
             kind: edit.kind,
             label: edit.label,
             group_key: edit.group,
+            edit_id: edit.id,
             patch: JSON.stringify(edit.patch),
             inverse: JSON.stringify(edit.inverse),
             at_ms: at,
           })
           .execute();
+        written?.(JSON.parse(next.body) as Body);
         return { kind: 'done', document: toDocument(next) };
       }),
 
-    history: async (id) => {
+    history: async (id, afterRevision = 0) => {
       const rows = await db
         .selectFrom('document_edits')
         .selectAll()
         .where('document_id', '=', id)
+        .where('revision', '>', afterRevision)
         .orderBy('revision')
         .execute();
       return rows.map((row) => ({
         revision: row.revision,
+        id: row.edit_id,
         kind: row.kind,
         label: row.label,
         group: row.group_key,
@@ -165,4 +279,49 @@ export function documentStore<Body>(
       }));
     },
   };
+}
+
+/**
+ * Applies a patch in place.
+ * @returns why it does not fit; null where it does.
+ */
+function patchInto(body: unknown, patch: readonly Operation[]): string | null {
+  let characters = 0;
+  for (const operation of patch) {
+    if (operation.op === 'copy' || operation.op === 'move') {
+      // A handful of copies, each of all before it, would fill any memory.
+      characters += JSON.stringify(body).length;
+      if (characters > MOST_CHARACTERS) return 'TooLarge';
+    }
+    try {
+      const [failed] = applyPatch(body, [operation]);
+      if (failed !== null && failed !== undefined) return failed.name;
+    } catch (error) {
+      // Paths that name no place, such as one without a slash.
+      return error instanceof Error ? error.name : 'InvalidOperationError';
+    }
+  }
+  return null;
+}
+
+async function isKnown(
+  trx: Pick<Database, 'selectFrom'>,
+  documentId: string,
+  editId: string,
+): Promise<boolean> {
+  const found = await trx
+    .selectFrom('document_edits')
+    .select('revision')
+    .where('document_id', '=', documentId)
+    .where('edit_id', '=', editId)
+    .executeTakeFirst();
+  return found !== undefined;
+}
+
+function parsed(body: string): unknown {
+  try {
+    return JSON.parse(body);
+  } catch {
+    return undefined;
+  }
 }

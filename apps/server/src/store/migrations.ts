@@ -66,6 +66,53 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
       await db.schema.dropTable('last_air').execute();
     },
   },
+  // What happens in a run is added to, one row for each event; lists read summaries. Runs of before are brought over at the start.
+  '0004-run-events': {
+    up: async (db: Kysely<unknown>) => {
+      await db.schema
+        .createTable('run_events')
+        .addColumn('run_id', 'text', (column) => column.notNull().references('runs.id').onDelete('cascade'))
+        .addColumn('device', 'text', (column) => column.notNull())
+        .addColumn('seq', 'integer', (column) => column.notNull())
+        .addColumn('at_ms', 'integer', (column) => column.notNull())
+        .addColumn('body', 'text', (column) => column.notNull())
+        .addPrimaryKeyConstraint('run_events_pk', ['run_id', 'device', 'seq'])
+        .execute();
+      await db.schema
+        .alterTable('runs')
+        .addColumn('summary', 'text', (column) => column.notNull().defaultTo(''))
+        .execute();
+      await db.schema
+        .alterTable('runs')
+        .addColumn('state', 'text', (column) => column.notNull().defaultTo(''))
+        .execute();
+      await db.schema.dropIndex('runs_by_start').execute();
+      await db.schema.createIndex('runs_by_start').on('runs').columns(['started_at_ms', 'id']).execute();
+      await db.schema
+        .createIndex('runs_by_build')
+        .on('runs')
+        .columns(['build_id', 'started_at_ms', 'id'])
+        .execute();
+    },
+  },
+  // Removing is putting into a bin; an edit that comes twice is known by its id.
+  '0005-bin-and-edit-ids': {
+    up: async (db: Kysely<unknown>) => {
+      await db.schema.alterTable('documents').addColumn('deleted_at_ms', 'integer').execute();
+      await db.schema
+        .createIndex('documents_by_change')
+        .on('documents')
+        .columns(['kind', 'updated_at_ms', 'id'])
+        .execute();
+      await db.schema.alterTable('document_edits').addColumn('edit_id', 'text').execute();
+      await db.schema
+        .createIndex('edits_once')
+        .unique()
+        .on('document_edits')
+        .columns(['document_id', 'edit_id'])
+        .execute();
+    },
+  },
 };
 
 /** Hands the migrations to Kysely's migrator. */

@@ -1,36 +1,161 @@
-import type { RunDocument } from '@lean-clasp/core/formats';
+import { InputError } from '@lean-clasp/core/basics';
+import type { RunDocument, RunEvent, RunHead } from '@lean-clasp/core/formats';
+import { alike, merged, type RunSummary, summaryOf } from '@lean-clasp/core/runs';
+import { cursorOf, cursorTo } from './cursor';
 import type { Database } from './database';
 
-/** Glue-ups as they were run. */
+/** Some of the runs, the newest start first, and where to go on reading. */
+export interface RunPage {
+  readonly runs: readonly RunSummary[];
+  /** Null on the last page. */
+  readonly next: string | null;
+}
+
+/** Which page of runs. */
+export interface RunPageAsked {
+  readonly limit: number;
+  /** Cursor of the page before. */
+  readonly after?: string | undefined;
+  readonly buildId?: string | undefined;
+  readonly state?: RunSummary['state'] | undefined;
+}
+
+/** What came of events that a page sent. */
+export type AddOutcome =
+  | { readonly kind: 'added'; readonly fresh: readonly RunEvent[]; readonly run: RunDocument }
+  | { readonly kind: 'missing' };
+
+/** Glue-ups as they were run. What happened is only ever added to; nothing of it is rewritten. */
 export interface RunStore {
-  readonly list: () => Promise<RunDocument[]>;
+  readonly page: (asked: RunPageAsked) => Promise<RunPage>;
   readonly find: (id: string) => Promise<RunDocument | undefined>;
-  /** Writes a run whole, so that a bench that was offline can send it again and again. */
-  readonly put: (run: RunDocument) => Promise<void>;
+  /** Begins a run, or finds it begun. @throws InputError where it was begun otherwise. */
+  readonly begin: (head: RunHead) => Promise<void>;
+  /** Which of some builds have been glued up, or are being. */
+  readonly glued: (buildIds: readonly string[]) => Promise<ReadonlySet<string>>;
+  /** @throws InputError where an event that is known is told otherwise. */
+  readonly add: (id: string, events: readonly RunEvent[]) => Promise<AddOutcome>;
 }
 
 /** Opens the log of runs. */
 export function runStore(db: Database, now: () => number): RunStore {
-  const parse = (row: { body: string }) => JSON.parse(row.body) as RunDocument;
+  type From = Pick<Database, 'selectFrom'>;
+  const found = async (from: From, id: string): Promise<RunDocument | undefined> => {
+    const row = await from.selectFrom('runs').select('body').where('id', '=', id).executeTakeFirst();
+    if (row === undefined) return undefined;
+    const events = await from
+      .selectFrom('run_events')
+      .select('body')
+      .where('run_id', '=', id)
+      .orderBy('at_ms')
+      .orderBy('device')
+      .orderBy('seq')
+      .execute();
+    return {
+      ...(JSON.parse(row.body) as RunHead),
+      events: events.map(({ body }) => JSON.parse(body) as RunEvent),
+    };
+  };
   return {
-    list: async () =>
-      (await db.selectFrom('runs').select('body').orderBy('started_at_ms', 'desc').execute()).map(parse),
-    find: async (id) => {
-      const row = await db.selectFrom('runs').select('body').where('id', '=', id).executeTakeFirst();
-      return row === undefined ? undefined : parse(row);
-    },
-    put: async (run) => {
-      const row = {
-        build_id: run.buildId,
-        body: JSON.stringify(run),
-        started_at_ms: run.startedAtMs,
-        updated_at_ms: now(),
+    page: async ({ limit, after, buildId, state }) => {
+      let query = db
+        .selectFrom('runs')
+        .select(['id', 'summary', 'started_at_ms'])
+        .where('summary', '!=', '')
+        .orderBy('started_at_ms', 'desc')
+        .orderBy('id', 'desc')
+        .limit(limit + 1);
+      if (buildId !== undefined) query = query.where('build_id', '=', buildId);
+      if (state !== undefined) query = query.where('state', '=', state);
+      if (after !== undefined) {
+        const [atMs, id] = cursorOf(after);
+        query = query.where((where) =>
+          where.or([
+            where('started_at_ms', '<', atMs),
+            where.and([where('started_at_ms', '=', atMs), where('id', '<', id)]),
+          ]),
+        );
+      }
+      const rows = await query.execute();
+      const shown = rows.slice(0, limit);
+      const last = shown.at(-1);
+      return {
+        runs: shown.map(({ summary }) => JSON.parse(summary) as RunSummary),
+        next: rows.length > limit && last !== undefined ? cursorTo(last.started_at_ms, last.id) : null,
       };
-      await db
-        .insertInto('runs')
-        .values({ id: run.id, ...row })
-        .onConflict((conflict) => conflict.column('id').doUpdateSet(row))
-        .execute();
     },
+
+    find: (id) => found(db, id),
+
+    glued: async (buildIds) => {
+      const rows = await db
+        .selectFrom('runs')
+        .select('build_id')
+        .distinct()
+        .where('build_id', 'in', [...buildIds])
+        .where('state', 'in', ['running', 'clamped'])
+        .execute();
+      return new Set(rows.map(({ build_id: id }) => id));
+    },
+
+    begin: (head) =>
+      db.transaction().execute(async (trx) => {
+        const before = await trx
+          .selectFrom('runs')
+          .select('body')
+          .where('id', '=', head.id)
+          .executeTakeFirst();
+        if (before !== undefined) {
+          if (alike(JSON.parse(before.body), head)) return;
+          throw new InputError(
+            'inconsistent',
+            'id',
+            'This run was begun with another plan and promise; those are frozen when it begins.',
+            'the run as it was begun, or an id of its own',
+          );
+        }
+        const summary = summaryOf({ ...head, events: [] });
+        await trx
+          .insertInto('runs')
+          .values({
+            id: head.id,
+            build_id: head.buildId,
+            body: JSON.stringify(head),
+            summary: JSON.stringify(summary),
+            state: summary.state,
+            started_at_ms: head.startedAtMs,
+            updated_at_ms: now(),
+          })
+          .execute();
+      }),
+
+    add: (id, events) =>
+      db.transaction().execute(async (trx): Promise<AddOutcome> => {
+        const before = await found(trx, id);
+        if (before === undefined) return { kind: 'missing' };
+        const all = merged(before.events, events);
+        const fresh = all.slice(before.events.length);
+        const run = { ...before, events: all };
+        if (fresh.length === 0) return { kind: 'added', fresh, run };
+        await trx
+          .insertInto('run_events')
+          .values(
+            fresh.map((event) => ({
+              run_id: id,
+              device: event.device,
+              seq: event.seq,
+              at_ms: event.atMs,
+              body: JSON.stringify(event),
+            })),
+          )
+          .execute();
+        const summary = summaryOf(run);
+        await trx
+          .updateTable('runs')
+          .set({ summary: JSON.stringify(summary), state: summary.state, updated_at_ms: now() })
+          .where('id', '=', id)
+          .execute();
+        return { kind: 'added', fresh, run };
+      }),
   };
 }

@@ -6,6 +6,8 @@ interface DocumentsTable {
   revision: number;
   created_at_ms: number;
   updated_at_ms: number;
+  /** When it was put into the bin; null while it is not there. */
+  deleted_at_ms: number | null;
 }
 
 /** Every edit ever made to a document, in order; the source of undo and redo. */
@@ -16,18 +18,31 @@ interface DocumentEditsTable {
   kind: 'edit' | 'undo' | 'redo' | 'upgrade';
   label: string;
   group_key: string;
+  /** The page's own, so that one that is sent twice counts once; null for edits of before. */
+  edit_id: string | null;
   patch: string;
   inverse: string;
   at_ms: number;
 }
 
-/** One glue-up as run. */
+/** One glue-up as run: what was frozen when it began, and what lists show of it; empty where it could not be read. */
 interface RunsTable {
   id: string;
   build_id: string;
   body: string;
+  summary: string;
+  state: string;
   started_at_ms: number;
   updated_at_ms: number;
+}
+
+/** Something that happened in a run; never changed, never taken out. */
+interface RunEventsTable {
+  run_id: string;
+  device: string;
+  seq: number;
+  at_ms: number;
+  body: string;
 }
 
 /** Sane readings of sensors. */
@@ -44,4 +59,5 @@ export interface Tables {
   documents: DocumentsTable;
   document_edits: DocumentEditsTable;
   runs: RunsTable;
+  run_events: RunEventsTable;
 }

@@ -1,5 +1,7 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
+import type { RunDocument } from '@lean-clasp/core/formats';
+import { summaryOf } from '@lean-clasp/core/runs';
 import { sql } from 'kysely';
 import type { Database } from './database';
 import { DATABASE_FILE } from './database';
@@ -73,6 +75,54 @@ export async function upgradeBuilds(
   return { upgraded: old.length - leftBehind.length, leftBehind, copy };
 }
 
+/**
+ * Brings runs to the newest version: what was frozen, what happened and what lists show, each in its place. A copy of the database
+ * comes first; one that cannot be read stays as it is, and out of the lists.
+ * @param upgrade gives the run as it is now, checked; throws for one that cannot be.
+ */
+export async function upgradeRuns(
+  db: Database,
+  folder: string,
+  { version, upgrade }: { readonly version: number; readonly upgrade: (body: unknown) => RunDocument },
+): Promise<UpgradeOutcome> {
+  const old = await db.selectFrom('runs').selectAll().where('summary', '=', '').execute();
+  const fresh = old.filter(({ body }) => versionOf(body) !== version);
+  if (fresh.length === 0) return { upgraded: 0, leftBehind: [], copy: null };
+  const copy = folder === ':memory:' ? null : await copyBefore(db, folder, `runs-${version}`);
+  const leftBehind: LeftBehind[] = [];
+  await db.transaction().execute(async (trx) => {
+    for (const row of fresh) {
+      let run: RunDocument;
+      try {
+        run = upgrade(JSON.parse(row.body));
+      } catch (error) {
+        leftBehind.push({ id: row.id, why: error instanceof Error ? error.message : String(error) });
+        continue;
+      }
+      const { events, ...head } = run;
+      const summary = summaryOf(run);
+      await trx
+        .updateTable('runs')
+        .set({ body: JSON.stringify(head), summary: JSON.stringify(summary), state: summary.state })
+        .where('id', '=', row.id)
+        .execute();
+      for (const event of events) {
+        await trx
+          .insertInto('run_events')
+          .values({
+            run_id: row.id,
+            device: event.device,
+            seq: event.seq,
+            at_ms: event.atMs,
+            body: JSON.stringify(event),
+          })
+          .execute();
+      }
+    }
+  });
+  return { upgraded: fresh.length - leftBehind.length, leftBehind, copy };
+}
+
 function versionOf(body: string): unknown {
   try {
     return (JSON.parse(body) as { version?: unknown }).version;
@@ -82,7 +132,7 @@ function versionOf(body: string): unknown {
 }
 
 /** Copies the whole database beside itself; a copy that is there already is left alone. */
-async function copyBefore(db: Database, folder: string, version: number): Promise<string> {
+async function copyBefore(db: Database, folder: string, version: number | string): Promise<string> {
   const path = join(folder, DATABASE_FILE.replace('.sqlite', `.before-${version}.sqlite`));
   if (!existsSync(path)) await sql`VACUUM INTO ${path}`.execute(db);
   return path;

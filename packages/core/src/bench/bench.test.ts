@@ -18,8 +18,30 @@ const MINUTE = 60_000;
 const START = 1_750_000_000_000;
 const plan = planBuild(maplePanel(), TEST_SHOP);
 const script = benchScript(plan);
-const next = (minutes: number): RunEvent => ({ kind: 'next', atMs: START + minutes * MINUTE, step: 0 });
-const back = (minutes: number): RunEvent => ({ kind: 'back', atMs: START + minutes * MINUTE, step: 0 });
+/** What a person presses at some minute. */
+interface Press {
+  readonly way: 1 | -1;
+  readonly minutes: number;
+}
+const next = (minutes: number): Press => ({ way: 1, minutes });
+const back = (minutes: number): Press => ({ way: -1, minutes });
+/** Presses as the page notes them: by the operation on show, or the one before it. */
+function events(presses: readonly Press[]): RunEvent[] {
+  let step = 0;
+  return presses.map(({ way, minutes }, seq) => {
+    const operation = script.steps[way === 1 ? step : step - 1]?.operation;
+    step = Math.min(script.steps.length, Math.max(0, step + way));
+    return {
+      id: `d-${seq}`,
+      device: 'd',
+      seq,
+      hand: 0,
+      kind: way === 1 ? 'done' : 'back',
+      atMs: START + minutes * MINUTE,
+      ...(operation === undefined ? {} : { operation }),
+    };
+  });
+}
 const fuse = (line: number) => {
   const found = script.fuses[line];
   if (found === undefined) throw new Error('no such fuse');
@@ -47,8 +69,7 @@ describe('benchScript', () => {
 
 describe('positionOf', () => {
   it('goes on, goes back and remembers when each step was begun', () => {
-    const events = [next(0.5), next(1), back(1.2), next(2)];
-    const position = positionOf(script, START, events);
+    const position = positionOf(script, START, events([next(0.5), next(1), back(1.2), next(2)]));
     expect(position.step).toBe(2);
     expect(position.begunAtMs.slice(0, 4)).toEqual([
       START,
@@ -58,10 +79,23 @@ describe('positionOf', () => {
     ]);
   });
 
+  it('is the same from two pages that both did it, in whatever order their events come', () => {
+    const mine = events([next(0.5), next(1), next(1.5)]);
+    const theirs = events([next(0.6), next(1.1)]).map((event) => ({
+      ...event,
+      device: 'e',
+      id: `e-${event.seq}`,
+    }));
+    const both = positionOf(script, START, [...mine, ...theirs]);
+    expect(both.step).toBe(3);
+    expect(positionOf(script, START, [...theirs, ...mine].reverse())).toEqual(both);
+    expect(both.begunAtMs[1]).toBe(START + 0.5 * MINUTE);
+  });
+
   it('stays inside the script whatever is pressed', () => {
-    expect(positionOf(script, START, [back(0), back(0)]).step).toBe(0);
+    expect(positionOf(script, START, events([back(0), back(0)])).step).toBe(0);
     const many = Array.from({ length: 200 }, (_, i) => next(i / 10));
-    expect(positionOf(script, START, many)).toMatchObject({ step: script.steps.length, done: true });
+    expect(positionOf(script, START, events(many))).toMatchObject({ step: script.steps.length, done: true });
   });
 });
 
@@ -77,26 +111,26 @@ describe('readFuse', () => {
 
   it('then against the closed time from closing, or the total, whichever ends first', () => {
     const closedAt = 3.5;
-    const events = [next(1), next(closedAt)];
-    const reading = readFuse(line0, positionOf(script, START, events), START + 5 * MINUTE);
+    const pressed = events([next(1), next(closedAt)]);
+    const reading = readFuse(line0, positionOf(script, START, pressed), START + 5 * MINUTE);
     expect(reading.state).toBe('closed');
     expect(reading.leftMin).toBeCloseTo(Math.min(closedAt + line0.closedMin, line0.totalMin) - 5, 6);
   });
 
   it('opens again when a step is taken back', () => {
-    const events = [next(1), next(2), back(2.1)];
-    expect(readFuse(line0, positionOf(script, START, events), START + 2.2 * MINUTE).state).toBe('open');
+    const pressed = events([next(1), next(2), back(2.1)]);
+    expect(readFuse(line0, positionOf(script, START, pressed), START + 2.2 * MINUTE).state).toBe('open');
   });
 
   it('is unlit before its bead and out after the last pull; goes below zero when late', () => {
     expect(readFuse(fuse(3), positionOf(script, START, []), START).state).toBe('unlit');
     const all = script.steps.map((_, i) => next(i / 10));
-    expect(readFuse(line0, positionOf(script, START, all), START + 99 * MINUTE).state).toBe('out');
+    expect(readFuse(line0, positionOf(script, START, events(all)), START + 99 * MINUTE).state).toBe('out');
     expect(readFuse(line0, positionOf(script, START, []), START + 60 * MINUTE).leftMin).toBeLessThan(0);
   });
 
   it('finds the shortest of those that burn', () => {
-    const position = positionOf(script, START, [next(0.4), next(0.8)]);
+    const position = positionOf(script, START, events([next(0.4), next(0.8)]));
     const readings = script.fuses.map((each) => readFuse(each, position, START + 0.9 * MINUTE));
     const least = Math.min(...readings.map(({ leftMin }) => leftMin ?? Number.POSITIVE_INFINITY));
     expect(shortestFuse(readings)?.leftMin).toBe(least);
@@ -152,8 +186,8 @@ describe('gatherList of the demo', () => {
 });
 
 describe('troubleOptions', () => {
-  const readingsAt = (minutes: number, events: RunEvent[]) =>
-    script.fuses.map((each) => readFuse(each, positionOf(script, START, events), START + minutes * MINUTE));
+  const readingsAt = (minutes: number, noted: RunEvent[]) =>
+    script.fuses.map((each) => readFuse(each, positionOf(script, START, noted), START + minutes * MINUTE));
 
   it('offers to pull apart while there is time and not after', () => {
     const codes = (minutes: number) => troubleOptions(readingsAt(minutes, [])).map(({ code }) => code);
@@ -163,7 +197,7 @@ describe('troubleOptions', () => {
 
   it('has nothing to pull apart when nothing burns', () => {
     const all = script.steps.map((_, i) => next(i / 10));
-    expect(troubleOptions(readingsAt(5, all)).map(({ code }) => code)).toEqual(['press-on']);
+    expect(troubleOptions(readingsAt(5, events(all))).map(({ code }) => code)).toEqual(['press-on']);
   });
 });
 

@@ -1,4 +1,5 @@
 import type { RunEvent } from '../formats';
+import { inOrder } from '../runs';
 import type { BenchScript, Fuse } from './steps';
 
 /** Where a run stands, worked out from its events alone, so that a reload loses nothing. */
@@ -20,7 +21,10 @@ export interface FuseReading {
   readonly burnt: number;
 }
 
-/** Replays the events of a run. The first step begins when the run does. */
+/**
+ * Replays the events of a run. The first step begins when the run does; a step is on show while all before it are done, whoever
+ * did them.
+ */
 export function positionOf(
   script: BenchScript,
   startedAtMs: number,
@@ -28,13 +32,17 @@ export function positionOf(
 ): RunPosition {
   const begun: (number | undefined)[] = Array.from({ length: script.steps.length + 1 }, () => undefined);
   begun[0] = startedAtMs;
+  const done = new Set<string>();
   let step = 0;
-  for (const event of events) {
-    if (event.kind === 'next' && step < script.steps.length) {
+  for (const { kind, operation, atMs } of inOrder(events)) {
+    if (operation === undefined) continue;
+    if (kind === 'done') done.add(operation);
+    if (kind === 'back') done.delete(operation);
+    while (done.has(script.steps[step]?.operation ?? '')) {
       step += 1;
-      begun[step] = event.atMs;
+      begun[step] = atMs;
     }
-    if (event.kind === 'back' && step > 0) {
+    while (step > 0 && !done.has(script.steps[step - 1]?.operation ?? '')) {
       begun[step] = undefined;
       step -= 1;
     }

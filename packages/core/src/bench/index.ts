@@ -1,5 +1,5 @@
 export { type FuseReading, positionOf, readFuse, type RunPosition, shortestFuse } from './clock';
 export { promiseOf } from './promise';
 export { gatherList, readinessOf } from './readiness';
-export { type BenchScript, benchScript, type BenchStep } from './steps';
+export { type BenchScript, benchScript, type BenchStep, frozenScript } from './steps';
 export { troubleOptions } from './trouble';

@@ -1,4 +1,5 @@
 import type { Finding } from '../findings';
+import type { Script } from '../formats';
 import {
   fuseOf,
   holdsFuse,
@@ -12,6 +13,8 @@ import {
 /** One thing to do at the bench, with its place on the plan's clock. */
 export interface BenchStep {
   readonly index: number;
+  /** Id of the operation that it shows. */
+  readonly operation: string;
   /** What to do, as a code with values; the interface says it and speaks it. */
   readonly instruction: Finding;
   /** Joints touched now, by their place among those of the plan, and the clamp. */
@@ -44,6 +47,13 @@ export interface BenchScript {
   readonly plannedMin: number;
 }
 
+/** A script as a run keeps it from its beginning on. */
+export const frozenScript = ({ steps, fuses, plannedMin }: BenchScript): Script => ({
+  steps: steps.map((step) => ({ ...step, lines: [...step.lines] })),
+  fuses: fuses.map((fuse) => ({ ...fuse })),
+  plannedMin,
+});
+
 /** The script of a plan's first session, or of another; empty where there is nothing to glue. */
 export function benchScript(plan: Plan, session = 0): BenchScript {
   const ordered = plan.order?.sessions[session];
@@ -58,8 +68,9 @@ function scriptOf(plan: Plan, session: OrderedSession): BenchScript {
   const all = operationsOf(plan, session);
   const operations = all.filter((operation) => operation.endMin > operation.startMin && !isLater(operation));
   const placeOf = (joint: string) => plan.joints.findIndex(({ facts }) => facts.joint.id === joint);
-  const steps = operations.map(({ kind, joints, clamps, instruction, endMin }, index): BenchStep => ({
+  const steps = operations.map(({ id, kind, joints, clamps, instruction, endMin }, index): BenchStep => ({
     index,
+    operation: id,
     instruction,
     lines: joints.map(placeOf),
     clamp: kind === 'caul' ? null : (clamps[0] ?? null),

@@ -2,12 +2,14 @@ import {
   type BuildDocument,
   type PlacedClamp,
   type RunDocument,
+  type RunEvent,
+  type RunRecord,
   type ShopDocument,
   USUAL_ROW,
 } from '../formats';
 import { newBuild } from '../templates';
-import { promiseOf } from '../bench';
-import { operationsOf, planBuild } from '../plan';
+import { benchScript, frozenScript, promiseOf } from '../bench';
+import { planBuild } from '../plan';
 
 /** Widths as they came off the saw; they add up to 600 mm. */
 const WIDTHS_MM = [128, 96, 140, 118, 118];
@@ -70,7 +72,7 @@ interface PastRun {
   readonly climate: { readonly tempC: number; readonly rhPct: number };
   /** Real minutes over planned minutes. */
   readonly pace: number;
-  readonly record: RunDocument['record'];
+  readonly record: RunRecord;
 }
 
 const PAST_RUNS: readonly PastRun[] = [
@@ -114,31 +116,33 @@ export function pastRuns(
   return PAST_RUNS.map(({ id, daysAgo, hour, climate, pace, record }) => {
     const plan = planBuild({ ...build, climate: { ...climate } }, shop);
     const startedAtMs = Math.floor(nowMs / DAY_MS - daysAgo) * DAY_MS + hour * 60 * MINUTE_MS;
-    const [session] = plan.order?.sessions ?? [];
-    const operations =
-      session === undefined
-        ? []
-        : operationsOf(plan, session).filter(({ startMin: from, endMin: to }) => to > from);
+    const script = benchScript(plan);
     const clampedAtMs = Math.round(startedAtMs + plan.handsOnMin * pace * MINUTE_MS);
     return {
       format: 'lean-clasp/run',
-      version: 1,
+      version: 2,
       id,
       buildId,
       buildName: build.name,
-      state: 'clamped',
+      buildRevision: null,
+      session: 0,
+      piece: 0,
       startedAtMs,
-      clampedAtMs,
-      events: [
-        ...operations.map((operation, step) => ({
-          kind: 'next' as const,
-          step,
-          atMs: Math.round(startedAtMs + operation.endMin * pace * MINUTE_MS),
-        })),
-        { kind: 'finish', step: operations.length, atMs: clampedAtMs },
-      ],
+      script: frozenScript(script),
       promise: promiseOf(plan),
-      record,
+      events: numbered([
+        ...script.steps.map(({ operation, plannedEndMin }) => ({
+          kind: 'done' as const,
+          operation,
+          atMs: Math.round(startedAtMs + plannedEndMin * pace * MINUTE_MS),
+        })),
+        { kind: 'finish', atMs: clampedAtMs },
+        { kind: 'note', atMs: clampedAtMs, payload: { record } },
+      ]),
     };
   });
 }
+
+/** Events as one page would have noted them. */
+const numbered = (events: readonly Omit<RunEvent, 'id' | 'device' | 'seq' | 'hand'>[]): RunEvent[] =>
+  events.map((event, seq) => ({ id: `bench-${seq}`, device: 'bench', seq, hand: 0, ...event }));

@@ -11,11 +11,16 @@ export {
 } from './build-sections';
 export { MOST_CLAMPS, type PlacedClamp, type RowSection, USUAL_ROW } from './row';
 export {
+  RUN_EVENT_KINDS,
+  RUN_VERSION,
   type RunDocument,
   RunDocumentSchema,
   type RunEvent,
+  RunEventSchema,
+  type RunHead,
   type RunPromise,
   type RunRecord,
+  type Script,
 } from './run-document';
 export {
   type BlockLot,
@@ -26,6 +31,6 @@ export {
   type ShopDocument,
   ShopDocumentSchema,
 } from './shop-document';
-export { upgradedBuild } from './upgrades';
+export { upgradedBuild, upgradedRun } from './upgrades';
 export { type Finish, FINISHES, NO_WISHES, type Wishes } from './wishes';
 export { bounded, oneOf, orNull, strictObject, wholeBounded } from './schema';

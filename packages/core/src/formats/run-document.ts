@@ -1,17 +1,15 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { LIMITS } from '../basics/limits';
+import type { Finding } from '../findings';
 import { ClimateSchema } from './build-sections';
 import { bounded, Id, oneOf, orNull, ShortText, strictObject } from './schema';
 
-/** Wall-clock instant in milliseconds since 1970, as browsers count. */
-const Instant = Type.Integer({ minimum: 0, maximum: 8.64e15 });
+/** Wall-clock instant in milliseconds since 1970, as browsers count; nothing was run before 2020 or will be after 2100. */
+const Instant = Type.Integer({ minimum: 1_577_836_800_000, maximum: 4_102_444_800_000 });
 
-/** Something that happened at the bench: going on, going back, ending. */
-export const RunEventSchema = strictObject({
-  kind: oneOf(['next', 'back', 'trouble', 'finish', 'abandon']),
-  atMs: Instant,
-  step: Type.Integer({ minimum: 0, maximum: 500 }),
-});
+/** Most steps of one session, and most events of one run. */
+const MOST_STEPS = 500;
+const MOST_EVENTS = 5000;
 
 /** What was read and seen after the glue-up; null where nobody looked. */
 export const RunRecordSchema = strictObject({
@@ -45,23 +43,121 @@ export const RunPromiseSchema = strictObject({
   machineMin: orNull(Type.Number({ minimum: 0 })),
 });
 
-/** One glue-up as it was run. Version 1. */
+/** What can happen at the bench, or to a run afterwards. */
+export const RUN_EVENT_KINDS = [
+  'done',
+  'back',
+  'wait-over',
+  'mishap',
+  'fresh-bead',
+  'reading',
+  'correction',
+  'helper-in',
+  'helper-out',
+  'clamps-off',
+  'machined',
+  'note',
+  'finish',
+  'abandon',
+  'taken-over',
+  'clock-set',
+] as const;
+
+/** Id of an operation of the script, made of what it is and of joints or clamps. */
+const OperationId = Type.String({ minLength: 1, maxLength: 300 });
+
+/** Something that happened. Events are only ever added; device and number tell each from every other. */
+export const RunEventSchema = strictObject({
+  /** `device-seq`. */
+  id: Type.String({ minLength: 3, maxLength: 80 }),
+  /** Page on which it was noted, and its count there. */
+  device: Id,
+  seq: Type.Integer({ minimum: 0, maximum: 1_000_000 }),
+  atMs: Instant,
+  /** Pair of hands, 0 is the one that holds the device. */
+  hand: Type.Integer({ minimum: 0, maximum: LIMITS.crew.max - 1 }),
+  kind: oneOf(RUN_EVENT_KINDS),
+  operation: Type.Optional(OperationId),
+  joint: Type.Optional(Type.String({ minLength: 1, maxLength: 140 })),
+  payload: Type.Optional(
+    strictObject({
+      record: Type.Optional(Type.Partial(RunRecordSchema, { additionalProperties: false })),
+      text: Type.Optional(Type.String({ maxLength: 4000 })),
+      /** By how much a clock was set. */
+      byMs: Type.Optional(Type.Integer({ minimum: -4e12, maximum: 4e12 })),
+    }),
+  ),
+});
+
+/** A finding as data: its code, how grave it is, its values. */
+const FrozenFinding = Type.Unsafe<Finding>(
+  strictObject({
+    code: Type.String({ minLength: 1, maxLength: 60 }),
+    severity: oneOf(['refuses', 'warns', 'informs']),
+    values: Type.Record(
+      Type.String({ maxLength: 60 }),
+      Type.Union([Type.Number(), Type.String({ maxLength: 4000 })]),
+    ),
+  }),
+);
+const StepIndex = Type.Integer({ minimum: -1, maximum: MOST_STEPS });
+const Minutes = Type.Number({ minimum: -1e6, maximum: 1e6 });
+
+/** What a session is run through, as planned when it began. */
+export const ScriptSchema = strictObject({
+  steps: Type.Array(
+    strictObject({
+      index: StepIndex,
+      operation: OperationId,
+      instruction: FrozenFinding,
+      lines: Type.Array(Type.Integer({ minimum: -1, maximum: 10_000 }), { maxItems: MOST_STEPS }),
+      clamp: orNull(Type.Integer({ minimum: 0, maximum: 10_000 })),
+      plannedEndMin: Minutes,
+    }),
+    { maxItems: MOST_STEPS },
+  ),
+  fuses: Type.Array(
+    strictObject({
+      line: Type.Integer({ minimum: -1, maximum: 10_000 }),
+      label: ShortText,
+      litByStep: StepIndex,
+      closedByStep: StepIndex,
+      outByStep: StepIndex,
+      openMin: Minutes,
+      closedMin: Minutes,
+      totalMin: Minutes,
+    }),
+    { maxItems: 1000 },
+  ),
+  plannedMin: Minutes,
+});
+
+/** Version that this program writes. */
+export const RUN_VERSION = 2;
+
+/** One glue-up as it was run: what was frozen when it began, and what happened since. */
 export const RunDocumentSchema = strictObject({
   format: Type.Literal('lean-clasp/run'),
-  version: Type.Literal(1),
+  version: Type.Literal(RUN_VERSION),
   id: Id,
   buildId: Id,
   buildName: Type.String({ minLength: 1, maxLength: 120 }),
-  state: oneOf(['running', 'clamped', 'abandoned']),
+  /** Edits behind the build when it began; null where nobody knows. */
+  buildRevision: orNull(Type.Integer({ minimum: 0 })),
+  /** Which of the sessions of the build, from 0, and which piece of a set. */
+  session: Type.Integer({ minimum: 0, maximum: 100 }),
+  piece: Type.Integer({ minimum: 0, maximum: 1000 }),
   startedAtMs: Instant,
-  /** When the last step was done and the clamps were left alone. */
-  clampedAtMs: orNull(Instant),
-  events: Type.Array(RunEventSchema, { maxItems: 2000 }),
+  /** Null for runs of before, which kept none. */
+  script: orNull(ScriptSchema),
   promise: RunPromiseSchema,
-  record: RunRecordSchema,
+  events: Type.Array(RunEventSchema, { maxItems: MOST_EVENTS }),
 });
 
 export type RunEvent = Static<typeof RunEventSchema>;
 export type RunRecord = Static<typeof RunRecordSchema>;
 export type RunPromise = Static<typeof RunPromiseSchema>;
 export type RunDocument = Static<typeof RunDocumentSchema>;
+/** A run without what happened. */
+export type RunHead = Omit<RunDocument, 'events'>;
+export type Script = Static<typeof ScriptSchema>;

@@ -33,6 +33,7 @@ export {
   type SessionAnswer,
   type VerdictAnswer,
 } from './plan-answer';
+export { checkBuild } from './check-build';
 export { planBuild, settlePlan } from './plan-build';
 export { type PlanInput, type PlanQuestion, planQuestion } from './plan-input';
 export { clampsElsewhere, suits } from './pulls/placed-on-pull';
@@ -49,6 +50,7 @@ export { type BoardChange, withBoards } from './row/turned-boards';
 export { familiesOf } from './shelf';
 export {
   acrossInTurn,
+  blockClampsOf,
   type ClampInSpace,
   cornersOf,
   leastOf,

@@ -1,0 +1,83 @@
+import type { RunDocument, RunEvent, RunRecord } from '../formats';
+import { inOrder } from './events';
+
+/** How a run stands, worked out from its events alone: the same events give the same on every device. */
+export interface RunReading {
+  readonly state: 'running' | 'clamped' | 'abandoned';
+  /** When the last step was done and the clamps were left alone. */
+  readonly clampedAtMs: number | null;
+  /** Operations that are done, and when each was. */
+  readonly done: ReadonlyMap<string, number>;
+  /** What was last read and noted, field by field. */
+  readonly record: RunRecord;
+  /** By how much the clocks of devices were set while it ran, and when. */
+  readonly clockSet: readonly { readonly atMs: number; readonly byMs: number }[];
+}
+
+/** A run as lists and calendars need it: what it promised, how it stands, what was read. */
+export interface RunSummary {
+  readonly id: string;
+  readonly buildId: string;
+  readonly buildName: string;
+  readonly session: number;
+  readonly startedAtMs: number;
+  readonly promise: RunDocument['promise'];
+  readonly state: RunReading['state'];
+  readonly clampedAtMs: number | null;
+  readonly record: RunRecord;
+}
+
+/** A record in which nobody has written yet. */
+export const EMPTY_RECORD: RunRecord = {
+  squeezeOut: null,
+  flatnessMm: null,
+  diagonalDifferenceMm: null,
+  widestGapMm: null,
+  note: '',
+};
+
+const BEGUN: RunReading = {
+  state: 'running',
+  clampedAtMs: null,
+  done: new Map(),
+  record: EMPTY_RECORD,
+  clockSet: [],
+};
+
+/** Replays the events of a run, in whatever order they come. */
+export const readRun = ({ events }: Pick<RunDocument, 'events'>): RunReading =>
+  inOrder(events).reduce(after, BEGUN);
+
+function after(reading: RunReading, event: RunEvent): RunReading {
+  const { kind, atMs, operation, payload } = event;
+  switch (kind) {
+    case 'done':
+      return operation === undefined || reading.done.has(operation)
+        ? reading
+        : { ...reading, done: new Map(reading.done).set(operation, atMs) };
+    case 'back': {
+      // Going back from the end takes the end back as well.
+      const done = new Map(reading.done);
+      if (operation !== undefined) done.delete(operation);
+      return { ...reading, done, state: 'running', clampedAtMs: null };
+    }
+    case 'finish':
+      return reading.state === 'clamped' ? reading : { ...reading, state: 'clamped', clampedAtMs: atMs };
+    case 'abandon':
+      return reading.state === 'running' ? { ...reading, state: 'abandoned' } : reading;
+    case 'reading':
+    case 'note':
+      return { ...reading, record: { ...reading.record, ...payload?.record } };
+    case 'clock-set':
+      return { ...reading, clockSet: [...reading.clockSet, { atMs, byMs: payload?.byMs ?? 0 }] };
+    default:
+      return reading;
+  }
+}
+
+/** The summary of a run. */
+export function summaryOf(run: RunDocument): RunSummary {
+  const { id, buildId, buildName, session, startedAtMs, promise } = run;
+  const { state, clampedAtMs, record } = readRun(run);
+  return { id, buildId, buildName, session, startedAtMs, promise, state, clampedAtMs, record };
+}
