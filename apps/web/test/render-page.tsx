@@ -9,6 +9,7 @@ import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
 import { preferred } from '../src/app/preferences';
 import { makeStore } from '../src/app/store';
 import { themeFor } from '../src/app/theme';
+import type { StoredBuild } from '../src/api/api';
 import { opened } from '../src/documents/documents-slice';
 import { SHOP_ID } from '../src/shop/shop-id';
 
@@ -16,6 +17,7 @@ import { SHOP_ID } from '../src/shop/shop-id';
 export interface Asked {
   readonly method: string;
   readonly path: string;
+  readonly query: URLSearchParams;
   readonly body: unknown;
 }
 
@@ -23,6 +25,30 @@ type Answer = (asked: Asked) => unknown;
 
 /** What a stand-in server answers, by method and path; undefined: it does not know that. */
 export type Server = Readonly<Record<string, Answer>>;
+
+/** A server that has these builds: pages of sixty, and each whole. */
+export const buildServer = (
+  builds: readonly StoredBuild[],
+  glued: ReadonlySet<string> = new Set(),
+): Server => ({
+  'GET /api/builds': ({ query }) => {
+    const from = Number(query.get('after') ?? 0);
+    return {
+      builds: builds.slice(from, from + 60).map(({ id, revision, body, updatedAtMs }) => ({
+        id,
+        revision,
+        updatedAtMs,
+        name: body.name,
+        project: body.project,
+        template: body.template,
+        glued: glued.has(id),
+      })),
+      next: from + 60 < builds.length ? String(from + 60) : null,
+    };
+  },
+  'GET /api/bin': () => ({ documents: [], next: null }),
+  ...Object.fromEntries(builds.map((build) => [`GET /api/builds/${build.id}`, () => build])),
+});
 
 const json = (body: unknown, status = 200) =>
   new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
@@ -61,6 +87,7 @@ export function renderPage(
     const one: Asked = {
       method: request.method,
       path: new URL(request.url).pathname,
+      query: new URL(request.url).searchParams,
       body: text === '' ? null : (JSON.parse(text) as unknown),
     };
     asked.push(one);

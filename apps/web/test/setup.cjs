@@ -1,3 +1,4 @@
+require('fake-indexeddb/auto');
 require('@testing-library/jest-dom');
 const { configure } = require('@testing-library/dom');
 

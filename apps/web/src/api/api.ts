@@ -1,9 +1,39 @@
 import type { AirReport, AirSeries } from '@lean-clasp/core/air';
-import type { BuildDocument, RunDocument } from '@lean-clasp/core/formats';
+import type { BuildDocument } from '@lean-clasp/core/formats';
+import type { RunSummary } from '@lean-clasp/core/runs';
 import type { BuildStart } from '@lean-clasp/core/templates';
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
 
 /** A build in the list. */
+export interface BuildLine {
+  readonly id: string;
+  readonly revision: number;
+  readonly name: string;
+  readonly project: string;
+  readonly template: string;
+  readonly updatedAtMs: number;
+  /** It has been glued up, or is being. */
+  readonly glued: boolean;
+}
+
+/** Some of the builds, the last changed first. */
+interface BuildsPage {
+  readonly builds: readonly BuildLine[];
+  readonly next: string | null;
+}
+
+/** Some of the runs, the newest first. */
+interface RunsPage {
+  readonly runs: readonly RunSummary[];
+  readonly next: string | null;
+}
+
+/** A build that was removed, as the bin lists it. */
+export interface BinnedBuild extends Omit<BuildLine, 'glued'> {
+  readonly deletedAtMs: number;
+}
+
+/** A build whole. */
 export interface StoredBuild {
   readonly id: string;
   readonly revision: number;
@@ -28,7 +58,27 @@ export const api = createApi({
   baseQuery: fetchBaseQuery({ baseUrl: new URL('/api', location.origin).href }),
   tagTypes: ['Builds', 'Runs'],
   endpoints: (builder) => ({
-    builds: builder.query<StoredBuild[], void>({ query: () => '/builds', providesTags: ['Builds'] }),
+    builds: builder.infiniteQuery<BuildsPage, string, string | null>({
+      infiniteQueryOptions: { initialPageParam: null, getNextPageParam: ({ next }) => next },
+      query: ({ queryArg: text, pageParam: after }) => ({
+        url: '/builds',
+        params: { ...(text === '' ? {} : { text }), ...(after === null ? {} : { after }) },
+      }),
+      providesTags: ['Builds'],
+    }),
+    /** One build as it was at a revision. */
+    build: builder.query<StoredBuild, { readonly id: string; readonly revision: number }>({
+      query: ({ id }) => `/builds/${id}`,
+    }),
+    bin: builder.query<readonly BinnedBuild[], void>({
+      query: () => '/bin?limit=200',
+      transformResponse: ({ documents }: { documents: readonly BinnedBuild[] }) => documents,
+      providesTags: ['Builds'],
+    }),
+    restoreBuild: builder.mutation<void, string>({
+      query: (id) => ({ url: `/bin/${id}/restore`, method: 'POST' }),
+      invalidatesTags: ['Builds'],
+    }),
     createBuild: builder.mutation<StoredBuild, BuildStart>({
       query: (body) => ({ url: '/builds', method: 'POST', body }),
       invalidatesTags: ['Builds'],
@@ -37,7 +87,21 @@ export const api = createApi({
       query: (id) => ({ url: `/builds/${id}`, method: 'DELETE' }),
       invalidatesTags: ['Builds'],
     }),
-    runs: builder.query<RunDocument[], void>({ query: () => '/runs', providesTags: ['Runs'] }),
+    /** The newest runs, of all builds or of one. */
+    runs: builder.query<readonly RunSummary[], string | void>({
+      query: (build) => ({
+        url: '/runs',
+        params: { limit: 200, ...(build === undefined ? {} : { build }) },
+      }),
+      transformResponse: ({ runs }: RunsPage) => runs,
+      providesTags: ['Runs'],
+    }),
+    /** All of the log, page by page. */
+    runLog: builder.infiniteQuery<RunsPage, void, string | null>({
+      infiniteQueryOptions: { initialPageParam: null, getNextPageParam: ({ next }) => next },
+      query: ({ pageParam: after }) => ({ url: '/runs', params: after === null ? {} : { after } }),
+      providesTags: ['Runs'],
+    }),
     air: builder.query<AirReport, void>({ query: () => '/air' }),
     airSeries: builder.query<AirSeries, number>({ query: (days) => `/air/series?days=${days}` }),
     calculations: builder.query<CalculationListing[], void>({ query: () => '/calc' }),
@@ -47,9 +111,13 @@ export const api = createApi({
 export const {
   useAirQuery,
   useAirSeriesQuery,
-  useBuildsQuery,
+  useBinQuery,
+  useBuildQuery,
+  useBuildsInfiniteQuery,
   useCreateBuildMutation,
   useRemoveBuildMutation,
+  useRestoreBuildMutation,
+  useRunLogInfiniteQuery,
   useRunsQuery,
   useCalculationsQuery,
 } = api;

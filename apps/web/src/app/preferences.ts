@@ -30,7 +30,11 @@ export function loadPreferences(storage: Pick<Storage, 'getItem'>): Preferences 
 
 /** Keeps preferences for the next visit. */
 export function savePreferences(storage: Pick<Storage, 'setItem'>, preferences: Preferences): void {
-  storage.setItem(STORAGE_KEY, JSON.stringify(preferences));
+  try {
+    storage.setItem(STORAGE_KEY, JSON.stringify(preferences));
+  } catch {
+    // Full or forbidden: they hold until the page is left, which is better than stopping it.
+  }
 }
 
 const slice = createSlice({

@@ -1,29 +1,39 @@
-import { configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
+import { configureStore, nanoid, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
 import { api } from '../api/api';
 import { runsReducer } from '../bench/runs-slice';
+import { type Kept, keptInBrowser } from '../keeping/kept';
+import { makeQueues, type Queues } from '../keeping/queues';
+import { keepingReducer } from '../keeping/keeping-slice';
 import { documentsReducer } from '../documents/documents-slice';
 import { loadPreferences, preferencesReducer, savePreferences } from './preferences';
 
 /** Builds the application's store. */
-export function makeStore(storage: Storage) {
+export function makeStore(storage: Pick<Storage, 'getItem' | 'setItem'>, kept: Kept = keptInBrowser()) {
+  // A window that was copied or loaded again gets another: no two ever write under one name.
+  const window = nanoid();
   const store = configureStore({
     reducer: {
       preferences: preferencesReducer,
       documents: documentsReducer,
+      keeping: keepingReducer,
       runs: runsReducer,
       [api.reducerPath]: api.reducer,
     },
     preloadedState: { preferences: loadPreferences(storage) },
     // Patches and plans are plain data; checking every one of them in development only costs time.
     middleware: (defaults) =>
-      defaults({ serializableCheck: false, immutableCheck: false }).concat(api.middleware),
+      defaults({
+        serializableCheck: false,
+        immutableCheck: false,
+        thunk: { extraArgument: { kept, window, queues: makeQueues() } satisfies Extra },
+      }).concat(api.middleware),
   });
-  let kept = store.getState().preferences;
+  let saved = store.getState().preferences;
   store.subscribe(() => {
     const { preferences } = store.getState();
-    if (preferences === kept) return;
-    kept = preferences;
+    if (preferences === saved) return;
+    saved = preferences;
     savePreferences(storage, preferences);
   });
   return store;
@@ -33,7 +43,14 @@ export function makeStore(storage: Storage) {
 export type AppStore = ReturnType<typeof makeStore>;
 export type RootState = ReturnType<AppStore['getState']>;
 export type AppDispatch = AppStore['dispatch'];
-export type AppThunk<R = void> = ThunkAction<R, RootState, undefined, UnknownAction>;
+/** What thunks reach beside the store. */
+interface Extra {
+  readonly kept: Kept;
+  /** This page, for as long as it is loaded; what it keeps and notes goes by it. */
+  readonly window: string;
+  readonly queues: Queues;
+}
+export type AppThunk<R = void> = ThunkAction<R, RootState, Extra, UnknownAction>;
 
 export const useAppDispatch = useDispatch.withTypes<AppDispatch>();
 export const useAppSelector = useSelector.withTypes<RootState>();

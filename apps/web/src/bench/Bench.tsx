@@ -17,14 +17,21 @@ import { Trouble } from './Trouble';
 import { useAwake } from './use-awake';
 import { useCues, useSpoken } from './use-cues';
 import { useNow } from '../parts/use-now';
+import { ClockNotice } from './ClockNotice';
+import { runClock } from './run-clock';
+import { useClockWatch } from './use-clock-watch';
+import { useOneStep } from './use-one-step';
 
 const MS_PER_MIN = 60_000;
+const TICK_MS = 250;
 
 /** The running clock: one instruction, the shortest fuse large, the next two steps small. */
 export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: BenchKit }) {
   const dispatch = useAppDispatch();
   const f = useFormat();
-  const now = useNow(true);
+  const now = useNow(true, TICK_MS, runClock.now);
+  const clockChange = useClockWatch(run.id);
+  const oneStep = useOneStep();
   const [trouble, setTrouble] = useState(false);
   const { sound, speech } = useAppSelector((state) => state.preferences);
   const { script } = kit;
@@ -39,14 +46,27 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
   useCues(readings);
   useSpoken(heading);
 
-  const note = (kind: RunEvent['kind'], at: number) =>
-    dispatch(noteEvent(run.id, { kind, atMs: at, step: position.step }));
-  const next = () => {
-    const at = Date.now();
-    note('next', at);
-    if (position.step === script.steps.length - 1) note('finish', at);
-  };
-  const back = () => note('back', Date.now());
+  const note = (kind: RunEvent['kind'], operation?: string) =>
+    dispatch(noteEvent(run.id, { kind, ...(operation === undefined ? {} : { operation }) }));
+  const next = (event?: KeyboardEvent) =>
+    oneStep(
+      'next',
+      () => {
+        if (step === undefined) return;
+        note('done', step.operation);
+        if (position.step === script.steps.length - 1) note('finish');
+      },
+      event,
+    );
+  const back = (event?: KeyboardEvent) =>
+    oneStep(
+      'back',
+      () => {
+        const before = script.steps[position.step - 1];
+        if (before !== undefined) note('back', before.operation);
+      },
+      event,
+    );
   const sounding = sound || speech;
   const toggleSound = () => dispatch(preferred({ sound: !sounding, speech: !sounding }));
   useHotkeys('space, enter', next, {
@@ -61,6 +81,7 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
   const elapsedMin = (now - run.startedAtMs) / MS_PER_MIN;
   return (
     <Box sx={{ height: '100%', minHeight: 640, display: 'flex', flexDirection: 'column' }}>
+      <ClockNotice change={clockChange} />
       <ShortestFuse
         reading={shortestFuse(readings)}
         lateMin={elapsedMin - (script.steps[position.step - 1]?.plannedEndMin ?? 0)}
@@ -89,8 +110,8 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
         />
       </Box>
       <BenchButtons
-        onBack={back}
-        onNext={next}
+        onBack={() => back()}
+        onNext={() => next()}
         onTrouble={() => setTrouble(true)}
         canGoBack={position.step > 0}
         last={position.step === script.steps.length - 1}
@@ -101,8 +122,8 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
         open={trouble}
         readings={readings}
         onClose={() => setTrouble(false)}
-        onNote={() => note('trouble', Date.now())}
-        onAbandon={() => note('abandon', Date.now())}
+        onNote={() => note('mishap')}
+        onAbandon={() => note('abandon')}
       />
     </Box>
   );

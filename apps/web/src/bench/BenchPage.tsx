@@ -1,6 +1,7 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import { useParams } from 'react-router';
+import { readRun, summaryOf } from '@lean-clasp/core/runs';
 import { Loading } from '../frame/Loading';
 import { useTitle } from '../frame/Page';
 import { Bench } from './Bench';
@@ -12,6 +13,7 @@ export function BenchPage() {
   const { runId = '' } = useParams();
   const { run, failure } = useRun(runId);
   const kit = useKit(run);
+  const state = run === undefined ? undefined : readRun(run).state;
   useTitle(run === undefined ? 'Bench' : `${run.buildName}, at the bench`);
   return (
     <Box component="main" sx={{ height: '100dvh', bgcolor: 'background.default', overflow: 'auto' }}>
@@ -20,11 +22,13 @@ export function BenchPage() {
           {failure}
         </Alert>
       )}
-      {failure === null && run !== undefined && run.state !== 'running' && <Clamped run={run} />}
-      {failure === null && run?.state === 'running' && kit !== null && (
+      {failure === null && run !== undefined && state !== 'running' && (
+        <Clamped run={summaryOf(run)} lastOperation={kit?.script.steps.at(-1)?.operation} />
+      )}
+      {failure === null && run !== undefined && state === 'running' && kit !== null && (
         <Bench key={run.id} run={run} kit={kit} />
       )}
-      {failure === null && (run === undefined || (run.state === 'running' && kit === null)) && (
+      {failure === null && (run === undefined || (state === 'running' && kit === null)) && (
         <Loading what="Laying out" />
       )}
     </Box>

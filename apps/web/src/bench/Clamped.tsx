@@ -1,13 +1,26 @@
-import type { RunDocument } from '@lean-clasp/core/formats';
+import type { RunSummary } from '@lean-clasp/core/runs';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
+import { useAppDispatch } from '../app/store';
 import { instantWords, releaseOf } from './release';
+import { noteEvent } from './run-sync';
 import { useNow } from '../parts/use-now';
 
+/** So long after the last step one may still have pressed too early, ms. */
+const BACK_WITHIN_MS = 3_600_000;
+
 /** After the last step: leave it alone, and until when. */
-export function Clamped({ run }: { readonly run: RunDocument }) {
+export function Clamped({
+  run,
+  lastOperation,
+}: {
+  readonly run: RunSummary;
+  /** Step to which one may go back; left out where the script is not at hand. */
+  readonly lastOperation: string | undefined;
+}) {
+  const dispatch = useAppDispatch();
   const now = useNow(false);
   const { clampsOffMs, machineMs } = releaseOf(run);
   const abandoned = run.state === 'abandoned';
@@ -58,6 +71,14 @@ export function Clamped({ run }: { readonly run: RunDocument }) {
         >
           Back to the build
         </Button>
+        {lastOperation !== undefined && now - (run.clampedAtMs ?? now) < BACK_WITHIN_MS && (
+          <Button
+            onClick={() => dispatch(noteEvent(run.id, { kind: 'back', operation: lastOperation }))}
+            sx={{ minHeight: 72, fontSize: '1.125rem' }}
+          >
+            {abandoned ? 'Not given up: go on' : 'Not done yet: back to the last step'}
+          </Button>
+        )}
       </Box>
     </Box>
   );

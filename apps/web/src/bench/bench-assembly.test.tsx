@@ -1,15 +1,22 @@
 import { DEMO_SHOP, wagonBuilds } from '@lean-clasp/core/demo';
 import type { RunDocument } from '@lean-clasp/core/formats';
-import { promiseOf } from '@lean-clasp/core/bench';
+import { frozenScript, promiseOf } from '@lean-clasp/core/bench';
 import { planBuild, settlePlan } from '@lean-clasp/core/plan';
 import { formatFor, says } from '@lean-clasp/words';
-import { fireEvent, screen } from '@testing-library/react';
+import { act, fireEvent, screen } from '@testing-library/react';
 import { renderPage } from '../../test/render-page';
 import { Bench } from './Bench';
-import { benchKit } from './bench-kit';
-import { runFetched } from './runs-slice';
+import { type BenchKit, benchKit } from './bench-kit';
+import { useAppSelector } from '../app/store';
+import { runBegun } from './runs-slice';
 
 const f = formatFor('metric');
+
+/** The bench as the page shows it: by what the store has of its run. */
+function BenchOf({ id, kit }: { readonly id: string; readonly kit: BenchKit }) {
+  const run = useAppSelector((state) => state.runs.byId[id]);
+  return run === undefined ? null : <Bench run={run} kit={kit} />;
+}
 
 /** The bench in the middle of a glue-up of one of the demo's builds. */
 function atBench(id: string, steps: number) {
@@ -20,19 +27,30 @@ function atBench(id: string, steps: number) {
   const startedAtMs = Date.now() - 5000;
   const run: RunDocument = {
     format: 'lean-clasp/run',
-    version: 1,
+    version: 2,
     id: `run-${id}`,
     buildId: id,
     buildName: build.name,
+    buildRevision: 0,
+    session: 0,
+    piece: 0,
     startedAtMs,
-    state: 'running',
-    clampedAtMs: null,
+    script: frozenScript(kit.script),
     promise: promiseOf(plan),
-    events: Array.from({ length: steps }, (_, i) => ({ kind: 'next', atMs: startedAtMs + i, step: i })),
-    record: null,
-  } as unknown as RunDocument;
-  const page = renderPage(<Bench run={run} kit={kit} />);
-  page.store.dispatch(runFetched(run));
+    events: kit.script.steps.slice(0, steps).map(({ operation }, seq) => ({
+      id: `before-${seq}`,
+      device: 'before',
+      seq,
+      atMs: startedAtMs + seq,
+      hand: 0,
+      kind: 'done',
+      operation,
+    })),
+  };
+  const page = renderPage(<BenchOf id={run.id} kit={kit} />, { silent: true });
+  act(() => {
+    page.store.dispatch(runBegun({ run, known: true, unsent: [] }));
+  });
   return { ...page, kit, plan };
 }
 
@@ -87,9 +105,21 @@ describe('an assembly at the bench', () => {
     const before = events().length;
     fireEvent.click(screen.getByRole('button', { name: /^Done/ }));
     expect(events().length).toBe(before + 1);
-    expect(events().at(-1)?.kind).toBe('next');
+    expect(events().at(-1)?.kind).toBe('done');
     fireEvent.click(screen.getByRole('button', { name: 'Back' }));
     expect(events().at(-1)?.kind).toBe('back');
+  });
+
+  it('takes a double tap, and a key that is held, as one step', () => {
+    const { store } = atBench('scenery-flats', 0);
+    const events = () => store.getState().runs.byId['run-scenery-flats']?.events ?? [];
+    fireEvent.click(screen.getByRole('button', { name: /^Done/ }));
+    fireEvent.click(screen.getByRole('button', { name: /^Done/ }));
+    expect(events()).toHaveLength(1);
+    for (let i = 0; i < 15; i += 1) {
+      fireEvent.keyDown(document.body, { key: ' ', code: 'Space', repeat: i > 0 });
+    }
+    expect(events()).toHaveLength(1);
   });
 
   it('offers what still helps when something goes wrong', () => {

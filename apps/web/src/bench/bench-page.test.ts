@@ -1,5 +1,5 @@
 import type { FuseReading } from '@lean-clasp/core/bench';
-import type { RunDocument } from '@lean-clasp/core/formats';
+import { type RunSummary, summaryOf } from '@lean-clasp/core/runs';
 import { DEMO_SHOP, pastRuns, stageFloor } from '@lean-clasp/core/demo';
 import { cuesPassed, cueWords } from './cues';
 import { instantWords, releaseOf } from './release';
@@ -40,7 +40,9 @@ describe('cues', () => {
 });
 
 describe('release times', () => {
-  const [run] = pastRuns(stageFloor(DEMO_SHOP), 'b', DEMO_SHOP, 1_780_000_000_000) as [RunDocument];
+  const [run] = pastRuns(stageFloor(DEMO_SHOP), 'b', DEMO_SHOP, 1_780_000_000_000).map(summaryOf) as [
+    RunSummary,
+  ];
 
   it('count from the last clamp by what was promised', () => {
     const { clampsOffMs } = releaseOf(run);

@@ -1,4 +1,4 @@
-import type { RunDocument } from '@lean-clasp/core/formats';
+import type { RunSummary } from '@lean-clasp/core/runs';
 import dayjs from 'dayjs';
 
 const MS_PER_MIN = 60_000;
@@ -10,7 +10,7 @@ export interface Release {
 }
 
 /** Release times of a run that is in its clamps. */
-export function releaseOf({ clampedAtMs, promise }: RunDocument): Release {
+export function releaseOf({ clampedAtMs, promise }: RunSummary): Release {
   const after = (minutes: number | null) =>
     clampedAtMs === null || minutes === null ? null : clampedAtMs + minutes * MS_PER_MIN;
   return { clampsOffMs: after(promise.clampMin), machineMs: after(promise.machineMin) };

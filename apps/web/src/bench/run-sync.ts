@@ -1,120 +1,222 @@
-import { promiseOf } from '@lean-clasp/core/bench';
-import type { RunDocument, RunEvent, RunRecord } from '@lean-clasp/core/formats';
+import { frozenScript, promiseOf } from '@lean-clasp/core/bench';
+import type { RunDocument, RunEvent, RunHead, RunRecord } from '@lean-clasp/core/formats';
 import type { Plan } from '@lean-clasp/core/plan';
+import { readRun } from '@lean-clasp/core/runs';
 import { nanoid } from '@reduxjs/toolkit';
 import { api } from '../api/api';
 import { ApiError, requestJson } from '../api/request';
-import type { AppThunk, RootState } from '../app/store';
+import type { AppThunk } from '../app/store';
+import { keepBeside, readKept } from '../keeping/keep-beside';
+import type { KeptRun } from '../keeping/kept';
+import { runRefused } from '../keeping/keeping-slice';
+import { mayPass } from '../keeping/retry';
 import type { BenchKit } from './bench-kit';
-import { benchEvent, recorded, runBegun, runFetched, runSent } from './runs-slice';
+import { runClock } from './run-clock';
+import { eventNoted, eventsHeard, eventsTaken, runBegun, runJoined } from './runs-slice';
 
-const RUN_PREFIX = 'lean-clasp.run.';
-const RETRY_MS = 2500;
+/** Words that are typed wait so long for the next letter before they are sent, ms. */
+const REST_MS = 700;
 
-/** A run and what it is conducted with, as kept in the browser. */
-interface KeptRun {
-  readonly run: RunDocument;
-  readonly kit: BenchKit | null;
+/** Starts the clock: freezes what the plan promises and how it is to be run. Returns the run's id. */
+export function beginRun(
+  build: { readonly id: string; readonly revision: number | null },
+  plan: Plan,
+  kit: BenchKit,
+  session: number,
+): AppThunk<string> {
+  return (dispatch) => {
+    const head: RunHead = {
+      format: 'lean-clasp/run',
+      version: 2,
+      id: nanoid(),
+      buildId: build.id,
+      buildName: plan.build.name,
+      buildRevision: build.revision,
+      session,
+      piece: 0,
+      startedAtMs: runClock.now(),
+      script: frozenScript(kit.script),
+      promise: promiseOf(plan),
+    };
+    dispatch(runBegun({ run: { ...head, events: [] }, known: false, unsent: [] }));
+    kits.set(head.id, kit);
+    void dispatch(keepBeside((kept) => kept.keepRun({ head, kit })));
+    void dispatch(send(head.id));
+    return head.id;
+  };
 }
 
-function readKept(id: string): KeptRun | null {
+/** What runs begun or brought back at this page are conducted with. */
+const kits = new Map<string, BenchKit>();
+
+/** What a run begun in this browser is conducted with. */
+export const keptKit = (id: string): BenchKit | null => kits.get(id) ?? null;
+
+/** Numbers events of this page, over all runs. */
+let lastSeq = -1;
+
+/** Notes something that happened at the bench. */
+export function noteEvent(
+  id: string,
+  what: Pick<RunEvent, 'kind' | 'operation' | 'payload'>,
+): AppThunk<void> {
+  return (dispatch, _getState, { window: device }) => {
+    lastSeq += 1;
+    const event: RunEvent = {
+      id: `${device}-${lastSeq}`,
+      device,
+      seq: lastSeq,
+      atMs: runClock.now(),
+      hand: 0,
+      ...what,
+    };
+    dispatch(noted(id, event));
+    void dispatch(send(id));
+  };
+}
+
+function noted(id: string, event: RunEvent): AppThunk<void> {
+  return (dispatch) => {
+    dispatch(eventNoted({ id, event }));
+    void dispatch(keepBeside((kept) => kept.keepEvent(id, event)));
+  };
+}
+
+/** A note that is still being written, of which nobody has heard. */
+let writing: { readonly id: string; readonly event: RunEvent; timer: ReturnType<typeof setTimeout> } | null =
+  null;
+
+/** Writes readings and remarks into a run's record; letters typed one after the other are one note. */
+export function noteRecord(id: string, record: Partial<RunRecord>): AppThunk<void> {
+  return (dispatch, _getState, { window: device }) => {
+    const same = writing !== null && writing.id === id ? writing : null;
+    if (writing !== null) clearTimeout(writing.timer);
+    if (same === null) lastSeq += 1;
+    const event: RunEvent = {
+      ...(same?.event ?? { id: `${device}-${lastSeq}`, device, seq: lastSeq, hand: 0 }),
+      kind: 'note',
+      atMs: runClock.now(),
+      payload: { record: { ...same?.event.payload?.record, ...record } },
+    };
+    dispatch(noted(id, event));
+    const timer = setTimeout(() => {
+      writing = null;
+      void dispatch(send(id));
+    }, REST_MS);
+    writing = { id, event, timer };
+  };
+}
+
+/** Brings a run up: from this browser if it knows it, and from the server. */
+export function openRun(id: string): AppThunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    if (getState().runs.byId[id] === undefined) await dispatch(bringBackRun(id));
+    const here = getState().runs.byId[id] !== undefined;
+    try {
+      dispatch(runJoined(await requestJson<RunDocument>(`/api/runs/${id}`)));
+    } catch (error) {
+      if (!here) throw error;
+    }
+  };
+}
+
+/** A run of an earlier page in this browser, with what of it was never sent. */
+function bringBackRun(id: string): AppThunk<Promise<void>> {
+  return async (dispatch) => {
+    const run = await dispatch(readKept((kept) => kept.run(id), undefined));
+    if (run !== undefined) await dispatch(bringBack(run));
+  };
+}
+
+function bringBack({ head, kit }: KeptRun): AppThunk<Promise<void>> {
+  return async (dispatch) => {
+    const all = await dispatch(readKept((kept) => kept.events(), []));
+    const unsent = all.filter(({ run }) => run === head.id).map(({ event }) => event);
+    if (kit !== null) kits.set(head.id, kit);
+    dispatch(runBegun({ run: { ...head, events: [] }, known: false, unsent }));
+    void dispatch(send(head.id));
+  };
+}
+
+/** Sends what earlier pages could not, of every run that this browser keeps. */
+export function sendKeptRuns(): AppThunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    for (const kept of await dispatch(readKept((store) => store.runs(), []))) {
+      if (getState().runs.byId[kept.head.id] === undefined) await dispatch(bringBack(kept));
+    }
+  };
+}
+
+/** Sends a run that the server does not know of, and what happened since, until it has all. */
+function send(id: string): AppThunk<Promise<void>> {
+  return async (dispatch, getState, { queues }) => {
+    const end = queues.begin(id);
+    if (end === null) return;
+    try {
+      for (;;) {
+        const { byId, unknown, unsent } = getState().runs;
+        const run = byId[id];
+        // A note that is still being written is sent once it rests.
+        const events = (unsent[id] ?? []).filter((event) => event.id !== writing?.event.id);
+        const begun = !unknown.includes(id);
+        if (run === undefined || (begun && events.length === 0)) break;
+        const joined = begun ? await added(run, events) : await begin(run, events);
+        queues.retries(id).succeeded();
+        dispatch(eventsTaken({ id, events }));
+        dispatch(runJoined(joined));
+        void dispatch(keepBeside((kept) => kept.forgetEvents(id, events), { frees: true }));
+      }
+      dispatch(api.util.invalidateTags(['Runs']));
+      dispatch(forgetFinished(id));
+    } catch (error) {
+      if (mayPass(error)) queues.retries(id).later(() => void dispatch(send(id)));
+      else {
+        const why = error instanceof Error ? error.message : String(error);
+        dispatch(runRefused({ id, buildName: getState().runs.byId[id]?.buildName ?? '', why }));
+      }
+    } finally {
+      end();
+    }
+  };
+}
+
+/** Once the server has all of a run that is over, nothing of it needs to be kept here. */
+function forgetFinished(id: string): AppThunk {
+  return (dispatch, getState) => {
+    const { byId, unsent } = getState().runs;
+    const run = byId[id];
+    if (run === undefined || (unsent[id]?.length ?? 0) > 0 || readRun(run).state === 'running') return;
+    void dispatch(keepBeside((kept) => kept.forgetRun(id), { frees: true }));
+  };
+}
+
+const begin = (run: RunDocument, events: readonly RunEvent[]) =>
+  requestJson<RunDocument>(`/api/runs/${run.id}`, { method: 'PUT', body: { ...run, events } });
+
+/** A server that has forgotten the run, as after a restored backup, is told of it anew. */
+async function added(run: RunDocument, events: readonly RunEvent[]): Promise<RunDocument> {
   try {
-    return JSON.parse(localStorage.getItem(RUN_PREFIX + id) ?? 'null') as KeptRun | null;
-  } catch {
-    return null;
+    return await requestJson<RunDocument>(`/api/runs/${run.id}/events`, { method: 'POST', body: { events } });
+  } catch (error) {
+    if (error instanceof ApiError && error.status === 404) return begin(run, run.events);
+    throw error;
   }
 }
 
-function keep(id: string, getState: () => RootState, kit?: BenchKit): void {
-  const run = getState().runs.byId[id];
-  if (run === undefined) return;
-  const kept: KeptRun = { run, kit: kit ?? readKept(id)?.kit ?? null };
-  localStorage.setItem(RUN_PREFIX + id, JSON.stringify(kept));
-}
-
-/** What a run begun at this screen is conducted with. */
-export function keptKit(id: string): BenchKit | null {
-  return readKept(id)?.kit ?? null;
-}
-
-/** Starts the clock: freezes what the plan promises and how it is to be run. Returns the run's id. */
-export function beginRun(buildId: string, plan: Plan, kit: BenchKit, nowMs: number): AppThunk<string> {
-  return (dispatch, getState) => {
-    const run: RunDocument = {
-      format: 'lean-clasp/run',
-      version: 1,
-      id: nanoid(),
-      buildId,
-      buildName: plan.build.name,
-      state: 'running',
-      startedAtMs: nowMs,
-      clampedAtMs: null,
-      events: [],
-      promise: promiseOf(plan),
-      record: { squeezeOut: null, flatnessMm: null, diagonalDifferenceMm: null, widestGapMm: null, note: '' },
+/** Hears what other screens note in a run, until the page leaves it. */
+export function followRun(id: string): AppThunk<() => void> {
+  return (dispatch) => {
+    if (typeof EventSource === 'undefined') return () => undefined;
+    const source = new EventSource(`/api/runs/${id}/stream`);
+    source.onmessage = ({ data }: MessageEvent<string>) =>
+      dispatch(eventsHeard({ id, events: JSON.parse(data) as RunEvent[] }));
+    // After a gap the browser connects again by itself; what was missed is read whole.
+    source.onopen = () => {
+      requestJson<RunDocument>(`/api/runs/${id}`).then(
+        (run) => dispatch(runJoined(run)),
+        () => undefined,
+      );
     };
-    dispatch(runBegun(run));
-    keep(run.id, getState, kit);
-    void dispatch(send(run.id));
-    return run.id;
-  };
-}
-
-/** Notes something that happened at the bench. */
-export function noteEvent(id: string, event: RunEvent): AppThunk {
-  return (dispatch, getState) => {
-    dispatch(benchEvent({ id, event }));
-    keep(id, getState);
-    void dispatch(send(id));
-  };
-}
-
-/** Writes readings and remarks into a run's record. */
-export function noteRecord(id: string, record: Partial<RunRecord>): AppThunk {
-  return (dispatch, getState) => {
-    dispatch(recorded({ id, record }));
-    keep(id, getState);
-    void dispatch(send(id));
-  };
-}
-
-/** Brings a run up: from this browser if it knows it, else from the server. */
-export function openRun(id: string): AppThunk<Promise<void>> {
-  return async (dispatch, getState) => {
-    if (getState().runs.byId[id] !== undefined) return;
-    const kept = readKept(id);
-    if (kept !== null) {
-      dispatch(runBegun(kept.run));
-      void dispatch(send(id));
-      return;
-    }
-    dispatch(runFetched(await requestJson<RunDocument>(`/api/runs/${id}`)));
-  };
-}
-
-/** Runs being sent right now. */
-const sending = new Set<string>();
-
-/** Sends a run whole, again and again until the server has its newest form. */
-function send(id: string): AppThunk<Promise<void>> {
-  return async (dispatch, getState) => {
-    if (sending.has(id)) return;
-    sending.add(id);
-    try {
-      while (getState().runs.unsent.includes(id)) {
-        const run = getState().runs.byId[id];
-        if (run === undefined) return;
-        await requestJson(`/api/runs/${id}`, { method: 'PUT', body: run });
-        dispatch(runSent({ id, sent: run }));
-      }
-      dispatch(api.util.invalidateTags(['Runs']));
-      // Once the server has a finished run, its copy here could only grow stale.
-      if (getState().runs.byId[id]?.state !== 'running') localStorage.removeItem(RUN_PREFIX + id);
-    } catch (error) {
-      // Refused by the server: trying again would not help, and the browser keeps it. Unreachable: try again.
-      if (!(error instanceof ApiError)) setTimeout(() => void dispatch(send(id)), RETRY_MS);
-    } finally {
-      sending.delete(id);
-    }
+    return () => source.close();
   };
 }

@@ -6,7 +6,8 @@ import type { ServerDocument } from '../documents/documents-slice';
 import { planner } from '../planner/workers';
 import { SHOP_ID } from '../shop/shop-id';
 import { type BenchKit, benchKit } from './bench-kit';
-import { keptKit, openRun } from './run-sync';
+import { takeUpClock } from './use-clock-watch';
+import { followRun, keptKit, openRun } from './run-sync';
 
 /** A run by id, from this browser or from the server. */
 export interface RunState {
@@ -23,6 +24,7 @@ export function useRun(id: string): RunState {
     dispatch(openRun(id)).catch((error: unknown) =>
       setFailure(error instanceof Error ? error.message : String(error)),
     );
+    return dispatch(followRun(id));
   }, [dispatch, id]);
   return { run, failure: run === undefined ? failure : null };
 }
@@ -37,7 +39,10 @@ export function useKit(run: RunDocument | undefined): BenchKit | null {
     if (run === undefined || kit !== null) return;
     const kept = keptKit(run.id);
     const found = kept === null ? kitFromBuild(run) : Promise.resolve(kept);
-    found.then(setKit, () => undefined);
+    Promise.all([found, takeUpClock(kept !== null)]).then(
+      ([ready]) => setKit(ready),
+      () => undefined,
+    );
     // The run changes with every step; once there is a kit, nothing more is asked.
   }, [run, kit]);
   return kit;
@@ -50,5 +55,7 @@ async function kitFromBuild(run: RunDocument): Promise<BenchKit> {
   ]);
   const body = { ...(build.body as BuildDocument), climate: run.promise.climate, crew: run.promise.crew };
   const plan = await planner().plan(body, shop.body as ShopDocument);
-  return benchKit(plan);
+  const kit = benchKit(plan, run.session);
+  // What was frozen when it began is what it is run by, whatever the plan says today.
+  return run.script === null ? kit : { ...kit, script: run.script };
 }

@@ -11,6 +11,9 @@ import { useOwnWoods } from '../shop/own';
 const SIZE = { width: 270, height: 150 };
 const ROOM = { x: 8, y: 8 };
 
+/** Room for a picture that is not there yet. */
+export const NoPicture = () => <Box sx={{ height: SIZE.height }} />;
+
 /** A build on the slant, small; nothing where its answers cannot be made. */
 export function BuildPicture({ build }: { readonly build: BuildDocument }) {
   const woods = useOwnWoods();

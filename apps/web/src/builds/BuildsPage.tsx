@@ -1,29 +1,44 @@
-import { kindWords } from '@lean-clasp/words';
-import DeleteIcon from '@mui/icons-material/DeleteOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
-import IconButton from '@mui/material/IconButton';
-import Link from '@mui/material/Link';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { Link as RouterLink } from 'react-router';
-import { type StoredBuild, useBuildsQuery, useRemoveBuildMutation } from '../api/api';
+import { type BuildLine, useBuildsInfiniteQuery, useRemoveBuildMutation } from '../api/api';
 import { useDocument } from '../documents/use-document';
+import { useSize } from '../drawing/use-size';
 import { Loading } from '../frame/Loading';
 import { Page } from '../frame/Page';
+import { MoreButton } from '../parts/MoreButton';
+import { Windowed } from '../parts/Windowed';
 import { SHOP_ID } from '../shop/shop-id';
-import { BuildPicture } from './BuildPicture';
+import { Bin } from './Bin';
+import { BuildItem } from './BuildItem';
 
-/** Every build as a small drawing. */
+/** Least width of a build in the list, the room beside it, and about its height, px. */
+const ITEM_PX = 270;
+const GAP_PX = 24;
+const ROW_PX = 270;
+const BEFORE_MEASURED = { width: 1160, height: 600 };
+/** With fewer builds than this nobody looks for one by name. */
+const FIND_FROM = 8;
+
+/** Every build as a small drawing, the last changed first. */
 export function BuildsPage() {
-  const { data: builds, isLoading, isError } = useBuildsQuery();
+  const [text, setText] = useState('');
+  const found = useDeferredValue(text.trim());
+  const { data, isLoading, isError, hasNextPage, isFetchingNextPage, fetchNextPage } = useBuildsInfiniteQuery(
+    found,
+    { refetchOnMountOrArgChange: true },
+  );
+  const builds = data?.pages.flatMap((page) => page.builds);
   // Builds of the shop's own woods cannot be laid out without it.
   useDocument('shops', SHOP_ID);
-  const [leaving, setLeaving] = useState<StoredBuild | null>(null);
+  const [leaving, setLeaving] = useState<BuildLine | null>(null);
   return (
     <Page
       title="Builds"
@@ -40,52 +55,66 @@ export function BuildsPage() {
           The server does not answer. Start it again, then load this page.
         </Typography>
       )}
-      {builds?.length === 0 && (
+      {builds?.length === 0 && found === '' && (
         <Typography>
           No build yet. Start one: every kind takes at most eight answers, and shows at once whether it closes
           in time, tight, square and flat.
         </Typography>
       )}
-      <Box
-        component="ul"
-        sx={{
-          listStyle: 'none',
-          p: 0,
-          m: 0,
-          display: 'grid',
-          gridTemplateColumns: 'repeat(auto-fill, minmax(270px, 1fr))',
-          gap: 3,
-        }}
-      >
-        {builds?.map((build) => (
-          <BuildItem key={build.id} build={build} onRemove={() => setLeaving(build)} />
-        ))}
-      </Box>
+      {(text !== '' || (builds?.length ?? 0) >= FIND_FROM) && (
+        <TextField
+          label="Find by name or project"
+          value={text}
+          onChange={(event) => setText(event.target.value.slice(0, 100))}
+          slotProps={{ inputLabel: { shrink: true } }}
+          sx={{ mb: 3, width: 320, maxWidth: '100%' }}
+        />
+      )}
+      {builds?.length === 0 && found !== '' && <Typography>No build is called so.</Typography>}
+      {builds !== undefined && <BuildGrid builds={builds} onRemove={setLeaving} />}
+      <MoreButton
+        more={hasNextPage}
+        busy={isFetchingNextPage}
+        onMore={() => void fetchNextPage()}
+        what="Older builds"
+      />
+      <Bin />
       <RemoveDialog build={leaving} onClose={() => setLeaving(null)} />
     </Page>
   );
 }
 
-function BuildItem({ build, onRemove }: { readonly build: StoredBuild; readonly onRemove: () => void }) {
-  const { name, project } = build.body;
+function BuildGrid({
+  builds,
+  onRemove,
+}: {
+  readonly builds: readonly BuildLine[];
+  readonly onRemove: (build: BuildLine) => void;
+}) {
+  const [ref, { width }] = useSize(BEFORE_MEASURED);
+  const columns = Math.max(1, Math.floor((width + GAP_PX) / (ITEM_PX + GAP_PX)));
   return (
-    <Box component="li" sx={{ borderTop: 2, borderColor: 'text.primary', pt: 1 }}>
-      <Link component={RouterLink} to={`/builds/${build.id}/fit`} underline="hover" sx={{ display: 'block' }}>
-        <BuildPicture build={build.body} />
-        <Box component="span" sx={{ fontWeight: 700, fontSize: '1.125rem' }}>
-          {name}
-        </Box>
-      </Link>
-      <Box sx={{ display: 'flex', alignItems: 'center' }}>
-        <Box sx={{ flex: 1, color: 'text.secondary', fontSize: '0.9375rem' }}>
-          {project === '' ? '' : `${project} · `}
-          {kindWords(build.body)}
-        </Box>
-        <IconButton aria-label={`Remove ${name}`} onClick={onRemove}>
-          <DeleteIcon />
-        </IconButton>
-      </Box>
-    </Box>
+    <div ref={ref}>
+      <Windowed
+        label="Builds"
+        count={Math.ceil(builds.length / columns)}
+        rowPx={ROW_PX}
+        render={(row) => (
+          <Box
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))`,
+              gap: `${GAP_PX}px`,
+              pb: `${GAP_PX}px`,
+            }}
+          >
+            {builds.slice(row * columns, (row + 1) * columns).map((build) => (
+              <BuildItem key={build.id} build={build} onRemove={() => onRemove(build)} />
+            ))}
+          </Box>
+        )}
+      />
+    </div>
   );
 }
 
@@ -93,15 +122,16 @@ function RemoveDialog({
   build,
   onClose,
 }: {
-  readonly build: StoredBuild | null;
+  readonly build: BuildLine | null;
   readonly onClose: () => void;
 }) {
   const [remove] = useRemoveBuildMutation();
   return (
     <Dialog open={build !== null} onClose={onClose} aria-labelledby="remove-title">
-      <DialogTitle id="remove-title">Remove “{build?.body.name}”?</DialogTitle>
+      <DialogTitle id="remove-title">Remove “{build?.name}”?</DialogTitle>
       <DialogContent>
-        Its plan and every step of undo go with it. Glue-ups that were run stay in the logbook.
+        It goes into the bin below the list, with every step of undo, and can be put back from there. Glue-ups
+        that were run stay in the logbook.
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose} autoFocus>

@@ -2,7 +2,7 @@ import { wagonBuilds } from '@lean-clasp/core/demo';
 import { FREE, KINDS, startOf } from '@lean-clasp/core/kinds';
 import { KIND_WORDS, questionWords } from '@lean-clasp/words';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { renderPage, type Server } from '../../test/render-page';
+import { buildServer, renderPage, type Server } from '../../test/render-page';
 import { retype } from '../../test/render-build';
 import { BuildsPage } from './BuildsPage';
 import { KindChooserPage } from './KindChooserPage';
@@ -12,7 +12,7 @@ const STORED = wagonBuilds()
   .slice(0, 3)
   .map(({ id, build }, i) => ({ id, revision: i, body: build, updatedAtMs: 1_790_000_000_000 - i }));
 
-const LIST: Server = { 'GET /api/builds': () => STORED };
+const LIST: Server = buildServer(STORED);
 
 describe('Builds', () => {
   it('lists every build with its picture, its kind and its project', async () => {
@@ -20,7 +20,7 @@ describe('Builds', () => {
     for (const { id, body } of STORED) {
       const link = await screen.findByRole('link', { name: body.name });
       expect(link).toHaveAttribute('href', `/builds/${id}/fit`);
-      expect(link.querySelectorAll('svg path').length).toBeGreaterThan(3);
+      await waitFor(() => expect(link.querySelectorAll('svg path').length).toBeGreaterThan(3));
     }
     expect(screen.getAllByText(/^The Lantern Wagon · /)).toHaveLength(3);
   });
@@ -48,8 +48,45 @@ describe('Builds', () => {
     );
   });
 
+  it('puts back what was removed, from the bin', async () => {
+    const [first] = STORED;
+    if (first === undefined) throw new Error('no build');
+    const line = { id: first.id, name: 'Old flats', project: '', template: 'tenon-frame', revision: 3 };
+    const { user, asked } = renderPage(<BuildsPage />, {
+      server: {
+        ...LIST,
+        'GET /api/bin': () => ({
+          documents: [{ ...line, updatedAtMs: 0, deletedAtMs: Date.now() }],
+          next: null,
+        }),
+        [`POST /api/bin/${first.id}/restore`]: () => null,
+      },
+    });
+    await user.click(await screen.findByRole('button', { name: 'Put back Old flats' }));
+    await waitFor(() =>
+      expect(asked.map(({ method, path }) => `${method} ${path}`)).toContain(
+        `POST /api/bin/${first.id}/restore`,
+      ),
+    );
+  });
+
+  it('draws only what is near the screen of a thousand, and reads on when asked', async () => {
+    const many = Array.from({ length: 1000 }, (_, i) => ({
+      ...(STORED[0] as (typeof STORED)[number]),
+      id: `b${i}`,
+      updatedAtMs: 1_790_000_000_000 - i,
+    }));
+    const { user, asked } = renderPage(<BuildsPage />, { server: buildServer(many) });
+    await screen.findAllByRole('listitem');
+    await user.click(await screen.findByRole('button', { name: 'Older builds' }));
+    await waitFor(() => expect(asked.filter(({ path }) => path === '/api/builds')).toHaveLength(2));
+    expect(screen.getAllByRole('listitem').length).toBeLessThan(60);
+    expect(document.querySelectorAll('*').length).toBeLessThan(5000);
+    expect(screen.getByLabelText('Find by name or project')).toBeInTheDocument();
+  });
+
   it('says what to do where there is none, and where the server is away', async () => {
-    renderPage(<BuildsPage />, { server: { 'GET /api/builds': () => [] } });
+    renderPage(<BuildsPage />, { server: buildServer([]) });
     expect(await screen.findByText(/No build yet\. Start one/)).toBeInTheDocument();
     renderPage(<BuildsPage />);
     expect(await screen.findByText(/The server does not answer/)).toBeInTheDocument();

@@ -9,6 +9,7 @@ import { putMineOnTop, takeTheirs } from './sync';
 export function SyncNotice({ id }: { readonly id: string }) {
   const dispatch = useAppDispatch();
   const document = useAppSelector((state) => state.documents.open[id]);
+  const failing = useAppSelector((state) => state.keeping.failing);
   const [unfit, setUnfit] = useState(0);
   if (document === undefined) return null;
   const { sync, pending } = document;
@@ -35,14 +36,21 @@ export function SyncNotice({ id }: { readonly id: string }) {
             </>
           }
         >
-          This was changed in another window meanwhile. Your {count} made here{' '}
-          {pending.length === 1 ? 'is' : 'are'} kept: put them on top of the other version, or drop them.
+          {sync.clashes.length > 0
+            ? `Changed here and in another window: ${sync.clashes.join(', ')}. `
+            : 'This was changed in another window meanwhile. '}
+          {sync.unfit > 0 && `${sync.unfit} of your edits name what is no longer there. `}
+          Your {count} made here {pending.length === 1 ? 'is' : 'are'} kept: put them on top of the other
+          version, or drop them.
         </Alert>
       )}
       {sync.kind === 'offline' && (
         <Alert severity="info" variant="outlined">
-          The server does not answer. Your {count} {pending.length === 1 ? 'is' : 'are'} kept in this browser
-          and will go in by {pending.length === 1 ? 'itself' : 'themselves'}.
+          The server does not answer. Your {count} {pending.length === 1 ? 'is' : 'are'}{' '}
+          {failing === null
+            ? 'kept in this browser and will'
+            : 'in this page alone (do not close it) and will'}{' '}
+          go in by {pending.length === 1 ? 'itself' : 'themselves'}.
         </Alert>
       )}
       {sync.kind === 'outdated' && (

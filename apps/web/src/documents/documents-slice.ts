@@ -2,7 +2,15 @@ import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
 import { applyPatch } from 'rfc6902';
 import { plainState } from '../app/plain-state';
-import { type Edit, EMPTY_STACKS, type LoggedEdit, pushed, type Stacks, stacksOf } from './history';
+import {
+  type Edit,
+  EMPTY_STACKS,
+  type LoggedEdit,
+  pushed,
+  type Stacks,
+  stacksOf,
+  type Step,
+} from './history';
 
 /** Bodies that documents may have. */
 export type Body = BuildDocument | ShopDocument;
@@ -12,7 +20,8 @@ export type SyncState =
   | { readonly kind: 'saved' }
   | { readonly kind: 'saving' }
   | { readonly kind: 'offline' }
-  | { readonly kind: 'conflict'; readonly theirs: ServerDocument }
+  /** What was changed here was changed elsewhere as well: labels of those edits, and how many name something that is gone. */
+  | { readonly kind: 'conflict'; readonly clashes: readonly string[]; readonly unfit: number }
   | { readonly kind: 'refused'; readonly message: string }
   /** So many edits of an earlier visit do not fit: the document was brought up to date meanwhile. */
   | { readonly kind: 'outdated'; readonly edits: number };
@@ -32,6 +41,8 @@ export interface OpenDocument {
   readonly collection: 'builds' | 'shops';
   /** With every pending edit applied. */
   readonly body: Body;
+  /** As the server has it at that revision, without any pending edit. */
+  readonly base: Body;
   /** Revision that the first pending edit builds on. */
   readonly revision: number;
   /** Edits that the server has not yet taken, oldest first. */
@@ -49,6 +60,21 @@ function applied(body: Body, edit: Edit): Body | undefined {
   const copy = structuredClone(body);
   const failed = applyPatch(copy, [...edit.patch]).some((result) => result !== null);
   return failed ? undefined : copy;
+}
+
+/** A body with edits on top, and what can be taken back of all of them. */
+function withPending(
+  base: Body,
+  log: readonly (Step | LoggedEdit)[],
+  pending: readonly Edit[],
+): Pick<OpenDocument, 'body' | 'pending' | 'stacks' | 'sync'> {
+  const stacks = log.length === 0 ? EMPTY_STACKS : stacksOf(log);
+  return {
+    body: pending.reduce((body, edit) => applied(body, edit) ?? body, base),
+    pending,
+    stacks: pending.reduce(pushed, stacks),
+    sync: { kind: pending.length === 0 ? 'saved' : 'saving' },
+  };
 }
 
 const plain = (state: unknown) => plainState<State>(state);
@@ -72,7 +98,9 @@ const slice = createSlice({
       }: PayloadAction<{
         collection: OpenDocument['collection'];
         document: ServerDocument;
-        log: readonly (Edit | LoggedEdit)[];
+        log: readonly (Step | LoggedEdit)[];
+        /** Edits that wait, on top of it. */
+        pending?: readonly Edit[];
       }>,
     ) => ({
       open: {
@@ -80,11 +108,9 @@ const slice = createSlice({
         [payload.document.id]: {
           id: payload.document.id,
           collection: payload.collection,
-          body: payload.document.body,
+          base: payload.document.body,
+          ...withPending(payload.document.body, payload.log, payload.pending ?? []),
           revision: payload.document.revision,
-          pending: [],
-          stacks: payload.log.length === 0 ? EMPTY_STACKS : stacksOf(payload.log),
-          sync: { kind: 'saved' as const },
         },
       },
     }),
@@ -105,9 +131,13 @@ const slice = createSlice({
       }),
     acknowledged: (state, { payload: { id, revision } }: PayloadAction<{ id: string; revision: number }>) =>
       update(plain(state), id, (document) => {
-        const pending = document.pending.slice(1);
+        const [first, ...pending] = document.pending;
         return {
           ...document,
+          base:
+            pending.length === 0 || first === undefined
+              ? document.body
+              : (applied(document.base, first) ?? document.base),
           revision,
           pending,
           sync: { kind: pending.length === 0 ? 'saved' : 'saving' },

@@ -1,7 +1,7 @@
-import { type Edit, EMPTY_STACKS, pushed, redoSteps, stacksOf, undoSteps } from './history';
+import { EMPTY_STACKS, pushed, redoSteps, stacksOf, type Step, undoSteps } from './history';
 
 let value = 0;
-const step = (group: string): Edit => {
+const step = (group: string): Step => {
   value += 1;
   return {
     kind: 'edit',

@@ -1,7 +1,13 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { createPatch } from 'rfc6902';
 import { ApiError, requestJson } from '../api/request';
-import type { AppDispatch, AppThunk, RootState } from '../app/store';
+import type { AppThunk } from '../app/store';
+import { keepBeside, readKept } from '../keeping/keep-beside';
+import type { KeptEdits } from '../keeping/kept';
+import { editsFound } from '../keeping/keeping-slice';
+import { mayPass } from '../keeping/retry';
+import { openWindows } from '../keeping/windows';
+import { withTests } from './addresses';
 import {
   acknowledged,
   type Body,
@@ -11,13 +17,11 @@ import {
   type ServerDocument,
   syncChanged,
 } from './documents-slice';
-import { type Edit, isUpgrade, type LoggedEdit, redoSteps, undoSteps } from './history';
-import { keepPending, keptPending } from './pending-storage';
+import { isUpgrade, type LoggedEdit, redoSteps, type Step, undoSteps } from './history';
+import { patchedBy, type Rebased, rebased } from './rebase';
 
 /** Keystrokes in one field closer than this are one step of undo. */
 const GROUP_WITHIN_MS = 1500;
-/** Wait before an unreachable server is tried again. */
-const RETRY_MS = 2500;
 
 const documentPath = ({ collection, id }: Pick<OpenDocument, 'collection' | 'id'>) =>
   `/api/${collection}/${id}`;
@@ -25,7 +29,7 @@ const documentPath = ({ collection, id }: Pick<OpenDocument, 'collection' | 'id'
 /** Documents on their way, so that two that ask for one share the answer. */
 const opening = new Map<string, Promise<void>>();
 
-/** Opens a document with its log, and brings back edits that an earlier visit could not send. */
+/** Opens a document with its log, and brings back edits of windows that are gone. */
 export function openDocument(collection: OpenDocument['collection'], id: string): AppThunk<Promise<void>> {
   return (dispatch, getState) => {
     if (getState().documents.open[id] !== undefined) return Promise.resolve();
@@ -37,29 +41,82 @@ export function openDocument(collection: OpenDocument['collection'], id: string)
   };
 }
 
+/** A document and its log as the server has them. */
+interface Fetched {
+  readonly document: ServerDocument;
+  readonly log: readonly LoggedEdit[];
+}
+
+async function fetched(from: Pick<OpenDocument, 'collection' | 'id'>): Promise<Fetched> {
+  const path = documentPath(from);
+  const [document, log] = await Promise.all([
+    requestJson<ServerDocument>(path),
+    requestJson<LoggedEdit[]>(`${path}/edits`),
+  ]);
+  return { document, log };
+}
+
 function fetchDocument(collection: OpenDocument['collection'], id: string): AppThunk<Promise<void>> {
-  return async (dispatch, getState) => {
-    const path = documentPath({ collection, id });
-    const [document, log] = await Promise.all([
-      requestJson<ServerDocument>(path),
-      requestJson<LoggedEdit[]>(`${path}/edits`),
-    ]);
-    const kept = keptPending(id);
+  return async (dispatch) => {
+    const { document, log } = await fetched({ collection, id });
     dispatch(opened({ collection, document, log }));
-    if (kept === null) return;
-    if (log.some((step) => isUpgrade(step) && step.revision > kept.revision)) {
+    // What the person asked for goes first; what is left over from before comes on top as soon as it is found.
+    dispatch(bringBack(id)).catch(() => {
+      // The server has gone away again: they stay kept, and the next page tries.
+    });
+  };
+}
+
+/** Edits of windows that are gone, taken over by this one. */
+export function bringBack(id: string): AppThunk<Promise<void>> {
+  return async (dispatch, _getState, { window: own }) => {
+    const all = await dispatch(readKept((kept) => kept.edits(), []));
+    const left = all.filter(({ document, window }) => document === id && window !== own);
+    if (left.length === 0) return;
+    const open = await openWindows(own);
+    for (const kept of left.filter(({ window }) => !open.has(window))) await dispatch(takeOver(kept));
+  };
+}
+
+function takeOver(kept: KeptEdits): AppThunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    const { document: id, collection, revision, edits } = kept;
+    const { document, log } = await fetched({ collection, id });
+    const forget = () =>
+      dispatch(keepBeside((store) => store.keepEdits({ ...kept, edits: [] }), { frees: true }));
+    const waiting = getState().documents.open[id];
+    if (waiting === undefined) return;
+    if (log.some((step) => isUpgrade(step) && step.revision > revision)) {
       // They were made on a document that is no more; what they name may mean something else by now.
-      keep(id, getState);
-      if (kept.edits.length > 0)
-        dispatch(syncChanged({ id, sync: { kind: 'outdated', edits: kept.edits.length } }));
+      dispatch(syncChanged({ id, sync: { kind: 'outdated', edits: edits.length } }));
+      await forget();
       return;
     }
-    const taken = takenAlready(kept.edits, kept.revision, log);
-    for (const edit of kept.edits.slice(taken)) dispatch(edited({ id, edit }));
-    if (kept.revision + taken === document.revision) {
-      keep(id, getState);
-      void dispatch(flush(id));
-    } else dispatch(syncChanged({ id, sync: { kind: 'conflict', theirs: document } }));
+    const since = log.filter((step) => step.revision > revision);
+    const base = stepsBack(document.body, since);
+    const moved = rebased(edits, base, document.body, since);
+    const left = edits.filter(({ id: own }) => !since.some((step) => step.id === own));
+    if (left.length > 0) {
+      const { name, keptAtMs } = kept;
+      dispatch(editsFound({ document: id, name, edits: left.length, keptAtMs }));
+    }
+    dispatch(opened({ collection, document, log, pending: [...moved.edits, ...waiting.pending] }));
+    dispatch(keep(id));
+    await forget();
+    dispatch(settled(id, moved));
+  };
+}
+
+/** A body before the newest edits of its log. */
+const stepsBack = (body: Body, since: readonly LoggedEdit[]): Body =>
+  since.reduceRight<Body>((later, { inverse }) => patchedBy(later, inverse), body);
+
+/** Goes on sending, or asks where something was changed on both sides. */
+function settled(id: string, { clashes, unfit }: Rebased): AppThunk {
+  return (dispatch) => {
+    if (clashes.length > 0 || unfit > 0) {
+      dispatch(syncChanged({ id, sync: { kind: 'conflict', clashes, unfit } }));
+    } else void dispatch(flush(id));
   };
 }
 
@@ -96,8 +153,15 @@ export function editDocument<B extends Body>(
     const after = change(before);
     const patch = createPatch(before, after);
     if (patch.length === 0) return undefined;
-    const inverse = createPatch(after, before);
-    dispatch(commit(id, [{ kind: 'edit', label, group: groupOf(id, label, Date.now()), patch, inverse }]));
+    const inverse = withTests(after, createPatch(after, before));
+    const step: Step = {
+      kind: 'edit',
+      label,
+      group: groupOf(id, label, Date.now()),
+      patch: withTests(before, patch),
+      inverse,
+    };
+    dispatch(commit(id, [step]));
     return getState().documents.open[id]?.body as B | undefined;
   };
 }
@@ -118,103 +182,116 @@ export function redo(id: string): AppThunk {
   };
 }
 
-function commit(id: string, steps: readonly Edit[]): AppThunk {
-  return (dispatch, getState) => {
-    for (const edit of steps) dispatch(edited({ id, edit }));
-    keep(id, getState);
-    // Kept already; what the person sees goes first.
+function commit(id: string, steps: readonly Step[]): AppThunk {
+  return (dispatch) => {
+    for (const step of steps) dispatch(edited({ id, edit: { id: nanoid(), ...step } }));
+    dispatch(keep(id));
+    // What the person sees goes first.
     setTimeout(() => void dispatch(flush(id)));
   };
 }
 
-function keep(id: string, getState: () => RootState): void {
-  const document = getState().documents.open[id];
-  if (document !== undefined) keepPending(id, { revision: document.revision, edits: document.pending });
+/** Writes what waits to the browser's safety copy, or forgets it there. */
+function keep(id: string): AppThunk {
+  return (dispatch, getState, { window }) => {
+    const document = getState().documents.open[id];
+    if (document === undefined) return;
+    const { collection, body, revision, pending } = document;
+    void dispatch(
+      keepBeside(
+        (kept) =>
+          kept.keepEdits({
+            document: id,
+            collection,
+            name: 'name' in body ? body.name : 'the shop',
+            window,
+            revision,
+            edits: pending,
+            keptAtMs: Date.now(),
+          }),
+        { frees: pending.length === 0 },
+      ),
+    );
+  };
 }
-
-/** Documents whose queue is being sent right now. */
-const sending = new Set<string>();
 
 /** Sends pending edits one after another until none is left or something stands in the way. */
 function flush(id: string): AppThunk<Promise<void>> {
-  return async (dispatch, getState) => {
-    if (sending.has(id)) return;
-    sending.add(id);
+  return async (dispatch, getState, { queues }) => {
+    const end = queues.begin(id);
+    if (end === null) return;
     try {
       for (;;) {
         const document = getState().documents.open[id];
         const edit = document?.pending[0];
         if (document === undefined || edit === undefined || document.sync.kind === 'conflict') return;
-        const taken = await requestJson<ServerDocument>(documentPath(document), {
+        const taken = await requestJson<Pick<ServerDocument, 'revision'>>(documentPath(document), {
           method: 'PATCH',
           body: { baseRevision: document.revision, ...edit },
         });
+        queues.retries(id).succeeded();
         dispatch(acknowledged({ id, revision: taken.revision }));
-        keep(id, getState);
+        dispatch(keep(id));
       }
     } catch (error) {
-      if (!isStale(error) || !(await dispatch(caughtUp(id)))) {
-        dispatch(sendFailed(id, error));
-        return;
-      }
+      await dispatch(sendFailed(id, error));
     } finally {
-      sending.delete(id);
+      end();
     }
-    void dispatch(flush(id));
   };
 }
 
-const isStale = (error: unknown): boolean => error instanceof ApiError && error.status === 409;
-
-/** Takes edits sent from here whose answers were lost as answered; whether the server was ahead by those alone. */
-function caughtUp(id: string): AppThunk<Promise<boolean>> {
-  return async (dispatch, getState) => {
-    const document = getState().documents.open[id];
-    if (document === undefined) return false;
-    const log = await requestJson<LoggedEdit[]>(`${documentPath(document)}/edits`).catch(() => []);
-    const { pending, revision } = document;
-    const taken = takenAlready(pending, revision, log);
-    for (let i = 1; i <= taken; i += 1) dispatch(acknowledged({ id, revision: revision + i }));
-    keep(id, getState);
-    return taken > 0 && log.at(-1)?.revision === revision + taken;
-  };
-}
-
-/** How many of the edits that wait here lead the log after the revision that they build on: the server has those. */
-function takenAlready(waiting: readonly Edit[], since: number, log: readonly LoggedEdit[]): number {
-  const later = log.filter(({ revision }) => revision > since);
-  const differs = waiting.findIndex((edit, i) => !alike(edit, later[i]));
-  return differs === -1 ? waiting.length : differs;
-}
-
-const alike = (edit: Edit, logged: LoggedEdit | undefined): boolean =>
-  logged !== undefined &&
-  edit.kind === logged.kind &&
-  edit.group === logged.group &&
-  JSON.stringify(edit.patch) === JSON.stringify(logged.patch);
-
-function sendFailed(id: string, error: unknown): AppThunk {
-  return (dispatch) => {
-    if (!(error instanceof ApiError)) {
+function sendFailed(id: string, error: unknown): AppThunk<Promise<void>> {
+  return async (dispatch, _getState, { queues }) => {
+    const again = () => {
       dispatch(syncChanged({ id, sync: { kind: 'offline' } }));
-      setTimeout(() => void dispatch(flush(id)), RETRY_MS);
-    } else if (error.status === 409) {
-      const { document } = error.body as unknown as { document: ServerDocument };
-      dispatch(syncChanged({ id, sync: { kind: 'conflict', theirs: document } }));
-    } else {
-      dispatch(syncChanged({ id, sync: { kind: 'refused', message: error.message } }));
+      queues.retries(id).later(() => void dispatch(flush(id)));
+    };
+    if (mayPass(error)) again();
+    else if (isStale(error)) await dispatch(catchUp(id)).catch(again);
+    else {
+      const message = error instanceof Error ? error.message : String(error);
+      dispatch(syncChanged({ id, sync: { kind: 'refused', message } }));
     }
   };
 }
 
-/** Resolves a conflict by putting the pending edits on top of what the server holds; how many did not fit. */
+const isStale = (error: unknown): boolean =>
+  error instanceof ApiError && (error.status === 409 || error.body.error.code === 'patch-does-not-fit');
+
+/** Puts what waits on top of what the server has by now; asks only where both changed the same. */
+function catchUp(id: string): AppThunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    const before = getState().documents.open[id];
+    if (before === undefined) return;
+    const { document, log } = await fetched(before);
+    // Typing goes on while the answer is on its way.
+    const open = getState().documents.open[id];
+    if (open === undefined) return;
+    const since = log.filter(({ revision }) => revision > open.revision);
+    const moved = rebased(open.pending, open.base, document.body, since);
+    if (moved.clashes.length > 0 || moved.unfit > 0) {
+      const { clashes, unfit } = moved;
+      dispatch(syncChanged({ id, sync: { kind: 'conflict', clashes, unfit } }));
+      return;
+    }
+    dispatch(opened({ collection: open.collection, document, log, pending: moved.edits }));
+    dispatch(keep(id));
+    setTimeout(() => void dispatch(flush(id)));
+  };
+}
+
+/** Resolves a conflict by putting the pending edits on top of what the server holds; how many no longer fit. */
 export function putMineOnTop(id: string): AppThunk<Promise<number>> {
   return async (dispatch, getState) => {
-    const mine = getState().documents.open[id]?.pending ?? [];
-    await reload(id, dispatch, getState);
-    for (const edit of mine) dispatch(edited({ id, edit }));
-    const unfit = mine.length - (getState().documents.open[id]?.pending.length ?? 0);
-    keep(id, getState);
+    const before = getState().documents.open[id];
+    if (before === undefined) return 0;
+    const { document, log } = await fetched(before);
+    const open = getState().documents.open[id] ?? before;
+    const since = log.filter(({ revision }) => revision > open.revision);
+    const { edits, unfit } = rebased(open.pending, open.base, document.body, since);
+    dispatch(opened({ collection: open.collection, document, log, pending: edits }));
+    dispatch(keep(id));
     void dispatch(flush(id));
     return unfit;
   };
@@ -223,18 +300,10 @@ export function putMineOnTop(id: string): AppThunk<Promise<number>> {
 /** Drops the pending edits and shows what the server holds. */
 export function takeTheirs(id: string): AppThunk<Promise<void>> {
   return async (dispatch, getState) => {
-    await reload(id, dispatch, getState);
-    keep(id, getState);
+    const open = getState().documents.open[id];
+    if (open === undefined) return;
+    const { document, log } = await fetched(open);
+    dispatch(opened({ collection: open.collection, document, log }));
+    dispatch(keep(id));
   };
-}
-
-async function reload(id: string, dispatch: AppDispatch, getState: () => RootState): Promise<void> {
-  const open = getState().documents.open[id];
-  if (open === undefined) return;
-  const path = documentPath(open);
-  const [document, log] = await Promise.all([
-    requestJson<ServerDocument>(path),
-    requestJson<LoggedEdit[]>(`${path}/edits`),
-  ]);
-  dispatch(opened({ collection: open.collection, document, log }));
 }

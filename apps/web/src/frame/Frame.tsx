@@ -12,6 +12,7 @@ import type { ComponentType, ReactNode } from 'react';
 import { NavLink, Outlet, useNavigation } from 'react-router';
 import { preferred } from '../app/preferences';
 import { useAppDispatch, useAppSelector } from '../app/store';
+import { KeepingNotices } from '../keeping/KeepingNotices';
 import { ShortcutHelp } from './ShortcutHelp';
 
 const RAIL_PX = 84;
@@ -69,6 +70,7 @@ export function Frame() {
         aria-busy={moving}
         sx={{ flex: 1, minWidth: 0, overflow: 'auto', outline: 'none', bgcolor: 'background.default' }}
       >
+        <KeepingNotices />
         <Outlet />
       </Box>
       <ShortcutHelp />

@@ -1,15 +1,18 @@
 import Typography from '@mui/material/Typography';
 import { lazy, Suspense } from 'react';
-import { useRunsQuery } from '../api/api';
+import { useRunLogInfiniteQuery } from '../api/api';
 import { Loading } from '../frame/Loading';
 import { Page, Section } from '../frame/Page';
+import { MoreButton } from '../parts/MoreButton';
 import { RunList } from './RunList';
 
 const PaceChart = lazy(() => import('./PaceChart').then((m) => ({ default: m.PaceChart })));
 
 /** Every glue-up: what was planned against what happened. */
 export function LogbookPage() {
-  const { data: runs, isLoading, isError } = useRunsQuery();
+  const { data, isLoading, isError, hasNextPage, isFetchingNextPage, fetchNextPage } =
+    useRunLogInfiniteQuery();
+  const runs = data?.pages.flatMap((page) => page.runs);
   return (
     <Page title="Logbook" intro="Every glue-up with what its plan promised and how it came out.">
       {isLoading && <Loading what="Reading the log" />}
@@ -31,6 +34,12 @@ export function LogbookPage() {
           </Section>
           <Section title="Glue-ups">
             <RunList runs={runs} wide />
+            <MoreButton
+              more={hasNextPage}
+              busy={isFetchingNextPage}
+              onMore={() => void fetchNextPage()}
+              what="Older glue-ups"
+            />
           </Section>
         </>
       )}

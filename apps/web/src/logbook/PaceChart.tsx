@@ -1,4 +1,4 @@
-import type { RunDocument } from '@lean-clasp/core/formats';
+import type { RunSummary } from '@lean-clasp/core/runs';
 import { formatClock } from '@lean-clasp/core/units';
 import { useTheme } from '@mui/material/styles';
 import dayjs from 'dayjs';
@@ -7,7 +7,7 @@ import { ChartBox } from '../parts/ChartBox';
 import { handsOnMinutes } from './run-figures';
 
 /** Hands-on minutes of the newest finished glue-ups, planned beside taken, oldest first. */
-export function PaceChart({ runs }: { readonly runs: readonly RunDocument[] }) {
+export function PaceChart({ runs }: { readonly runs: readonly RunSummary[] }) {
   const { tokens } = useTheme().palette;
   const bars = runs
     .filter((run) => handsOnMinutes(run) !== null)

@@ -1,5 +1,5 @@
 import { findAdhesive } from '@lean-clasp/core/adhesives';
-import type { RunDocument } from '@lean-clasp/core/formats';
+import type { RunSummary } from '@lean-clasp/core/runs';
 import { formatClock } from '@lean-clasp/core/units';
 import Link from '@mui/material/Link';
 import Table from '@mui/material/Table';
@@ -13,7 +13,7 @@ import { useNow } from '../parts/use-now';
 import { useFormat } from '../quantities/use-format';
 import { handsOnMinutes } from './run-figures';
 
-const STATE_WORDS: Readonly<Record<RunDocument['state'], string>> = {
+const STATE_WORDS: Readonly<Record<RunSummary['state'], string>> = {
   running: 'running',
   clamped: 'clamped',
   abandoned: 'given up',
@@ -24,7 +24,7 @@ export function RunList({
   runs,
   wide = false,
 }: {
-  readonly runs: readonly RunDocument[];
+  readonly runs: readonly RunSummary[];
   readonly wide?: boolean;
 }) {
   const now = useNow(false);

@@ -1,5 +1,6 @@
 import { LIMITS } from '@lean-clasp/core/basics';
-import type { RunDocument, RunRecord } from '@lean-clasp/core/formats';
+import type { RunRecord } from '@lean-clasp/core/formats';
+import { type RunSummary, summaryOf } from '@lean-clasp/core/runs';
 import { formatClock } from '@lean-clasp/core/units';
 import Box from '@mui/material/Box';
 import Table from '@mui/material/Table';
@@ -35,10 +36,10 @@ export function RunRecordForm({ runId }: { readonly runId: string }) {
   const { run, failure } = useRun(runId);
   if (failure !== null) return <Typography color="error">{failure}</Typography>;
   if (run === undefined) return <Loading what="Reading the log" />;
-  return <Form run={run} />;
+  return <Form run={summaryOf(run)} />;
 }
 
-function Form({ run }: { readonly run: RunDocument }) {
+function Form({ run }: { readonly run: RunSummary }) {
   const dispatch = useAppDispatch();
   const set = (record: Partial<RunRecord>) => void dispatch(noteRecord(run.id, record));
   const { record } = run;
@@ -98,7 +99,7 @@ function Form({ run }: { readonly run: RunDocument }) {
   );
 }
 
-function Comparison({ run }: { readonly run: RunDocument }) {
+function Comparison({ run }: { readonly run: RunSummary }) {
   const f = useFormat();
   const now = useNow(false);
   const { clampsOffMs, machineMs } = releaseOf(run);
@@ -132,7 +133,7 @@ function Comparison({ run }: { readonly run: RunDocument }) {
   );
 }
 
-function comparisonRows({ promise, record, ...run }: RunDocument, f: Format): [string, string, string][] {
+function comparisonRows({ promise, record, ...run }: RunSummary, f: Format): [string, string, string][] {
   const minutes = handsOnMinutes(run);
   const orDash = (value: number | null, print: (value: number) => string) =>
     value === null ? '—' : print(value);

@@ -1,8 +1,10 @@
 import { DEMO_SHOP, pastRuns, stageFloor } from '@lean-clasp/core/demo';
-import { screen, within } from '@testing-library/react';
+import { readRun, summaryOf } from '@lean-clasp/core/runs';
+import { act, screen, within } from '@testing-library/react';
 import { renderBuild, retype } from '../../test/render-build';
 import { Trouble } from '../bench/Trouble';
-import { runFetched } from '../bench/runs-slice';
+import { runBegun } from '../bench/runs-slice';
+import { keptInBrowser } from '../keeping/kept';
 import { RunList } from './RunList';
 import { RunRecordForm } from './RunRecordForm';
 
@@ -13,9 +15,16 @@ if (run === undefined) throw new Error('the demo has runs');
 describe('RunRecordForm', () => {
   async function opened() {
     const page = renderBuild(<RunRecordForm runId={run?.id ?? ''} />);
-    page.store.dispatch(runFetched(run as NonNullable<typeof run>));
+    act(() => {
+      page.store.dispatch(runBegun({ run: run as NonNullable<typeof run>, known: true, unsent: [] }));
+    });
     await screen.findByText('How it came out');
-    return { ...page, record: () => page.store.getState().runs.byId[run?.id ?? '']?.record };
+    const now = () => page.store.getState().runs.byId[run?.id ?? ''];
+    return {
+      ...page,
+      record: () => readRun(now() ?? { events: [] }).record,
+      events: () => now()?.events ?? [],
+    };
   }
 
   it('sets what was promised beside what happened', async () => {
@@ -26,7 +35,7 @@ describe('RunRecordForm', () => {
   });
 
   it('keeps each reading as it is typed, in the browser too', async () => {
-    const { user, record } = await opened();
+    const { user, record, events } = await opened();
     await user.click(screen.getByRole('button', { name: 'even beads' }));
     await retype(user, 'Off flat, straightedge across', '0.03in');
     await user.type(screen.getByLabelText(/What went well/), ' Better.');
@@ -35,7 +44,10 @@ describe('RunRecordForm', () => {
       note: expect.stringMatching(/ Better\.$/) as string,
     });
     expect(record()?.flatnessMm).toBeCloseTo(0.762, 6);
-    expect(localStorage.getItem(`lean-clasp.run.${run?.id}`)).toContain('Better.');
+    // What is typed in one go is one event, not one for each letter, and kept before it is sent.
+    expect(events().length).toBeLessThan((run?.events.length ?? 0) + 6);
+    const kept = await keptInBrowser().events();
+    expect(JSON.stringify(kept)).toContain('Better.');
   });
 
   it('refuses a reading past what a feeler reads, and keeps the last good one', async () => {
@@ -48,7 +60,7 @@ describe('RunRecordForm', () => {
 
 describe('RunList', () => {
   it('shows planned against taken, and leads to the record', () => {
-    renderBuild(<RunList runs={RUNS} wide />);
+    renderBuild(<RunList runs={RUNS.map(summaryOf)} wide />);
     const rows = screen.getAllByRole('row').slice(1);
     expect(rows).toHaveLength(2);
     expect(within(rows[0] as HTMLElement).getByText('Interior PVA, fast')).toBeInTheDocument();

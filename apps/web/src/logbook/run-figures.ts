@@ -1,4 +1,4 @@
-import type { RunDocument } from '@lean-clasp/core/formats';
+import type { RunSummary } from '@lean-clasp/core/runs';
 
 const MS_PER_MIN = 60_000;
 
@@ -6,6 +6,6 @@ const MS_PER_MIN = 60_000;
 export function handsOnMinutes({
   startedAtMs,
   clampedAtMs,
-}: Pick<RunDocument, 'startedAtMs' | 'clampedAtMs'>): number | null {
+}: Pick<RunSummary, 'startedAtMs' | 'clampedAtMs'>): number | null {
   return clampedAtMs === null ? null : (clampedAtMs - startedAtMs) / MS_PER_MIN;
 }

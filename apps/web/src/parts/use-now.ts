@@ -2,13 +2,13 @@ import { useEffect, useState } from 'react';
 
 const TICK_MS = 250;
 
-/** The time of day while `running`, four times a second unless asked for less. */
-export function useNow(running: boolean, tickMs = TICK_MS): number {
-  const [now, setNow] = useState(() => Date.now());
+/** The time of day while `running`, four times a second unless asked for less, by the wall clock unless by another. */
+export function useNow(running: boolean, tickMs = TICK_MS, clock: () => number = Date.now): number {
+  const [now, setNow] = useState(() => clock());
   useEffect(() => {
     if (!running) return undefined;
-    const timer = setInterval(() => setNow(Date.now()), tickMs);
+    const timer = setInterval(() => setNow(clock()), tickMs);
     return () => clearInterval(timer);
-  }, [running, tickMs]);
+  }, [running, tickMs, clock]);
   return now;
 }

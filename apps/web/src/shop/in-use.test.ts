@@ -1,11 +1,11 @@
-import type { RunDocument } from '@lean-clasp/core/formats';
+import { type RunSummary, summaryOf } from '@lean-clasp/core/runs';
 import { DEMO_SHOP, pastRuns, stageFloor } from '@lean-clasp/core/demo';
 import { freeNow, inUse } from './in-use';
 
 const NOW = 1_780_000_000_000;
-const [past] = pastRuns(stageFloor(DEMO_SHOP), 'stage-floor', DEMO_SHOP, NOW);
+const [past] = pastRuns(stageFloor(DEMO_SHOP), 'stage-floor', DEMO_SHOP, NOW).map(summaryOf);
 if (past === undefined) throw new Error('the demo has runs');
-const clampedAt = (minutesAgo: number, change: Partial<RunDocument> = {}): RunDocument => ({
+const clampedAt = (minutesAgo: number, change: Partial<RunSummary> = {}): RunSummary => ({
   ...past,
   clampedAtMs: NOW - minutesAgo * 60_000,
   promise: { ...past.promise, clampMin: 60, lots: [{ rackId: 'pipe', count: 3 }] },
@@ -28,7 +28,7 @@ describe('what is tied up now', () => {
     const old = clampedAt(5);
     // Runs from before lots were noted hold nothing that is known.
     const before = Object.fromEntries(Object.entries(old.promise).filter(([key]) => key !== 'lots'));
-    expect(inUse([{ ...old, promise: before as RunDocument['promise'] }], NOW).size).toBe(0);
+    expect(inUse([{ ...old, promise: before as RunSummary['promise'] }], NOW).size).toBe(0);
   });
 
   it('leaves on the rack only what is free, never less than nothing', () => {

@@ -1,4 +1,5 @@
-import type { RunDocument, ShopDocument } from '@lean-clasp/core/formats';
+import type { ShopDocument } from '@lean-clasp/core/formats';
+import type { RunSummary } from '@lean-clasp/core/runs';
 import { releaseOf } from '../bench/release';
 
 /** Clamps of one lot that sit on work now. */
@@ -10,7 +11,7 @@ export interface InUse {
 }
 
 /** What is tied up now, by lot of the rack: runs under way, and those whose clamps may not come off yet. */
-export function inUse(runs: readonly RunDocument[], nowMs: number): ReadonlyMap<string, InUse> {
+export function inUse(runs: readonly RunSummary[], nowMs: number): ReadonlyMap<string, InUse> {
   const tied = new Map<string, InUse>();
   for (const run of runs) {
     const { clampsOffMs } = releaseOf(run);

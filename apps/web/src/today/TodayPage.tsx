@@ -1,4 +1,5 @@
-import type { BuildDocument, RunDocument, ShopDocument } from '@lean-clasp/core/formats';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
+import type { RunSummary } from '@lean-clasp/core/runs';
 import { storedMoisturePct } from '@lean-clasp/core/air';
 import { PLAIN_TRAITS } from '@lean-clasp/core/materials';
 import { ASPECTS } from '@lean-clasp/core/verdicts';
@@ -9,7 +10,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { Link as RouterLink } from 'react-router';
-import { useBuildsQuery, useRunsQuery } from '../api/api';
+import { useBuildQuery, useBuildsInfiniteQuery, useRunsQuery } from '../api/api';
 import { instantWords, releaseOf } from '../bench/release';
 import { useNow } from '../parts/use-now';
 import { useVerdictsOf } from '../planner/use-verdicts-of';
@@ -69,7 +70,7 @@ function InClamps({ now }: { readonly now: number }) {
   );
 }
 
-function RunLine({ run, now }: { readonly run: RunDocument; readonly now: number }) {
+function RunLine({ run, now }: { readonly run: RunSummary; readonly now: number }) {
   const { clampsOffMs, machineMs } = releaseOf(run);
   const words =
     run.state === 'running'
@@ -108,7 +109,7 @@ function Next({ now }: { readonly now: number }) {
 }
 
 function LatestBuilds() {
-  const { data: builds } = useBuildsQuery();
+  const builds = useBuildsInfiniteQuery('').data?.pages[0]?.builds;
   const { shop } = useShop();
   return (
     <Section
@@ -122,7 +123,7 @@ function LatestBuilds() {
       {builds?.length === 0 && (
         <Typography>No build yet. Every kind takes at most eight answers to set up.</Typography>
       )}
-      {builds?.slice(0, 5).map(({ id, body }) => (
+      {builds?.slice(0, 5).map(({ id, revision, name, project }) => (
         <Box
           key={id}
           sx={{
@@ -135,16 +136,30 @@ function LatestBuilds() {
           }}
         >
           <Link component={RouterLink} to={`/builds/${id}/fit`} sx={{ fontWeight: 700, py: 1.25 }}>
-            {body.name}
+            {name}
           </Link>
           <Box component="span" sx={{ color: 'text.secondary', flex: 1 }}>
-            {body.project}
+            {project}
           </Box>
-          {shop !== null && <Verdicts build={body} shop={shop} />}
+          {shop !== null && <VerdictsOf id={id} revision={revision} shop={shop} />}
         </Box>
       ))}
     </Section>
   );
+}
+
+/** The verdicts of a build that is still to be fetched. */
+function VerdictsOf({
+  id,
+  revision,
+  shop,
+}: {
+  readonly id: string;
+  readonly revision: number;
+  readonly shop: ShopDocument;
+}) {
+  const { data } = useBuildQuery({ id, revision });
+  return data === undefined ? null : <Verdicts build={data.body} shop={shop} />;
 }
 
 /** The four verdicts of a build in the shop as it is now, by shape and name. */

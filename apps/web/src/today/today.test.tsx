@@ -1,7 +1,9 @@
 import { DEMO_SHOP, pastRuns, stageFloor, wagonBuilds } from '@lean-clasp/core/demo';
-import type { RunDocument, ShopDocument } from '@lean-clasp/core/formats';
+import type { ShopDocument } from '@lean-clasp/core/formats';
+import { type RunSummary, summaryOf } from '@lean-clasp/core/runs';
 import { screen, waitFor, within } from '@testing-library/react';
-import { renderPage, type Server } from '../../test/render-page';
+import type { StoredBuild } from '../api/api';
+import { buildServer, renderPage, type Server } from '../../test/render-page';
 import { TodayPage } from './TodayPage';
 
 const HOUR_MS = 3_600_000;
@@ -10,8 +12,13 @@ const BUILDS = wagonBuilds()
   .map(({ id, build }, i) => ({ id, revision: 0, body: build, updatedAtMs: 1_790_000_000_000 - i }));
 
 /** A run that began so many hours ago, in a state. */
-function run(hoursAgo: number, state: RunDocument['state'], name: string): RunDocument {
-  const [past] = pastRuns(stageFloor(DEMO_SHOP), 'stage-floor', DEMO_SHOP, Date.now() - hoursAgo * HOUR_MS);
+function run(hoursAgo: number, state: RunSummary['state'], name: string): RunSummary {
+  const [past] = pastRuns(
+    stageFloor(DEMO_SHOP),
+    'stage-floor',
+    DEMO_SHOP,
+    Date.now() - hoursAgo * HOUR_MS,
+  ).map(summaryOf);
   if (past === undefined) throw new Error('the demo has runs');
   const moved = Date.now() - hoursAgo * HOUR_MS - past.startedAtMs;
   return {
@@ -21,13 +28,15 @@ function run(hoursAgo: number, state: RunDocument['state'], name: string): RunDo
     state,
     startedAtMs: past.startedAtMs + moved,
     clampedAtMs: past.clampedAtMs === null ? null : past.clampedAtMs + moved,
-    events: past.events.map((event) => ({ ...event, atMs: event.atMs + moved })),
   };
 }
 
-const answering = (runs: readonly RunDocument[], builds: readonly unknown[] = BUILDS): Server => ({
-  'GET /api/runs': () => runs,
-  'GET /api/builds': () => builds,
+const answering = (runs: readonly RunSummary[], builds: readonly StoredBuild[] = BUILDS): Server => ({
+  'GET /api/runs': () => ({ runs, next: null }),
+  ...buildServer(
+    builds,
+    new Set(runs.filter(({ state }) => state !== 'abandoned').map(({ buildId }) => buildId)),
+  ),
   'GET /api/air': () => ({ state: 'none' }),
 });
 

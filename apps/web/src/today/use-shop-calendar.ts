@@ -10,9 +10,20 @@ import {
 } from '@lean-clasp/core/plan';
 import dayjs from 'dayjs';
 import { useEffect, useMemo, useState } from 'react';
-import { useBuildsQuery, useRunsQuery } from '../api/api';
+import { type BuildLine, type StoredBuild, useBuildsInfiniteQuery, useRunsQuery } from '../api/api';
+import { requestJson } from '../api/request';
 import { releaseOf } from '../bench/release';
+import type { RunSummary } from '@lean-clasp/core/runs';
 import { arranger } from '../planner/workers';
+
+/** Builds that are looked at: the last worked on of those that wait, and those in clamps. */
+const MOST_LOOKED_AT = 40;
+
+const concerned = (listed: readonly BuildLine[], runs: readonly RunSummary[]): readonly BuildLine[] => {
+  const run = new Set(runs.filter(({ state }) => state !== 'abandoned').map(({ buildId }) => buildId));
+  const waiting = listed.filter(({ glued }) => !glued).slice(0, MOST_LOOKED_AT);
+  return [...waiting, ...listed.filter(({ id, glued }) => glued && run.has(id)).slice(0, MOST_LOOKED_AT)];
+};
 
 /** The calendar of the shop as far as it is worked out. */
 export interface ShopCalendarNow {
@@ -24,36 +35,42 @@ export interface ShopCalendarNow {
   readonly of: number;
 }
 
+async function toDate(id: string, shop: ShopDocument): Promise<BuildToDate> {
+  const { body } = await requestJson<StoredBuild>(`/api/builds/${id}`);
+  return arranger().toDate(id, body, shop);
+}
+
+/** A build that cannot be planned says so when it is opened; here it has no sessions. */
+const nothingToDate = (id: string, name: string): BuildToDate => ({
+  id,
+  name,
+  crew: 1,
+  sessions: [],
+  machineMin: 0,
+  adhesive: '',
+  volumeMl: 0,
+});
+
 const wallMinute = (ms: number) => readWallTime(dayjs(ms).format('YYYY-MM-DDTHH:mm'), 'now');
 /** The calendar begins at a full quarter of an hour, so that it does not move with every tick of the clock. */
 const QUARTER_MS = 15 * 60_000;
 
 /** Plans every build off the page, then puts those that are not glued yet on one calendar. */
 export function useShopCalendar(shop: ShopDocument, now: number): ShopCalendarNow {
-  const { data: builds } = useBuildsQuery();
+  const listed = useBuildsInfiniteQuery('', { refetchOnMountOrArgChange: true }).data?.pages[0]?.builds;
   const { data: runs } = useRunsQuery();
+  const builds = useMemo(
+    () => (listed === undefined || runs === undefined ? undefined : concerned(listed, runs)),
+    [listed, runs],
+  );
   const [thought, setThought] = useState<readonly BuildToDate[]>([]);
   useEffect(() => {
     if (builds === undefined) return;
     let overtaken = false;
     const think = async () => {
       const all: BuildToDate[] = [];
-      for (const { id, body } of builds) {
-        // A build that cannot be planned says so when it is opened; here it has no sessions.
-        const none: BuildToDate = {
-          id,
-          name: body.name,
-          crew: body.crew,
-          sessions: [],
-          machineMin: 0,
-          adhesive: body.glue.adhesive,
-          volumeMl: 0,
-        };
-        all.push(
-          await arranger()
-            .toDate(id, body, shop)
-            .catch(() => none),
-        );
+      for (const { id, name } of builds) {
+        all.push(await toDate(id, shop).catch(() => nothingToDate(id, name)));
         if (overtaken) return;
         setThought([...all]);
       }

@@ -1,10 +1,11 @@
 import { useState } from 'react';
+import { browserStorage } from '../keeping/browser-storage';
 
 const keyOf = (buildId: string) => `lean-clasp.ticks.${buildId}`;
 
 function read(buildId: string): readonly string[] {
   try {
-    const kept: unknown = JSON.parse(localStorage.getItem(keyOf(buildId)) ?? '[]');
+    const kept: unknown = JSON.parse(browserStorage().getItem(keyOf(buildId)) ?? '[]');
     return Array.isArray(kept) ? kept.map(String) : [];
   } catch {
     return [];
@@ -19,7 +20,11 @@ export function useTicks(buildId: string): {
 } {
   const [ticked, setTicked] = useState(() => read(buildId));
   const write = (next: readonly string[]) => {
-    localStorage.setItem(keyOf(buildId), JSON.stringify(next));
+    try {
+      browserStorage().setItem(keyOf(buildId), JSON.stringify(next));
+    } catch {
+      // Full or forbidden: ticks hold until the page is left.
+    }
     setTicked(next);
   };
   return {

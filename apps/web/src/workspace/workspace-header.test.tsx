@@ -101,6 +101,7 @@ describe('the notice about keeping', () => {
           edited({
             id: ID,
             edit: {
+              id: `e${i}`,
               kind: 'edit',
               label: 'Pairs of hands',
               group: `g${i}`,
@@ -143,7 +144,9 @@ describe('the notice about keeping', () => {
     const page = renderBuild(<SyncNotice id={ID} />);
     const theirs = { id: ID, revision: 9, body: { ...page.build(), crew: 4 }, updatedAtMs: 0 };
     act(() => {
-      page.store.dispatch(syncChanged({ id: ID, sync: { kind: 'conflict', theirs } }));
+      page.store.dispatch(
+        syncChanged({ id: ID, sync: { kind: 'conflict', clashes: ['Pairs of hands'], unfit: 0 } }),
+      );
     });
     jest
       .spyOn(globalThis, 'fetch')
@@ -157,7 +160,7 @@ describe('the notice about keeping', () => {
           ),
         ),
       );
-    expect(screen.getByRole('alert').textContent).toContain('changed in another window');
+    expect(screen.getByRole('alert').textContent).toContain('in another window: Pairs of hands');
     await page.user.click(screen.getByRole('button', { name: 'Take the other' }));
     await waitFor(() => expect(page.build().crew).toBe(4));
     expect(screen.queryByRole('alert')).toBeNull();

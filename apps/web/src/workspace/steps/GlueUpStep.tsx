@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useRunsQuery } from '../../api/api';
-import { useAppDispatch } from '../../app/store';
+import { useAppDispatch, useAppSelector } from '../../app/store';
 import { benchKit } from '../../bench/bench-kit';
 import { beginRun } from '../../bench/run-sync';
 import { Loading } from '../../frame/Loading';
@@ -23,8 +23,9 @@ import Box from '@mui/material/Box';
 export function GlueUpStep() {
   const { id } = useOpenBuild();
   const { plan } = usePlan();
-  const { data: runs } = useRunsQuery();
+  const { data: runs } = useRunsQuery(id);
   const dispatch = useAppDispatch();
+  const revision = useAppSelector((state) => state.documents.open[id]?.revision ?? null);
   const navigate = useNavigate();
   const f = useFormat();
   const [session, setSession] = useState(0);
@@ -33,9 +34,9 @@ export function GlueUpStep() {
   const chosen = Math.min(session, Math.max(0, sessions.length - 1));
   const script = benchScript(plan, chosen);
   const { forbids, warns } = readinessOf(plan);
-  const running = runs?.find((run) => run.buildId === id && run.state === 'running');
+  const running = runs?.find((run) => run.state === 'running');
   const start = () => {
-    const runId = dispatch(beginRun(id, plan, benchKit(plan, chosen), Date.now()));
+    const runId = dispatch(beginRun({ id, revision }, plan, benchKit(plan, chosen), chosen));
     void navigate(`/bench/${runId}`);
   };
   return (

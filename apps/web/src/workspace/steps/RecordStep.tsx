@@ -11,9 +11,8 @@ import { useOpenBuild } from '../open-build';
 /** Record: how the last glue-up of this build came out, and the ones before. */
 export function RecordStep() {
   const { id } = useOpenBuild();
-  const { data: runs, isLoading } = useRunsQuery();
+  const { data: mine = [], isLoading } = useRunsQuery(id);
   if (isLoading) return <Loading what="Reading the log" />;
-  const mine = (runs ?? []).filter((run) => run.buildId === id);
   const last = mine.find((run) => run.state !== 'running');
   if (last === undefined) {
     return (

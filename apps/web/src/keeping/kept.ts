@@ -1,0 +1,105 @@
+import type { RunEvent, RunHead } from '@lean-clasp/core/formats';
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import type { BenchKit } from '../bench/bench-kit';
+import type { Edit } from '../documents/history';
+
+/** Edits of one document made in one window that the server does not have yet. */
+export interface KeptEdits {
+  readonly document: string;
+  readonly collection: 'builds' | 'shops';
+  /** What the document is called, to speak of it when it is not open. */
+  readonly name: string;
+  readonly window: string;
+  /** Revision that the first of them builds on. */
+  readonly revision: number;
+  readonly edits: readonly Edit[];
+  readonly keptAtMs: number;
+}
+
+/** A run begun or followed in this browser, with what it is conducted with. */
+export interface KeptRun {
+  readonly head: RunHead;
+  readonly kit: BenchKit | null;
+}
+
+/** An event that the server does not have yet. */
+export interface KeptEvent {
+  readonly run: string;
+  readonly device: string;
+  readonly seq: number;
+  readonly event: RunEvent;
+}
+
+interface Schema extends DBSchema {
+  readonly edits: { readonly key: [string, string]; readonly value: KeptEdits };
+  readonly runs: { readonly key: string; readonly value: KeptRun };
+  readonly events: {
+    readonly key: [string, string, number];
+    readonly value: KeptEvent;
+    readonly indexes: { readonly run: string };
+  };
+}
+
+const DATABASE = 'lean-clasp';
+
+/** What this browser keeps against a crash, beside what it sends. */
+export interface Kept {
+  readonly edits: () => Promise<readonly KeptEdits[]>;
+  /** Writes what waits in a window for a document, or forgets it when nothing does. */
+  readonly keepEdits: (kept: KeptEdits) => Promise<void>;
+  readonly runs: () => Promise<readonly KeptRun[]>;
+  readonly run: (id: string) => Promise<KeptRun | undefined>;
+  readonly keepRun: (run: KeptRun) => Promise<void>;
+  readonly forgetRun: (id: string) => Promise<void>;
+  readonly events: () => Promise<readonly KeptEvent[]>;
+  readonly keepEvent: (run: string, event: RunEvent) => Promise<void>;
+  readonly forgetEvents: (run: string, events: readonly RunEvent[]) => Promise<void>;
+}
+
+/** Opens the browser's database. @throws where it has none, or it is forbidden. */
+async function openKept(): Promise<IDBPDatabase<Schema>> {
+  return openDB<Schema>(DATABASE, 1, {
+    upgrade: (db) => {
+      db.createObjectStore('edits', { keyPath: ['document', 'window'] });
+      db.createObjectStore('runs', { keyPath: 'head.id' });
+      db.createObjectStore('events', { keyPath: ['run', 'device', 'seq'] }).createIndex('run', 'run');
+    },
+  });
+}
+
+/** Keeps in the browser's database, opened when first needed. */
+export function keptInBrowser(): Kept {
+  let opened: Promise<IDBPDatabase<Schema>> | undefined;
+  const db = () => {
+    opened ??= openKept().catch((error: unknown) => {
+      // The next one asks again: storage may be allowed meanwhile.
+      opened = undefined;
+      throw error;
+    });
+    return opened;
+  };
+  return {
+    edits: async () => (await db()).getAll('edits'),
+    keepEdits: async (kept) => {
+      if (kept.edits.length === 0) await (await db()).delete('edits', [kept.document, kept.window]);
+      else await (await db()).put('edits', kept);
+    },
+    runs: async () => (await db()).getAll('runs'),
+    run: async (id) => (await db()).get('runs', id),
+    keepRun: async (run) => {
+      await (await db()).put('runs', run);
+    },
+    forgetRun: async (id) => (await db()).delete('runs', id),
+    events: async () => (await db()).getAll('events'),
+    keepEvent: async (run, event) => {
+      await (await db()).put('events', { run, device: event.device, seq: event.seq, event });
+    },
+    forgetEvents: async (run, events) => {
+      const change = (await db()).transaction('events', 'readwrite');
+      await Promise.all([
+        ...events.map(({ device, seq }) => change.store.delete([run, device, seq])),
+        change.done,
+      ]);
+    },
+  };
+}
