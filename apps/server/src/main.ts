@@ -5,8 +5,15 @@ import pino from 'pino';
 import { version } from '../package.json';
 import { readOptions } from './config/options';
 import { startServer } from './server';
+import type { WorkerProgram } from './work/pool';
 
 const here = dirname(fileURLToPath(import.meta.url));
+
+/** The bundled worker beside the bundled server; from source, its source. */
+const workerProgram = (): WorkerProgram =>
+  import.meta.url.endsWith('.ts')
+    ? { file: join(here, 'work/worker.ts'), execArgv: ['--import', 'tsx'] }
+    : { file: join(here, 'worker.js') };
 
 async function main(): Promise<void> {
   const logger = pino({ level: process.env.LEAN_CLASP_LOG ?? 'warn' });
@@ -17,6 +24,7 @@ async function main(): Promise<void> {
     // Both src/ and dist/ sit beside each other, two folders above the web app.
     webRoot: join(here, '../../web/dist'),
     version,
+    worker: workerProgram(),
   });
   process.stdout.write(`Lean Clasp answers at ${running.url}\nData in ${options.dataDir}\n`);
   const stop = () => {

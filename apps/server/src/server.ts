@@ -23,6 +23,7 @@ import { airWatch, READ_EVERY_MS } from './air/air-watch';
 import { createApp, SHOP_ID } from './http/app';
 import { runStream } from './http/run-stream';
 import { seed } from './seed';
+import { type WorkerProgram, workPool } from './work/pool';
 import {
   airLog,
   documentStore,
@@ -48,6 +49,7 @@ export interface ServerWorld {
   readonly now: () => number;
   readonly webRoot?: string | undefined;
   readonly version: string;
+  readonly worker: WorkerProgram;
 }
 
 /** Opens the database, seeds it if empty, and listens. */
@@ -103,8 +105,10 @@ export async function startServer(options: ServerOptions, world: ServerWorld): P
     now: world.now,
   });
   const stream = runStream();
+  const pool = workPool(world.worker);
   const app = createApp({
     air,
+    pool,
     stream,
     now: world.now,
     builds,
@@ -132,6 +136,7 @@ export async function startServer(options: ServerOptions, world: ServerWorld): P
       server.closeIdleConnections();
       setTimeout(() => server.closeAllConnections(), GRACE_MS).unref();
       await closed;
+      await pool.close();
       await db.destroy();
     },
   };

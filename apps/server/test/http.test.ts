@@ -299,7 +299,7 @@ describe('runs', () => {
     ['no run at all', () => ({ id: 'other' })],
   ])('refuse %s', async (_what, change) => {
     const run = await demoRun();
-    const sent = change(run) as { id: string };
+    const sent = change(run);
     const response = await api().put(`/api/runs/${sent.id}`).send(sent).expect(422);
     expect((response.body as { error: { message: string } }).error.message.length).toBeGreaterThan(10);
     expect(await demoRun()).toEqual(run);

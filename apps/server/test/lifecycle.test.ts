@@ -8,9 +8,9 @@ import pino from 'pino';
 import request from 'supertest';
 import { DEFAULT_PORT, readOptions } from '../src/config/options';
 import { startServer } from '../src/server';
-import { startTestServer } from './start';
+import { startTestServer, WORKER } from './start';
 
-const world = { logger: pino({ level: 'silent' }), now: () => 0, version: 'test' };
+const world = { logger: pino({ level: 'silent' }), now: () => 0, version: 'test', worker: WORKER };
 
 const listOf = async (url: string) =>
   ((await request(url).get('/api/builds?limit=200').expect(200)).body as { builds: { id: string }[] }).builds;

@@ -2,7 +2,14 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import pino from 'pino';
+import type { WorkerProgram } from '../src/work/pool';
 import { type RunningServer, startServer } from '../src/server';
+
+/** Workers run from source, as in development. */
+export const WORKER: WorkerProgram = {
+  file: join(__dirname, '../src/work/worker.ts'),
+  execArgv: ['--import', 'tsx'],
+};
 
 /** A real server on a free port with a folder of its own. */
 export interface TestServer extends RunningServer {
@@ -17,7 +24,7 @@ export async function startTestServer(
   const dataDir = options.dataDir ?? mkdtempSync(join(tmpdir(), 'lean-clasp-http-'));
   const running = await startServer(
     { dataDir, port: 0, portNamed: true, host: '127.0.0.1', demo: options.demo ?? true, sensor: null },
-    { logger: pino({ level: 'silent' }), now: () => 1_780_000_000_000, version: 'test' },
+    { logger: pino({ level: 'silent' }), now: () => 1_780_000_000_000, version: 'test', worker: WORKER },
   );
   return {
     ...running,

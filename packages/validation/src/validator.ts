@@ -9,19 +9,43 @@ export interface Validator {
 
 /** Makes a validator with its own cache of compiled schemas. */
 export function createValidator(): Validator {
-  const ajv = new Ajv({ allErrors: true, strict: true, allowUnionTypes: true, verbose: true });
-  const compiled = new WeakMap<TSchema, ValidateFunction>();
+  const options = { strict: true, allowUnionTypes: true, verbose: true };
+  // The first complaint is soon found; all of them tell best, and cost as much as there is wrong.
+  const [first, all] = [compiler(new Ajv(options)), compiler(new Ajv({ ...options, allErrors: true }))];
   return {
     check: (schema, data) => {
-      let validate = compiled.get(schema);
-      if (validate === undefined) {
-        validate = ajv.compile(schema);
-        compiled.set(schema, validate);
-      }
+      const validate = first(schema);
       if (validate(data)) return data;
-      throw toInputError(validate.errors ?? []);
+      const telling = isSmall(data) ? all(schema) : validate;
+      telling(data);
+      throw toInputError(telling.errors ?? []);
     },
   };
+}
+
+/** Compiles each schema once. */
+function compiler(ajv: Ajv) {
+  const compiled = new WeakMap<TSchema, ValidateFunction>();
+  return (schema: TSchema): ValidateFunction => {
+    const known = compiled.get(schema) ?? ajv.compile(schema);
+    compiled.set(schema, known);
+    return known;
+  };
+}
+
+/** Values up to which every complaint is looked for. */
+const FEW = 20_000;
+
+function isSmall(data: unknown): boolean {
+  const left: unknown[] = [data];
+  for (let seen = 0; left.length > 0; seen += 1) {
+    if (seen > FEW || left.length > FEW) return false;
+    const value = left.pop();
+    if (typeof value === 'object' && value !== null) {
+      for (const inner of Object.values(value)) left.push(inner);
+    }
+  }
+  return true;
 }
 
 function toInputError(errors: readonly ErrorObject[]): InputError {

@@ -19,6 +19,8 @@ import { answerErrors, notFound } from './errors';
 import { runRoutes } from './run-routes';
 import type { RunStream } from './run-stream';
 import { requireOwnOrigin } from './same-origin';
+import { refuseDeep, refuseUnsound } from './sound-body';
+import type { WorkPool } from '../work/pool';
 
 /** The shop's document id; there is one shop to a database. */
 export const SHOP_ID = 'shop';
@@ -31,6 +33,7 @@ export interface AppDeps {
   readonly stream: RunStream;
   readonly now: () => number;
   readonly air: AirWatch;
+  readonly pool: WorkPool;
   readonly validator: Validator;
   readonly makeId: () => string;
   readonly logger: Logger;
@@ -80,7 +83,8 @@ export function createApp(deps: AppDeps): Express {
     '/api',
     compression(),
     requireOwnOrigin,
-    express.json({ limit: BODY_LIMIT, strict: false, type: () => true }),
+    express.json({ limit: BODY_LIMIT, strict: false, type: () => true, verify: refuseDeep }),
+    refuseUnsound,
     apiRoutes(deps),
   );
   if (deps.webRoot !== undefined && existsSync(deps.webRoot)) serveWeb(app, deps.webRoot);
@@ -133,7 +137,7 @@ function apiRoutes(deps: AppDeps): express.Router {
       now: deps.now,
     }),
   );
-  router.use(calcRoutes(createCalculator(validator), validator));
+  router.use(calcRoutes(createCalculator(validator), deps.pool));
   router.use(notFound);
   return router;
 }

@@ -6,7 +6,7 @@ import { Type } from '@sinclair/typebox';
 import { Router } from 'express';
 import type { DocumentStore } from '../store';
 import { documentRoutes } from './document-routes';
-import { httpError } from './errors';
+import { httpError, onlyMethods } from './errors';
 import { pageAsked } from './paging';
 
 const Service = Type.Unsafe<BuildStart['service']>({ type: 'string', enum: [...SERVICES] });
@@ -58,6 +58,7 @@ export function buildRoutes({ builds, shop, gluedBuilds, validator, makeId }: Bu
     response.status(204).end();
   });
 
-  router.use(documentRoutes('build', builds, validator));
+  router.all('/', onlyMethods('GET', 'POST'));
+  router.use(documentRoutes('build', builds, validator, ['GET', 'PATCH', 'DELETE']));
   return router;
 }

@@ -3,7 +3,7 @@ import type { Validator } from '@lean-clasp/validation';
 import { Router } from 'express';
 import type { Operation } from 'rfc6902';
 import type { DocumentStore } from '../store';
-import { HttpError, httpError } from './errors';
+import { HttpError, httpError, onlyMethods } from './errors';
 import { textOf } from './paging';
 
 const PatchSchema = Type.Array(
@@ -48,7 +48,12 @@ function missing(what: string): HttpError {
 }
 
 /** GET, PATCH and history of documents under `/:id`. */
-export function documentRoutes<Body>(what: string, store: DocumentStore<Body>, validator: Validator): Router {
+export function documentRoutes<Body>(
+  what: string,
+  store: DocumentStore<Body>,
+  validator: Validator,
+  methods: readonly string[] = ['GET', 'PATCH'],
+): Router {
   const router = Router();
 
   router.get('/:id', async (request, response) => {
@@ -97,6 +102,9 @@ export function documentRoutes<Body>(what: string, store: DocumentStore<Body>, v
         );
     }
   });
+
+  router.all('/:id', onlyMethods(...methods));
+  router.all('/:id/edits', onlyMethods('GET'));
 
   return router;
 }

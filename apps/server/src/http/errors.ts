@@ -43,12 +43,32 @@ const PARSER_ANSWERS: Readonly<Record<string, () => HttpError>> = {
     httpError(415, 'encoding', 'The body is packed in an unknown way.', 'plain or gzip'),
 };
 
+/** What the router and the parsers say of requests that are not sound, by their status. */
+const REQUEST_ANSWERS: Readonly<Record<number, () => HttpError>> = {
+  400: () =>
+    httpError(400, 'bad-request', 'The request is damaged.', 'an address and a body as one sends them'),
+  408: () => httpError(408, 'too-slow', 'The request took too long to arrive.', 'the same again'),
+  413: () => httpError(413, 'too-large', 'The request is larger than this server takes.', 'at most 1 MB'),
+  415: () => httpError(415, 'encoding', 'The body is packed in an unknown way.', 'plain or gzip'),
+};
+
+/** Answers methods that an address does not know. */
+export const onlyMethods =
+  (...methods: readonly string[]): RequestHandler =>
+  (request, response) => {
+    response.set('Allow', methods.join(', '));
+    throw httpError(405, 'method', `${request.method} is not for this address.`, methods.join(', '));
+  };
+
 function asHttpError(error: unknown): HttpError | undefined {
   if (error instanceof HttpError) return error;
   if (error instanceof InputError) return new HttpError(422, { ...errorBody(error) });
-  const type = typeof error === 'object' && error !== null && 'type' in error ? String(error.type) : '';
-  return PARSER_ANSWERS[type]?.();
+  const type = fieldOf(error, 'type');
+  return PARSER_ANSWERS[String(type)]?.() ?? REQUEST_ANSWERS[Number(fieldOf(error, 'status'))]?.();
 }
+
+const fieldOf = (error: unknown, name: string): unknown =>
+  typeof error === 'object' && error !== null ? (error as Record<string, unknown>)[name] : undefined;
 
 /** Turns whatever was thrown into the one error shape. Four parameters, or Express does not see it. */
 export const answerErrors: ErrorRequestHandler = (error: unknown, request, response, next) => {

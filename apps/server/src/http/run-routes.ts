@@ -4,7 +4,7 @@ import type { Validator } from '@lean-clasp/validation';
 import { Type } from '@sinclair/typebox';
 import { type Request, Router } from 'express';
 import type { RunStore } from '../store';
-import { httpError } from './errors';
+import { httpError, onlyMethods } from './errors';
 import { pageAsked, textOf } from './paging';
 import type { RunStream } from './run-stream';
 
@@ -72,6 +72,11 @@ export function runRoutes({ runs, stream, validator, knowsBuild, now }: RunRoute
     if ((await runs.find(request.params.id)) === undefined) throw missing();
     stream.follow(request.params.id, response);
   });
+
+  router.all('/', onlyMethods('GET'));
+  router.all('/:id', onlyMethods('GET', 'PUT'));
+  router.all('/:id/events', onlyMethods('POST'));
+  router.all('/:id/stream', onlyMethods('GET'));
 
   async function added(id: string, events: readonly RunEvent[]) {
     const outcome = await runs.add(id, events);

@@ -182,7 +182,8 @@ describe('runStore', () => {
     if (first === undefined) throw new Error('the demo has runs');
     await runs.add(first.id, [noted(0, 'once')]);
     await expect(runs.add(first.id, [noted(0, 'otherwise')])).rejects.toThrow('told in another way');
-    const { events: _, ...head } = first;
+    const { events, ...head } = first;
+    expect(events.length).toBeGreaterThan(0);
     await expect(runs.begin({ ...head, promise: { ...head.promise, handsOnMin: 1 } })).rejects.toThrow(
       'another plan and promise',
     );

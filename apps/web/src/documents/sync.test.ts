@@ -315,7 +315,7 @@ describe('two windows on one build', () => {
 describe('storage that is full or forbidden', () => {
   it('costs the safety copy and nothing else, and the page knows', async () => {
     const { server, store, rename, document } = await opened();
-    jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+    const full = jest.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
       throw new DOMException('full', 'QuotaExceededError');
     });
     rename('Sent all the same');
@@ -323,7 +323,7 @@ describe('storage that is full or forbidden', () => {
     expect(server.state.body.name).toBe('Sent all the same');
     expect(document().sync.kind).toBe('saved');
     expect(store.getState().keeping.failing).toBe('its storage is full');
-    jest.mocked(IDBObjectStore.prototype.put).mockRestore();
+    full.mockRestore();
     rename('And kept again');
     await settle();
     expect(store.getState().keeping.failing).toBeNull();

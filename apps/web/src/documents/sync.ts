@@ -68,7 +68,7 @@ function fetchDocument(collection: OpenDocument['collection'], id: string): AppT
 }
 
 /** Edits of windows that are gone, taken over by this one. */
-export function bringBack(id: string): AppThunk<Promise<void>> {
+function bringBack(id: string): AppThunk<Promise<void>> {
   return async (dispatch, _getState, { window: own }) => {
     const all = await dispatch(readKept((kept) => kept.edits(), []));
     const left = all.filter(({ document, window }) => document === id && window !== own);

@@ -26,6 +26,7 @@ export function Windowed({
   const list = useRef<HTMLDivElement>(null);
   const [fromTopPx, setFromTopPx] = useState(0);
   useLayoutEffect(() => setFromTopPx(list.current?.offsetTop ?? 0), []);
+  // eslint-disable-next-line react-hooks/incompatible-library -- its answers change under one name, so nothing here is remembered
   const rows = useVirtualizer<HTMLElement, HTMLElement>({
     count,
     estimateSize: () => rowPx,

@@ -13,6 +13,7 @@ import { LIMITS } from '../basics/limits';
 import { inBalancePct, PLAIN_TRAITS, resolveSpecies } from '../materials';
 import { calculation } from './calculation';
 import {
+  CatalogueId,
   FacesSchema,
   NumberOrNull,
   optional,
@@ -26,7 +27,7 @@ export const strength = calculation({
   name: 'strength',
   doc: 'Share of its full strength that a joint has some time after clamping, as a range; estimated, not measured.',
   input: strictObject({
-    adhesive: Type.String(),
+    adhesive: CatalogueId,
     tempC: bounded(LIMITS.tempC),
     rhPct: bounded(LIMITS.relativeHumidityPct),
     mcPct: optional(bounded(LIMITS.moisturePct)),

@@ -6,7 +6,7 @@ import { bounded, strictObject } from '../formats';
 import { LIMITS } from '../basics/limits';
 import { resolveSpecies } from '../materials';
 import { calculation } from './calculation';
-import { optional, SpeciesSchema, UsedSchema } from './shared-schemas';
+import { CatalogueId, optional, SpeciesSchema, UsedSchema } from './shared-schemas';
 
 /** The kind that is meant when nobody says. */
 const USUAL_KIND = 'parallel-jaw';
@@ -17,10 +17,10 @@ export const clampNeed = calculation({
   doc: 'Pressure wanted on a long-grain line, the force that gives it, and how many clamps that takes.',
   input: strictObject({
     species: Type.Array(SpeciesSchema, { minItems: 1, maxItems: 8 }),
-    adhesive: Type.String(),
+    adhesive: CatalogueId,
     lengthMm: bounded(LIMITS.lineLengthMm),
     heightMm: bounded(LIMITS.lineHeightMm),
-    clampKind: optional(Type.String()),
+    clampKind: optional(CatalogueId),
     clampForceN: optional(bounded(LIMITS.clampForceN)),
   }),
   output: strictObject({

@@ -6,6 +6,7 @@ import { resolveSpecies } from '../materials';
 import { findSpreadMethod, spread as computeSpread } from '../spread';
 import { calculation } from './calculation';
 import {
+  CatalogueId,
   FacesSchema,
   FindingsSchema,
   NumberOrNull,
@@ -20,7 +21,7 @@ export const adhesiveWindow = calculation({
   name: 'adhesive-window',
   doc: 'Open, closed and total assembly time and waiting times of an adhesive family in a given climate.',
   input: strictObject({
-    adhesive: Type.String(),
+    adhesive: CatalogueId,
     tempC: bounded(LIMITS.tempC),
     rhPct: bounded(LIMITS.relativeHumidityPct),
     faces: FacesSchema,
@@ -57,8 +58,8 @@ export const spread = calculation({
     lengthMm: optional(bounded(LIMITS.lineLengthMm)),
     faces: FacesSchema,
     openMm: optional(bounded({ ...LIMITS.gapMm, min: 0 })),
-    adhesive: Type.String(),
-    method: Type.String(),
+    adhesive: CatalogueId,
+    method: CatalogueId,
     hands: optional(bounded(LIMITS.hands)),
   }),
   output: strictObject({

@@ -44,8 +44,10 @@ export const placeClamps = calculation({
       { maxItems: 20 },
     ),
     /** Where clamps may stand; every 10 mm unless given. Up to five are all tried. */
-    placesMm: optional(Type.Array(Type.Number(), { maxItems: 200 })),
-    pinned: optional(Type.Array(strictObject({ lotId: Name, xMm: Type.Number() }), { maxItems: 60 })),
+    placesMm: optional(Type.Array(bounded(LIMITS.clampPositionMm), { maxItems: 200 })),
+    pinned: optional(
+      Type.Array(strictObject({ lotId: Name, xMm: bounded(LIMITS.clampPositionMm) }), { maxItems: 60 }),
+    ),
   }),
   output: strictObject({
     clamps: Type.Array(strictObject({ lotId: Name, xMm: Type.Number(), forceN: Type.Number() })),
@@ -137,7 +139,10 @@ export const platen = calculation({
     stripSpecies: SpeciesSchema,
     layerMm: bounded({ min: 0.2, max: 300, unit: 'mm' }),
     layerSpecies: SpeciesSchema,
-    pushes: Type.Array(strictObject({ xMm: Type.Number(), forceN: force }), { minItems: 1, maxItems: 60 }),
+    pushes: Type.Array(strictObject({ xMm: bounded(LIMITS.clampPositionMm), forceN: force }), {
+      minItems: 1,
+      maxItems: 60,
+    }),
     crownMm: optional(bounded(LIMITS.crownMm)),
   }),
   output: strictObject({

@@ -58,7 +58,11 @@ export const panelPressure = calculation({
     lengthMm: optional(bounded(LIMITS.boardLengthMm)),
     thicknessMm: thickness,
     clamps: Type.Array(
-      strictObject({ xMm: Type.Number(), forceN: Type.Number(), padMm: bounded(LIMITS.padSideMm) }),
+      strictObject({
+        xMm: bounded(LIMITS.clampPositionMm),
+        forceN: force,
+        padMm: bounded(LIMITS.padSideMm),
+      }),
       {
         maxItems: 120,
       },
@@ -192,7 +196,11 @@ export const panelBow = calculation({
     lengthMm: bounded(LIMITS.boardLengthMm),
     thicknessMm: thickness,
     clamps: Type.Array(
-      strictObject({ xMm: Type.Number(), forceN: force, offsetMm: bounded(LIMITS.lineOfPullOffsetMm) }),
+      strictObject({
+        xMm: bounded(LIMITS.clampPositionMm),
+        forceN: force,
+        offsetMm: bounded(LIMITS.lineOfPullOffsetMm),
+      }),
       { maxItems: 120 },
     ),
     /** Bars or cauls lie against both faces. */

@@ -3,6 +3,9 @@ import { oneOf, orNull, strictObject } from '../formats';
 
 const positive = (maximum: number) => Type.Number({ exclusiveMinimum: 0, maximum });
 
+/** An id of the catalogue. */
+export const CatalogueId = Type.String({ maxLength: 64 });
+
 /** Properties given in place of a catalogue id. */
 const InlineSpecies = strictObject({
   eLMPa: positive(50000),
@@ -19,7 +22,7 @@ const InlineSpecies = strictObject({
 });
 
 /** A species id or an inline object of properties. */
-export const SpeciesSchema = Type.Union([Type.String(), InlineSpecies]);
+export const SpeciesSchema = Type.Union([CatalogueId, InlineSpecies]);
 
 /** Low, likely and high estimate. */
 export const RangeSchema = strictObject({ low: Type.Number(), likely: Type.Number(), high: Type.Number() });

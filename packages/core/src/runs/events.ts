@@ -2,7 +2,7 @@ import { InputError } from '../basics/checks';
 import type { RunEvent } from '../formats';
 
 /** What tells an event from every other of its run. */
-export const eventKey = ({ device, seq }: Pick<RunEvent, 'device' | 'seq'>): string => `${device}.${seq}`;
+const eventKey = ({ device, seq }: Pick<RunEvent, 'device' | 'seq'>): string => `${device}.${seq}`;
 
 /**
  * Events in the one order that every device reads them in, however they arrived: by their instants, those of one device never

@@ -1,2 +1,2 @@
-export { alike, eventKey, inOrder, merged } from './events';
-export { EMPTY_RECORD, readRun, type RunReading, type RunSummary, summaryOf } from './replay';
+export { alike, inOrder, merged } from './events';
+export { readRun, type RunReading, type RunSummary, summaryOf } from './replay';

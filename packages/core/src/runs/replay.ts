@@ -28,7 +28,7 @@ export interface RunSummary {
 }
 
 /** A record in which nobody has written yet. */
-export const EMPTY_RECORD: RunRecord = {
+const EMPTY_RECORD: RunRecord = {
   squeezeOut: null,
   flatnessMm: null,
   diagonalDifferenceMm: null,
@@ -44,36 +44,41 @@ const BEGUN: RunReading = {
   clockSet: [],
 };
 
+type Change = (reading: RunReading, event: RunEvent) => RunReading;
+
+/** What was read or noted lies over what was before, field by field. */
+const noted: Change = (reading, { payload }) => ({
+  ...reading,
+  record: { ...reading.record, ...payload?.record },
+});
+
+/** How events change what a run is; those that are not here tell something and change nothing of this. */
+const CHANGES: Readonly<Partial<Record<RunEvent['kind'], Change>>> = {
+  done: (reading, { operation, atMs }) =>
+    operation === undefined || reading.done.has(operation)
+      ? reading
+      : { ...reading, done: new Map(reading.done).set(operation, atMs) },
+  // Going back from the end takes the end back as well.
+  back: (reading, { operation }) => ({
+    ...reading,
+    done: new Map([...reading.done].filter(([id]) => id !== operation)),
+    state: 'running',
+    clampedAtMs: null,
+  }),
+  finish: (reading, { atMs }) =>
+    reading.state === 'clamped' ? reading : { ...reading, state: 'clamped', clampedAtMs: atMs },
+  abandon: (reading) => (reading.state === 'running' ? { ...reading, state: 'abandoned' } : reading),
+  reading: noted,
+  note: noted,
+  'clock-set': (reading, { atMs, payload }) => ({
+    ...reading,
+    clockSet: [...reading.clockSet, { atMs, byMs: payload?.byMs ?? 0 }],
+  }),
+};
+
 /** Replays the events of a run, in whatever order they come. */
 export const readRun = ({ events }: Pick<RunDocument, 'events'>): RunReading =>
-  inOrder(events).reduce(after, BEGUN);
-
-function after(reading: RunReading, event: RunEvent): RunReading {
-  const { kind, atMs, operation, payload } = event;
-  switch (kind) {
-    case 'done':
-      return operation === undefined || reading.done.has(operation)
-        ? reading
-        : { ...reading, done: new Map(reading.done).set(operation, atMs) };
-    case 'back': {
-      // Going back from the end takes the end back as well.
-      const done = new Map(reading.done);
-      if (operation !== undefined) done.delete(operation);
-      return { ...reading, done, state: 'running', clampedAtMs: null };
-    }
-    case 'finish':
-      return reading.state === 'clamped' ? reading : { ...reading, state: 'clamped', clampedAtMs: atMs };
-    case 'abandon':
-      return reading.state === 'running' ? { ...reading, state: 'abandoned' } : reading;
-    case 'reading':
-    case 'note':
-      return { ...reading, record: { ...reading.record, ...payload?.record } };
-    case 'clock-set':
-      return { ...reading, clockSet: [...reading.clockSet, { atMs, byMs: payload?.byMs ?? 0 }] };
-    default:
-      return reading;
-  }
-}
+  inOrder(events).reduce((reading, event) => CHANGES[event.kind]?.(reading, event) ?? reading, BEGUN);
 
 /** The summary of a run. */
 export function summaryOf(run: RunDocument): RunSummary {

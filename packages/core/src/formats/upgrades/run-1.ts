@@ -8,7 +8,7 @@ const BEFORE = 'version-1';
  * event of all is what was read and noted.
  */
 export function upgradeRun1(document: Stored): Stored {
-  const { state: _state, clampedAtMs, events, record, ...head } = document;
+  const { id, buildId, buildName, startedAtMs, promise, clampedAtMs, events, record } = document;
   const old = events as readonly { kind: string; step: number; atMs: number }[];
   const numbered = [
     ...old.map(({ kind, step, atMs }) => ({ atMs, ...asEvent(kind, step) })),
@@ -17,12 +17,17 @@ export function upgradeRun1(document: Stored): Stored {
       : [{ atMs: lastOf(old, clampedAtMs, document), kind: 'note', payload: { record } }]),
   ];
   return {
-    ...head,
+    format: 'lean-clasp/run',
     version: 2,
+    id,
+    buildId,
+    buildName,
     buildRevision: null,
     session: 0,
     piece: 0,
+    startedAtMs,
     script: null,
+    promise,
     events: numbered.map((event, seq) => ({
       id: `${BEFORE}-${seq}`,
       device: BEFORE,
