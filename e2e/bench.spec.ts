@@ -1,3 +1,4 @@
+import type { RunDocument } from '@lean-clasp/core/formats';
 import { type Page } from '@playwright/test';
 import { expect, prefer, retype, test } from './fixtures';
 
@@ -28,6 +29,7 @@ test('a run by the clock: fuses, undo, reload, trouble, and a log entry that out
 
   await page.keyboard.press('Space');
   await expect(page.getByRole('heading', { name: 'Close A–B' })).toBeVisible();
+  await page.clock.runFor('00:01');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Spread B–C' })).toBeVisible();
   await page.keyboard.press('Backspace');
@@ -71,6 +73,116 @@ test('a run by the clock: fuses, undo, reload, trouble, and a log entry that out
   await expect(page.getByRole('button', { name: 'patchy' })).toHaveAttribute('aria-pressed', 'true');
 });
 
+/** The run that is on, whole, as the server has it. */
+async function runningAt(page: Page, url: string): Promise<RunDocument | undefined> {
+  const { runs } = (await (await page.request.get(`${url}/api/runs?state=running`)).json()) as {
+    runs: { id: string }[];
+  };
+  const id = runs[0]?.id;
+  if (id === undefined) return undefined;
+  return (await (await page.request.get(`${url}/api/runs/${id}`)).json()) as RunDocument;
+}
+
+test('the clock is started with the server gone, and the run comes in with its events', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/builds/stage-floor/glue-up`);
+  await expect(page.getByRole('button', { name: /Start the clock/ })).toBeEnabled();
+  // In the quiet after the first screen, all others are fetched.
+  await page.waitForTimeout(5000);
+  await app.stop();
+  await page.getByRole('button', { name: /Start the clock/ }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Spread A–B' })).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('heading', { level: 1, name: 'Close A–B' })).toBeVisible();
+  await app.start();
+  await expect.poll(async () => (await runningAt(page, app.url))?.events.length, { timeout: 40_000 }).toBe(1);
+});
+
+test('a run ended without the server, its tab closed, goes in from another page', async ({
+  page,
+  app,
+  context,
+}) => {
+  await startClock(page, app.url);
+  await page.keyboard.press('Space');
+  await app.stop();
+  await page.getByRole('button', { name: 'Trouble' }).click();
+  await page.getByRole('button', { name: 'Give this glue-up up' }).click();
+  await expect(page.getByRole('heading', { name: 'Given up' })).toBeVisible();
+  await page.close();
+  await app.start();
+  const other = await context.newPage();
+  await other.goto(`${app.url}/shop`);
+  await expect
+    .poll(async () => {
+      const answer = await other.request.get(`${app.url}/api/runs?state=abandoned`);
+      return ((await answer.json()) as { runs: unknown[] }).runs.length;
+    })
+    .toBe(1);
+});
+
+test('a held key and a double tap are one step, and one can go back from the end', async ({ page, app }) => {
+  await startClock(page, app.url);
+  await page.keyboard.down('Space');
+  for (let i = 0; i < 15; i += 1) await page.keyboard.down('Space');
+  await page.keyboard.up('Space');
+  await expect(page.getByText(/^2 of \d+$/)).toBeVisible();
+  await page.clock.runFor('00:01');
+  await page.getByRole('button', { name: 'Done – next' }).dblclick();
+  await expect(page.getByText(/^3 of \d+$/)).toBeVisible();
+  const steps = Number((await page.getByText(/^3 of \d+$/).textContent())?.split(' ').at(-1));
+  for (let step = 3; step <= steps; step += 1) {
+    await expect(page.getByText(`${step} of ${steps}`)).toBeVisible();
+    await page.clock.runFor('00:01');
+    await page.keyboard.press('Space');
+  }
+  await expect(page.getByRole('heading', { name: 'Clamped. Leave it now.' })).toBeVisible();
+  await page.clock.runFor('00:01');
+  await page.getByRole('button', { name: 'Not done yet: back to the last step' }).click();
+  await expect(page.getByText(`${steps} of ${steps}`)).toBeVisible();
+});
+
+test('a clock that is set by an hour changes no fuse, and is told and kept', async ({ page, app }) => {
+  await page.goto(`${app.url}/builds/stage-floor/glue-up`);
+  await page.getByRole('button', { name: /Start the clock/ }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Spread A–B' })).toBeVisible();
+  await page.evaluate(() => {
+    const { now } = Date;
+    Date.now = () => now.call(Date) + 3_600_000;
+  });
+  await expect(page.getByRole('status').filter({ hasText: 'was set forward by' })).toBeVisible();
+  await expect(clockOf(page)).toHaveText(/^[34]:\d\d$/);
+  await expect
+    .poll(async () => (await runningAt(page, app.url))?.events.map(({ kind }) => kind))
+    .toEqual(['clock-set']);
+});
+
+test('a page that was left open takes nothing from a run that ended elsewhere', async ({
+  page,
+  app,
+  context,
+}) => {
+  await page.goto(`${app.url}/builds/stage-floor/glue-up`);
+  await page.getByRole('button', { name: /Start the clock/ }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Spread A–B' })).toBeVisible();
+  const address = page.url();
+  const other = await context.newPage();
+  await other.goto(address);
+  await expect(other.getByRole('heading', { level: 1, name: 'Spread A–B' })).toBeVisible();
+  await other.keyboard.press('Space');
+  await expect(page.getByRole('heading', { level: 1, name: 'Close A–B' })).toBeVisible();
+  await other.getByRole('button', { name: 'Trouble' }).click();
+  await other.getByRole('button', { name: 'Give this glue-up up' }).click();
+  await expect(page.getByRole('heading', { name: 'Given up' })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Given up' })).toBeVisible();
+  const id = address.split('/').at(-1) ?? '';
+  const run = (await (await page.request.get(`${app.url}/api/runs/${id}`)).json()) as RunDocument;
+  expect(run.events.map(({ kind }) => kind)).toEqual(['done', 'abandon']);
+});
+
 test('a fuse that runs out says so, and a run can be given up', async ({ page, app }) => {
   await startClock(page, app.url);
   await page.clock.runFor('05:00');
@@ -89,6 +201,7 @@ test('a run goes on while the server is away and is sent when it is back', async
   await startClock(page, app.url);
   await app.stop();
   await page.keyboard.press('Space');
+  await page.clock.runFor('00:01');
   await page.keyboard.press('Space');
   await expect(page.getByRole('heading', { name: 'Spread B–C' })).toBeVisible();
   await app.start();
@@ -96,11 +209,8 @@ test('a run goes on while the server is away and is sent when it is back', async
   await page.keyboard.press('Space');
   await expect
     .poll(async () => {
-      const runs = (await (await page.request.get(`${app.url}/api/runs`)).json()) as {
-        state: string;
-        events: unknown[];
-      }[];
-      return runs.find(({ state }) => state === 'running')?.events.length;
+      const run = await runningAt(page, app.url);
+      return run?.events.length;
     })
     .toBe(3);
 });

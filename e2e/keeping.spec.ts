@@ -36,7 +36,7 @@ test('bad input gets a sentence and loses nothing', async ({ page, app }) => {
   await expect(page.getByRole('button', { name: /^Board A, 128 mm wide, 1000 mm long/ })).toBeVisible();
 });
 
-test('two windows on one build: a clash is told, and neither edit is lost', async ({
+test('two windows on one build: what they change apart is merged, what both change is asked', async ({
   page,
   app,
   context,
@@ -47,11 +47,15 @@ test('two windows on one build: a clash is told, and neither edit is lost', asyn
   await other.goto(`${app.url}/builds/stage-floor/fit`);
   await retype(other.getByLabel('Name of the build'), 'Floor of the wagon');
   await kept(other);
-  await retype(page.getByLabel('Left long, each end'), '12');
-  await expect(page.getByText(/changed in another window/)).toBeVisible();
-  await page.getByRole('button', { name: 'Put mine on top' }).click();
+  await retype(page.getByLabel('Left long, each end'), '8');
+  await kept(page);
   await expect(page.getByLabel('Name of the build')).toHaveValue('Floor of the wagon');
-  await expect(page.getByLabel('Left long, each end')).toHaveValue('12 mm');
+  await other.reload();
+  await retype(other.getByLabel('Left long, each end'), '9');
+  await kept(other);
+  await retype(page.getByLabel('Left long, each end'), '12');
+  await expect(page.getByText(/in another window: Left long/)).toBeVisible();
+  await page.getByRole('button', { name: 'Put mine on top' }).click();
   await kept(page);
   await other.reload();
   await expect(other.getByLabel('Left long, each end')).toHaveValue('12 mm');
@@ -70,7 +74,63 @@ test('edits made while the server is away go in when it is back', async ({ page,
   await expect(page.getByLabel('Left long, each end')).toHaveValue('9 mm');
 });
 
-test('a build can be removed, after a question', async ({ page, app }) => {
+test('without a server the page opens again, is edited, and loses nothing', async ({ page, app }) => {
+  await page.goto(`${app.url}/builds/stage-floor/fit`);
+  await retype(page.getByLabel('Left long, each end'), '7');
+  await kept(page);
+  await page.evaluate(async () => {
+    await navigator.serviceWorker.ready;
+  });
+  await page.waitForTimeout(1500);
+  await app.stop();
+  await page.reload();
+  await expect(page.getByLabel('Left long, each end')).toHaveValue('7 mm');
+  await expect(verdict(page, 'tight')).toBeVisible();
+  await retype(page.getByLabel('Name of the build'), 'Made without a server');
+  await expect(page.getByText(/kept in this browser and will go in/)).toBeVisible();
+  for (const place of ['Sums', 'Shop', 'Logbook', 'Builds']) {
+    await page.getByRole('link', { name: place, exact: true }).click();
+    await expect(page.getByText('This screen stopped working')).toBeHidden();
+  }
+  await page.reload();
+  await app.start();
+  await page.goto(`${app.url}/shop`);
+  await expect
+    .poll(
+      async () => {
+        const answer = await page.request.get(`${app.url}/api/builds/stage-floor`);
+        return ((await answer.json()) as { body: { name: string } }).body.name;
+      },
+      { timeout: 30_000 },
+    )
+    .toBe('Made without a server');
+});
+
+test('a browser that forbids to keep anything still sends what is typed, and says so', async ({
+  page,
+  app,
+}) => {
+  await page.addInitScript(() => {
+    for (const name of ['localStorage', 'indexedDB']) {
+      Object.defineProperty(window, name, {
+        get: () => {
+          throw new DOMException('forbidden', 'SecurityError');
+        },
+      });
+    }
+  });
+  await page.goto(`${app.url}/builds/stage-floor/fit`);
+  await retype(page.getByLabel('Left long, each end'), '11');
+  await expect(page.getByText(/This browser keeps no safety copy/)).toBeVisible();
+  await kept(page);
+  const answer = await page.request.get(`${app.url}/api/builds/stage-floor`);
+  expect(((await answer.json()) as { body: { row: { trimMm: number } } }).body.row.trimMm).toBe(11);
+  await page.goto(`${app.url}/builds/stage-floor/glue-up`);
+  await page.getByRole('button', { name: /Start the clock/ }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Spread A–B' })).toBeVisible();
+});
+
+test('a build can be removed, after a question, and put back', async ({ page, app }) => {
   await page.goto(`${app.url}/builds`);
   await page.getByRole('button', { name: 'Remove Stage floor' }).click();
   await page.getByRole('button', { name: 'Keep it' }).click();
@@ -79,6 +139,8 @@ test('a build can be removed, after a question', async ({ page, app }) => {
   await page.getByRole('button', { name: 'Remove', exact: true }).click();
   await expect(page.getByRole('link', { name: 'Stage floor' })).toBeHidden();
   await expect(page.getByRole('link', { name: 'Scenery flats' })).toBeVisible();
+  await page.getByRole('button', { name: 'Put back Stage floor' }).click();
+  await expect(page.getByRole('link', { name: 'Stage floor' })).toBeVisible();
 });
 
 test('the shop is edited in place and every plan follows', async ({ page, app }) => {

@@ -68,7 +68,9 @@ for (const units of ['metric', 'imperial'] as const) {
     await prefer(page, { units });
     const faults: string[] = [];
     page.on('pageerror', ({ message }) => faults.push(message));
-    const builds = (await (await page.request.get(`${app.url}/api/builds`)).json()) as { id: string }[];
+    const { builds } = (await (await page.request.get(`${app.url}/api/builds`)).json()) as {
+      builds: { id: string }[];
+    };
     expect(builds.length).toBe(21);
     for (const { id } of builds) {
       await page.goto(`${app.url}/builds/${id}/fit`);

@@ -2,6 +2,7 @@ import './app/print.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app/App';
+import { fetchScreens } from './app/router';
 import { makeStore } from './app/store';
 import { startCourier } from './keeping/courier';
 import { browserStorage } from './keeping/browser-storage';
@@ -15,3 +16,7 @@ createRoot(root).render(
     <App store={store} />
   </StrictMode>,
 );
+
+/** The first screen has come to rest by then, ms. */
+const QUIET_AFTER_MS = 3000;
+setTimeout(() => void fetchScreens(), QUIET_AFTER_MS);

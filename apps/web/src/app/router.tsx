@@ -7,11 +7,23 @@ import { PageFault } from '../frame/PageFault';
 import { planner } from '../planner/workers';
 import { SHOP_ID } from '../shop/shop-id';
 import { preloadStep } from '../workspace/step-panels';
-import { isStepId } from '../workspace/steps-list';
+import { isStepId, STEPS } from '../workspace/steps-list';
 import type { AppStore } from './store';
 
+/** Screens of the app, to be fetched before anybody asks for them. */
+const SCREENS: (() => Promise<ComponentType>)[] = [];
+
 /** Makes a route module out of a lazily loaded screen. */
-const screen = (load: () => Promise<ComponentType>) => async () => ({ Component: await load() });
+const screen = (load: () => Promise<ComponentType>) => {
+  SCREENS.push(load);
+  return async () => ({ Component: await load() });
+};
+
+/** Fetches every screen in the quiet after the first, so that each opens though the server has gone. */
+export async function fetchScreens(): Promise<void> {
+  for (const load of SCREENS) await load().catch(() => undefined);
+  STEPS.forEach(({ id }) => preloadStep(id));
+}
 
 /** Fetches what a build's screen needs while the screen's own code is still on its way. */
 const headStart =

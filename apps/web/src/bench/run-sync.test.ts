@@ -140,6 +140,22 @@ describe('a run at the bench', () => {
     expect(server.state.runs.get(id)?.events).toHaveLength(2);
   });
 
+  it('gets a remark that was typed long after it ended, and whose page was closed too soon', async () => {
+    const { server, page, first, begin } = shop();
+    const id = begin();
+    first.store.dispatch(noteEvent(id, { kind: 'finish' }));
+    await settle();
+    expect(await keptInBrowser().runs()).toEqual([]);
+    server.state.reachable = false;
+    first.store.dispatch(noteRecord(id, { note: 'a ridge in the middle' }));
+    await settle(900);
+    server.state.reachable = true;
+    await page().store.dispatch(startCourier());
+    await settle();
+    expect(readRun(server.state.runs.get(id) ?? { events: [] }).record.note).toBe('a ridge in the middle');
+    expect(await keptInBrowser().events()).toEqual([]);
+  });
+
   it('that is refused stays in the browser and is named', async () => {
     const { server, first, begin } = shop();
     server.state.refuse = true;

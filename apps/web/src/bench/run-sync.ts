@@ -117,6 +117,7 @@ export function openRun(id: string): AppThunk<Promise<void>> {
     } catch (error) {
       if (!here) throw error;
     }
+    if (!here) await dispatch(bringBackEvents(id));
   };
 }
 
@@ -138,11 +139,28 @@ function bringBack({ head, kit }: KeptRun): AppThunk<Promise<void>> {
   };
 }
 
+/** What was noted in a run that the server has, such as remarks long after it ended, and never sent. */
+function bringBackEvents(id: string): AppThunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    const all = await dispatch(readKept((kept) => kept.events(), []));
+    const unsent = all.filter(({ run }) => run === id).map(({ event }) => event);
+    const run = getState().runs.byId[id];
+    if (unsent.length === 0 || run === undefined) return;
+    dispatch(runBegun({ run, known: true, unsent }));
+    void dispatch(send(id));
+  };
+}
+
 /** Sends what earlier pages could not, of every run that this browser keeps. */
 export function sendKeptRuns(): AppThunk<Promise<void>> {
   return async (dispatch, getState) => {
     for (const kept of await dispatch(readKept((store) => store.runs(), []))) {
       if (getState().runs.byId[kept.head.id] === undefined) await dispatch(bringBack(kept));
+    }
+    const events = await dispatch(readKept((store) => store.events(), []));
+    for (const id of new Set(events.map(({ run }) => run))) {
+      // Where the server is away they stay kept, and the next page tries again.
+      if (getState().runs.byId[id] === undefined) await dispatch(openRun(id)).catch(() => undefined);
     }
   };
 }

@@ -57,13 +57,68 @@ async function fetched(from: Pick<OpenDocument, 'collection' | 'id'>): Promise<F
 }
 
 function fetchDocument(collection: OpenDocument['collection'], id: string): AppThunk<Promise<void>> {
-  return async (dispatch) => {
-    const { document, log } = await fetched({ collection, id });
-    dispatch(opened({ collection, document, log }));
+  return async (dispatch, _getState, { queues }) => {
+    try {
+      const { document, log } = await fetched({ collection, id });
+      dispatch(opened({ collection, document, log }));
+      dispatch(remember(id, log));
+    } catch (error) {
+      const kept = mayPass(error)
+        ? await dispatch(readKept((store) => store.document(id), undefined))
+        : undefined;
+      if (kept === undefined) throw error;
+      // As it was last seen here; what others did meanwhile comes as soon as the server answers.
+      dispatch(opened(kept));
+      dispatch(syncChanged({ id, sync: { kind: 'offline' } }));
+      const refresh = () => {
+        dispatch(catchUp(id)).catch(() => queues.retries(`open ${id}`).later(refresh));
+      };
+      queues.retries(`open ${id}`).later(refresh);
+    }
     // What the person asked for goes first; what is left over from before comes on top as soon as it is found.
     dispatch(bringBack(id)).catch(() => {
       // The server has gone away again: they stay kept, and the next page tries.
     });
+  };
+}
+
+/** Steps of the log that are remembered. */
+const REMEMBERED_STEPS = 200;
+/** Edits come in bursts; what is remembered follows when they rest, ms. */
+const REMEMBER_AFTER_MS = 800;
+
+/** Remembers a document as the server has it now, so that it opens while the server is away. */
+function remember(id: string, log: readonly LoggedEdit[]): AppThunk {
+  return (dispatch, getState) => {
+    const open = getState().documents.open[id];
+    if (open === undefined) return;
+    const { collection, base, revision } = open;
+    const document = { id, revision, body: base, updatedAtMs: Date.now() };
+    void dispatch(
+      keepBeside((kept) =>
+        kept.keepDocument({ id, collection, document, log: log.slice(-REMEMBERED_STEPS) }),
+      ),
+    );
+  };
+}
+
+const soon = new Map<string, ReturnType<typeof setTimeout>>();
+
+function rememberSoon(id: string): AppThunk {
+  return (dispatch, getState) => {
+    clearTimeout(soon.get(id));
+    soon.set(
+      id,
+      setTimeout(() => {
+        const { undo: steps = [] } = getState().documents.open[id]?.stacks ?? {};
+        dispatch(
+          remember(
+            id,
+            steps.map((step) => ({ ...step, id: null, revision: 0 })),
+          ),
+        );
+      }, REMEMBER_AFTER_MS),
+    );
   };
 }
 
@@ -232,6 +287,7 @@ function flush(id: string): AppThunk<Promise<void>> {
         queues.retries(id).succeeded();
         dispatch(acknowledged({ id, revision: taken.revision }));
         dispatch(keep(id));
+        dispatch(rememberSoon(id));
       }
     } catch (error) {
       await dispatch(sendFailed(id, error));
@@ -276,6 +332,7 @@ function catchUp(id: string): AppThunk<Promise<void>> {
       return;
     }
     dispatch(opened({ collection: open.collection, document, log, pending: moved.edits }));
+    dispatch(remember(id, log));
     dispatch(keep(id));
     setTimeout(() => void dispatch(flush(id)));
   };

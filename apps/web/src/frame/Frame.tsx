@@ -12,6 +12,7 @@ import type { ComponentType, ReactNode } from 'react';
 import { NavLink, Outlet, useNavigation } from 'react-router';
 import { preferred } from '../app/preferences';
 import { useAppDispatch, useAppSelector } from '../app/store';
+import { NewerProgram } from '../keeping/NewerProgram';
 import { KeepingNotices } from '../keeping/KeepingNotices';
 import { ShortcutHelp } from './ShortcutHelp';
 
@@ -74,6 +75,7 @@ export function Frame() {
         <Outlet />
       </Box>
       <ShortcutHelp />
+      <NewerProgram />
     </Box>
   );
 }

@@ -1,7 +1,8 @@
 import type { RunEvent, RunHead } from '@lean-clasp/core/formats';
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
 import type { BenchKit } from '../bench/bench-kit';
-import type { Edit } from '../documents/history';
+import type { ServerDocument } from '../documents/documents-slice';
+import type { Edit, LoggedEdit } from '../documents/history';
 
 /** Edits of one document made in one window that the server does not have yet. */
 export interface KeptEdits {
@@ -14,6 +15,15 @@ export interface KeptEdits {
   readonly revision: number;
   readonly edits: readonly Edit[];
   readonly keptAtMs: number;
+}
+
+/** A document as it was last seen, to open it again where the server is away. */
+export interface KeptDocument {
+  readonly id: string;
+  readonly collection: 'builds' | 'shops';
+  readonly document: ServerDocument;
+  /** The newest steps, as far as undo is likely to go. */
+  readonly log: readonly LoggedEdit[];
 }
 
 /** A run begun or followed in this browser, with what it is conducted with. */
@@ -32,6 +42,7 @@ export interface KeptEvent {
 
 interface Schema extends DBSchema {
   readonly edits: { readonly key: [string, string]; readonly value: KeptEdits };
+  readonly documents: { readonly key: string; readonly value: KeptDocument };
   readonly runs: { readonly key: string; readonly value: KeptRun };
   readonly events: {
     readonly key: [string, string, number];
@@ -47,6 +58,8 @@ export interface Kept {
   readonly edits: () => Promise<readonly KeptEdits[]>;
   /** Writes what waits in a window for a document, or forgets it when nothing does. */
   readonly keepEdits: (kept: KeptEdits) => Promise<void>;
+  readonly document: (id: string) => Promise<KeptDocument | undefined>;
+  readonly keepDocument: (kept: KeptDocument) => Promise<void>;
   readonly runs: () => Promise<readonly KeptRun[]>;
   readonly run: (id: string) => Promise<KeptRun | undefined>;
   readonly keepRun: (run: KeptRun) => Promise<void>;
@@ -61,6 +74,7 @@ async function openKept(): Promise<IDBPDatabase<Schema>> {
   return openDB<Schema>(DATABASE, 1, {
     upgrade: (db) => {
       db.createObjectStore('edits', { keyPath: ['document', 'window'] });
+      db.createObjectStore('documents', { keyPath: 'id' });
       db.createObjectStore('runs', { keyPath: 'head.id' });
       db.createObjectStore('events', { keyPath: ['run', 'device', 'seq'] }).createIndex('run', 'run');
     },
@@ -83,6 +97,10 @@ export function keptInBrowser(): Kept {
     keepEdits: async (kept) => {
       if (kept.edits.length === 0) await (await db()).delete('edits', [kept.document, kept.window]);
       else await (await db()).put('edits', kept);
+    },
+    document: async (id) => (await db()).get('documents', id),
+    keepDocument: async (kept) => {
+      await (await db()).put('documents', kept);
     },
     runs: async () => (await db()).getAll('runs'),
     run: async (id) => (await db()).get('runs', id),

@@ -1,0 +1,18 @@
+import { Workbox } from 'workbox-window';
+
+/**
+ * Keeps the program itself in the browser, so that it opens without the server. Browsers allow that on this machine and over
+ * HTTPS only; elsewhere it opens from the server alone.
+ * @param onNewer called when a newer program is ready; what it is given loads it.
+ */
+export function keepProgram(onNewer: (load: () => void) => void): void {
+  if (!('serviceWorker' in navigator)) return;
+  const worker = new Workbox('/sw.js');
+  worker.addEventListener('waiting', () =>
+    onNewer(() => {
+      worker.addEventListener('controlling', () => location.reload());
+      worker.messageSkipWaiting();
+    }),
+  );
+  worker.register().catch(() => undefined);
+}
