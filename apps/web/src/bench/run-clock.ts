@@ -29,7 +29,8 @@ export function makeRunClock({ wall, even }: Clocks): RunClock {
   let apartMs = 0;
   const now = () => startMs + even();
   return {
-    now: () => Math.round(now()),
+    // Wall clocks tell whole milliseconds that have passed.
+    now: () => Math.ceil(now()),
     jumped: () => {
       const byMs = wall() - now() - apartMs;
       if (Math.abs(byMs) < TOGETHER_MS) return null;
