@@ -1,6 +1,10 @@
-import type { RunDocument } from '@lean-clasp/core/formats';
 import { type Page } from '@playwright/test';
 import { expect, prefer, retype, test } from './fixtures';
+
+/** What of a run is looked at here. */
+interface Run {
+  readonly events: readonly { readonly kind: string }[];
+}
 
 const NOON = new Date('2026-04-14T12:00:00').getTime();
 
@@ -74,13 +78,13 @@ test('a run by the clock: fuses, undo, reload, trouble, and a log entry that out
 });
 
 /** The run that is on, whole, as the server has it. */
-async function runningAt(page: Page, url: string): Promise<RunDocument | undefined> {
+async function runningAt(page: Page, url: string): Promise<Run | undefined> {
   const { runs } = (await (await page.request.get(`${url}/api/runs?state=running`)).json()) as {
     runs: { id: string }[];
   };
   const id = runs[0]?.id;
   if (id === undefined) return undefined;
-  return (await (await page.request.get(`${url}/api/runs/${id}`)).json()) as RunDocument;
+  return (await (await page.request.get(`${url}/api/runs/${id}`)).json()) as Run;
 }
 
 test('the clock is started with the server gone, and the run comes in with its events', async ({
@@ -179,7 +183,7 @@ test('a page that was left open takes nothing from a run that ended elsewhere', 
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Given up' })).toBeVisible();
   const id = address.split('/').at(-1) ?? '';
-  const run = (await (await page.request.get(`${app.url}/api/runs/${id}`)).json()) as RunDocument;
+  const run = (await (await page.request.get(`${app.url}/api/runs/${id}`)).json()) as Run;
   expect(run.events.map(({ kind }) => kind)).toEqual(['done', 'abandon']);
 });
 

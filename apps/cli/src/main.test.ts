@@ -1,7 +1,8 @@
-import { writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DEMO_SHOP } from '@lean-clasp/core/demo';
+import { openDatabase } from '@lean-clasp/store';
 import { main } from './main';
 
 async function run(args: readonly string[], input = '') {
@@ -160,5 +161,32 @@ describe('lean-clasp plan', () => {
     const { code, out, err } = await run(['plan'], '{"template":"edge-panel","answers":{"boards":1}}');
     expect([code, out]).toEqual([2, '']);
     expect(JSON.parse(err)).toMatchObject({ error: { field: 'answers.boards' } });
+  });
+});
+
+describe('lean-clasp backup and restore', () => {
+  it('copies a folder’s database and puts it back, saying where each lies', async () => {
+    const data = mkdtempSync(join(tmpdir(), 'lean-clasp-cli-'));
+    const db = await openDatabase(data);
+    await db.destroy();
+    const made = await run(['backup', '--data', data]);
+    expect([made.code, made.err]).toEqual([0, '']);
+    expect(existsSync(made.out)).toBe(true);
+    const named = join(data, 'mine.sqlite');
+    expect((await run(['backup', '--data', data, '--to', named])).out).toBe(named);
+    const back = await run(['restore', named, '--data', data]);
+    expect([back.code, back.err]).toEqual([0, '']);
+    expect(back.out).toContain('what was there before lies at');
+    rmSync(data, { recursive: true });
+  });
+
+  it('says in words what cannot be', async () => {
+    const data = mkdtempSync(join(tmpdir(), 'lean-clasp-cli-'));
+    const none = await run(['backup', '--data', data]);
+    expect(none.code).toBe(3);
+    expect(none.err).toContain('There is no database at');
+    expect((await run(['restore', '--data', data])).code).toBe(2);
+    expect((await run(['restore', join(data, 'ghost'), '--data', data])).err).toContain('There is no file');
+    rmSync(data, { recursive: true });
   });
 });

@@ -1,11 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { text } from 'node:stream/consumers';
+import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { listAdhesives } from '@lean-clasp/core/adhesives';
 import { InputError } from '@lean-clasp/core/basics';
 import { listClampKinds } from '@lean-clasp/core/clamps';
 import { listSpecies } from '@lean-clasp/core/materials';
 import { listSpreadMethods } from '@lean-clasp/core/spread';
+import { backUp, restore, StorageError } from '@lean-clasp/store';
+import envPaths from 'env-paths';
 import { createCalculator, errorBody, planReply } from '@lean-clasp/validation';
 import { formatFor, saidPlan } from '@lean-clasp/words';
 import { SENSOR_PORT, startSensor } from './sensor';
@@ -14,11 +17,13 @@ const USAGE = `lean-clasp plan [--in FILE]            a build, or a kind with it
 lean-clasp calc NAME [--in FILE]   one JSON object in, one JSON object out
 lean-clasp calc --list             calculations with their JSON Schemas
 lean-clasp list species|adhesives|clamps|methods
+lean-clasp backup [--data DIR] [--to FILE]   copies the database, also while a server uses it
+lean-clasp restore FILE [--data DIR]   puts a copy in its place; the server must be stopped
 lean-clasp sensor [--port N] [--seed N]   a stand-in for a thermo-hygrometer, until it is stopped
 `;
 
 /** Exit codes of the command. */
-const EXIT = Object.freeze({ ok: 0, badInput: 2 });
+const EXIT = Object.freeze({ ok: 0, badInput: 2, storage: 3 });
 
 const CATALOGUES: Readonly<Record<string, () => readonly unknown[]>> = {
   species: listSpecies,
@@ -45,6 +50,10 @@ export async function main(args: readonly string[], terminal: Terminal = process
   try {
     return await dispatch(args, terminal);
   } catch (error) {
+    if (error instanceof StorageError) {
+      terminal.err(error.message);
+      return EXIT.storage;
+    }
     if (!(error instanceof InputError)) throw error;
     terminal.err(JSON.stringify(errorBody(error)));
     return EXIT.badInput;
@@ -66,8 +75,17 @@ async function dispatch(args: readonly string[], terminal: Terminal): Promise<nu
     terminal.out(JSON.stringify(saidPlan(reply, formatFor('metric'))));
     return EXIT.ok;
   }
+  if (command === 'backup') {
+    terminal.out(await backUp(dataFolder(values.data), Date.now(), values.to));
+    return EXIT.ok;
+  }
+  if (command === 'restore') return runRestore(name, values.data, terminal);
   if (command !== 'calc') {
-    throw usageError('command', `There is no command "${command}".`, 'plan, calc, list or sensor');
+    throw usageError(
+      'command',
+      `There is no command "${command}".`,
+      'plan, calc, list, backup, restore or sensor',
+    );
   }
   const calculator = createCalculator();
   if (values.list === true) {
@@ -79,6 +97,21 @@ async function dispatch(args: readonly string[], terminal: Terminal): Promise<nu
   }
   const source = values.in === undefined ? await terminal.readInput() : readFile(values.in);
   terminal.out(JSON.stringify(calculator.run(name, parseJson(source))));
+  return EXIT.ok;
+}
+
+/** Where the server keeps its data unless told otherwise. */
+const dataFolder = (named: string | undefined): string =>
+  resolve(named ?? process.env.LEAN_CLASP_DATA ?? envPaths('lean-clasp', { suffix: '' }).data);
+
+async function runRestore(
+  copy: string | undefined,
+  data: string | undefined,
+  terminal: Terminal,
+): Promise<number> {
+  if (copy === undefined) throw usageError('file', 'Say which copy.', 'the path of a copy');
+  const before = await restore(dataFolder(data), resolve(copy), Date.now());
+  terminal.out(before === null ? 'Restored.' : `Restored; what was there before lies at ${before}`);
   return EXIT.ok;
 }
 
@@ -119,6 +152,8 @@ function parsed(args: readonly string[]) {
         list: { type: 'boolean' },
         port: { type: 'string' },
         seed: { type: 'string' },
+        data: { type: 'string' },
+        to: { type: 'string' },
         help: { type: 'boolean', short: 'h' },
       },
     });
@@ -126,7 +161,7 @@ function parsed(args: readonly string[]) {
     throw usageError(
       'options',
       error instanceof Error ? error.message : 'Unknown option.',
-      '--in FILE, --list, --port N, --seed N, --help',
+      '--in FILE, --list, --port N, --seed N, --data DIR, --to FILE, --help',
     );
   }
 }

@@ -2,7 +2,7 @@ import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { STARTER_SHOP } from '@lean-clasp/core/templates';
 import { DEMO_SHOP, pastAir, pastRuns, stageFloor, wagonBuilds } from '@lean-clasp/core/demo';
 import { SHOP_ID } from './http/app';
-import type { AirLog, DocumentStore, RunStore } from './store';
+import type { AirLog, DocumentStore, RunStore } from '@lean-clasp/store';
 
 /** Id of the demo's panel, stable so that links to it last. */
 const STAGE_FLOOR_ID = 'stage-floor';

@@ -21,18 +21,23 @@ import type { Logger } from 'pino';
 import type { ServerOptions } from './config/options';
 import { airWatch, READ_EVERY_MS } from './air/air-watch';
 import { createApp, SHOP_ID } from './http/app';
+import { ownHosts } from './http/own-host';
 import { runStream } from './http/run-stream';
 import { seed } from './seed';
 import { type WorkerProgram, workPool } from './work/pool';
 import {
   airLog,
+  copyWhenDue,
+  databasePath,
   documentStore,
+  lockFolder,
   openDatabase,
+  prepareFolder,
   runStore,
   upgradeBuilds,
   upgradeRuns,
   type UpgradeOutcome,
-} from './store';
+} from '@lean-clasp/store';
 
 /** A server that answers. */
 export interface RunningServer {
@@ -40,6 +45,8 @@ export interface RunningServer {
   readonly stop: () => Promise<void>;
 }
 
+/** How often it is looked whether a copy of the database is due, ms. */
+const COPY_LOOK_EVERY_MS = 3_600_000;
 /** Ports tried above the default before asking the system for any free one. */
 const FALLBACK_PORTS = 10;
 
@@ -54,7 +61,12 @@ export interface ServerWorld {
 
 /** Opens the database, seeds it if empty, and listens. */
 export async function startServer(options: ServerOptions, world: ServerWorld): Promise<RunningServer> {
-  const db = await openDatabase(options.dataDir);
+  prepareFolder(options.dataDir);
+  const lock = lockFolder(options.dataDir);
+  const db = await openDatabase(options.dataDir).catch((error: unknown) => {
+    lock.release();
+    throw error;
+  });
   const validator = createValidator();
   // Woods and methods of the shop's own are known without asking the database, which an edit holds while it is checked.
   let shopNow: ShopDocument = STARTER_SHOP;
@@ -111,26 +123,41 @@ export async function startServer(options: ServerOptions, world: ServerWorld): P
     pool,
     stream,
     now: world.now,
+    hosts: ownHosts(options.host, options.names),
     builds,
     shops,
     runs,
     validator,
     makeId: () => randomUUID(),
     logger: world.logger,
+    database: databasePath(options.dataDir),
     webRoot: world.webRoot,
     version: world.version,
   });
   const reading = setInterval(() => {
     air.report().catch((error: unknown) => world.logger.error({ err: error }, 'the sensor was not read'));
   }, READ_EVERY_MS).unref();
+  const copy = () => {
+    copyWhenDue(options.dataDir, world.now()).catch((error: unknown) =>
+      world.logger.error({ err: error }, 'no copy was made'),
+    );
+  };
+  copy();
+  const copying = setInterval(copy, COPY_LOOK_EVERY_MS).unref();
   const server = createServer(app);
-  await listen(server, options);
+  await listen(server, options).catch(async (error: unknown) => {
+    await pool.close();
+    await db.destroy();
+    lock.release();
+    throw error;
+  });
   const { port } = server.address() as AddressInfo;
   const shownHost = options.host === '0.0.0.0' || options.host === '::' ? 'localhost' : options.host;
   return {
     url: `http://${shownHost.includes(':') ? `[${shownHost}]` : shownHost}:${port}`,
     stop: async () => {
       clearInterval(reading);
+      clearInterval(copying);
       stream.close();
       const closed = new Promise<void>((done) => server.close(() => done()));
       server.closeIdleConnections();
@@ -138,6 +165,7 @@ export async function startServer(options: ServerOptions, world: ServerWorld): P
       await closed;
       await pool.close();
       await db.destroy();
+      lock.release();
     },
   };
 }

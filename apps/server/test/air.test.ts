@@ -6,7 +6,7 @@ import { createValidator } from '@lean-clasp/validation';
 import request from 'supertest';
 import { airWatch } from '../src/air/air-watch';
 import { equilibriumMoisturePct } from '@lean-clasp/core/materials';
-import { type AirLog, airLog, openDatabase } from '../src/store';
+import { type AirLog, airLog, openDatabase } from '@lean-clasp/store';
 import { startTestServer } from './start';
 
 type Answer = { readonly status: number; readonly body: string };
@@ -160,6 +160,50 @@ describe('airWatch', () => {
       expect(await log.all()).toHaveLength(1);
     } finally {
       await db.destroy();
+    }
+  });
+
+  it('is asked once, however many pages want to know at the same time', async () => {
+    answer = reading(19, 50, '2026-11-24T08:00:00Z');
+    const watch = airWatch({
+      shop: () => Promise.resolve(shopAt(address)),
+      validator: createValidator(),
+      log: nothing,
+      now: () => START,
+    });
+    asked = 0;
+    const reports = await Promise.all(Array.from({ length: 50 }, () => watch.report()));
+    expect(asked).toBe(1);
+    expect(new Set(reports.map(({ air }) => air?.tempC))).toEqual(new Set([19]));
+  });
+
+  it('takes no more of an answer than a reading is long, from one that never ends', async () => {
+    let written = 0;
+    const endless = createServer((_request, response) => {
+      const more = setInterval(() => {
+        response.write('x'.repeat(64_000));
+        written += 64_000;
+      }, 1);
+      response.on('close', () => clearInterval(more));
+    });
+    await new Promise<void>((done) => endless.listen(0, '127.0.0.1', done));
+    const { port } = endless.address() as AddressInfo;
+    const watch = airWatch({
+      shop: () => Promise.resolve(shopAt(`http://127.0.0.1:${port}/`)),
+      validator: createValidator(),
+      log: nothing,
+      now: () => START,
+    });
+    try {
+      expect((await watch.report()).air).toBeNull();
+      await new Promise((done) => setTimeout(done, 200));
+      const cut = written;
+      await new Promise((done) => setTimeout(done, 200));
+      expect(written).toBe(cut);
+      expect(written).toBeLessThan(2_000_000);
+    } finally {
+      endless.closeAllConnections();
+      await new Promise((done) => endless.close(done));
     }
   });
 

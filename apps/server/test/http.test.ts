@@ -1,5 +1,6 @@
 import type { RunDocument } from '@lean-clasp/core/formats';
 import request from 'supertest';
+import { ownHosts } from '../src/http/own-host';
 import { startTestServer, type TestServer } from './start';
 
 let server: TestServer;
@@ -337,7 +338,38 @@ describe('runs', () => {
   });
 });
 
+describe('another name for this server', () => {
+  it.each(['evil.example', 'evil.example:80', 'localhost.evil.example', '127.0.0.1.evil.example'])(
+    'is refused for every method, whatever the page says of itself: %s',
+    async (host) => {
+      for (const ask of [
+        api().get('/api/builds'),
+        api().get('/'),
+        api().delete('/api/builds/stage-floor').set('origin', `http://${host}`),
+        api().post('/api/calc/emc').set('origin', `http://${host}`).send({ tempC: 20, rhPct: 50 }),
+      ]) {
+        const response = await ask.set('host', host).expect(421);
+        expect(response.body).toMatchObject({ error: { code: 'other-host' } });
+      }
+      await api().get('/api/builds/stage-floor').expect(200);
+    },
+  );
+
+  it('is known where it is this machine', async () => {
+    const port = new URL(server.url).port;
+    await api().get('/api/health').set('host', `LocalHost:${port}`).expect(200);
+    expect([...ownHosts('0.0.0.0', ['Bench.lan'])]).toEqual(
+      expect.arrayContaining(['localhost', '127.0.0.1', '[::1]', 'bench.lan']),
+    );
+  });
+});
+
 describe('other sites', () => {
+  it('may not even read, where the browser says that they ask', async () => {
+    await api().get('/api/builds').set('sec-fetch-site', 'cross-site').expect(403);
+    await api().get('/api/builds').set('sec-fetch-site', 'same-origin').expect(200);
+  });
+
   it('may not change anything', async () => {
     const response = await api()
       .post('/api/calc/emc')

@@ -1,4 +1,4 @@
-import { copyFileSync, existsSync, mkdtempSync } from 'node:fs';
+import { copyFileSync, existsSync, mkdtempSync, readdirSync, renameSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -35,6 +35,40 @@ describe('readOptions', () => {
 
   it.each([[['--port', 'many']], [['--port', '70000']], [['--colour', 'red']]])('refuses %j', (args) => {
     expect(() => readOptions(args, {})).toThrow(InputError);
+  });
+});
+
+describe('a folder that is in use, or goes away', () => {
+  it('is refused to a second server, which says why', async () => {
+    const first = await startTestServer();
+    await expect(startTestServer({ dataDir: first.dataDir })).rejects.toThrow(/Another server already uses/);
+    await request(first.url).get('/api/builds').expect(200);
+    await first.discard();
+  });
+
+  it('refuses changes while its file is gone, in words, and goes on when it is back', async () => {
+    const server = await startTestServer();
+    const path = join(server.dataDir, 'lean-clasp.sqlite');
+    renameSync(path, `${path}.away`);
+    const asked = { template: 'reglue', name: 'Seat', project: '', service: 'dry', answers: {} };
+    const refused = await request(server.url).post('/api/builds').send(asked).expect(503);
+    expect(refused.body).toMatchObject({ error: { code: 'storage-gone' } });
+    await request(server.url).get('/api/health').expect(200);
+    renameSync(`${path}.away`, path);
+    await request(server.url).post('/api/builds').send(asked).expect(201);
+    await server.discard();
+  });
+
+  it('is copied at the start, and told where a copy can be found', async () => {
+    const server = await startTestServer();
+    const copies = join(server.dataDir, 'copies');
+    const deadline = Date.now() + 10_000;
+    while (!existsSync(copies) || readdirSync(copies).every((name) => name.endsWith('.half'))) {
+      if (Date.now() > deadline) throw new Error('no copy was made');
+      await new Promise((done) => setTimeout(done, 50));
+    }
+    expect(readdirSync(copies)[0]).toMatch(/^lean-clasp-2026-05-\d\dT\d{6}\.sqlite$/);
+    await server.discard();
   });
 });
 
@@ -78,7 +112,8 @@ describe('a server', () => {
     const port = await new Promise<number>((done) => {
       squatter.listen(0, '127.0.0.1', () => done((squatter.address() as { port: number }).port));
     });
-    const options = { dataDir: ':memory:', port, host: '127.0.0.1', demo: false, sensor: null };
+    const dataDir = mkdtempSync(join(tmpdir(), 'lean-clasp-port-'));
+    const options = { dataDir, port, host: '127.0.0.1', names: [], demo: false, sensor: null };
     const moved = await startServer({ ...options, portNamed: false }, world);
     expect(moved.url).not.toContain(`:${port}`);
     await moved.stop();

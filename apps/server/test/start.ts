@@ -23,7 +23,15 @@ export async function startTestServer(
 ): Promise<TestServer> {
   const dataDir = options.dataDir ?? mkdtempSync(join(tmpdir(), 'lean-clasp-http-'));
   const running = await startServer(
-    { dataDir, port: 0, portNamed: true, host: '127.0.0.1', demo: options.demo ?? true, sensor: null },
+    {
+      dataDir,
+      port: 0,
+      portNamed: true,
+      host: '127.0.0.1',
+      names: [],
+      demo: options.demo ?? true,
+      sensor: null,
+    },
     { logger: pino({ level: 'silent' }), now: () => 1_780_000_000_000, version: 'test', worker: WORKER },
   );
   return {

@@ -12,7 +12,7 @@ import {
 } from '@lean-clasp/core/air';
 import type { ShopDocument } from '@lean-clasp/core/formats';
 import type { Validator } from '@lean-clasp/validation';
-import type { AirLog } from '../store';
+import type { AirLog } from '@lean-clasp/store';
 
 /** The shop's sensor as far as this server has asked it. */
 export interface AirWatch {
@@ -37,6 +37,8 @@ export const READ_EVERY_MS = 600_000;
 const ASK_EVERY_MS = 20_000;
 /** One that takes longer counts as silent. */
 const PATIENCE_MS = 2000;
+/** How sensors are asked. */
+const SCHEMES: readonly string[] = ['http:', 'https:'];
 /** Longer answers are not readings. */
 const MOST_CHARACTERS = 4000;
 /** Readings closer together than this are not worth keeping. */
@@ -58,18 +60,26 @@ export function airWatch({ shop, validator, log, now }: AirWorld): AirWatch {
     keptAtMs = takenAtMs;
     await log.keep(address, [{ ...air, takenAtMs }]);
   };
+  let asking: Promise<AirReport> | null = null;
+  const report = async (): Promise<AirReport> => {
+    const address = (await shop())?.sensor?.address ?? null;
+    if (address === null) return NO_SENSOR;
+    const before = known !== null && known.address === address ? known : null;
+    if (before !== null && now() - before.askedAtMs < ASK_EVERY_MS) return before.report;
+    const asked = await ask(address, validator);
+    const answer = afterAsking(before?.report ?? (await remembered(log, address)), asked, now());
+    if (before === null) keptAtMs = Number.NEGATIVE_INFINITY;
+    known = { address, report: answer, askedAtMs: now() };
+    await keep(address, answer);
+    return answer;
+  };
   return {
-    report: async () => {
-      const address = (await shop())?.sensor?.address ?? null;
-      if (address === null) return NO_SENSOR;
-      const before = known !== null && known.address === address ? known : null;
-      if (before !== null && now() - before.askedAtMs < ASK_EVERY_MS) return before.report;
-      const asked = await ask(address, validator);
-      const report = afterAsking(before?.report ?? (await remembered(log, address)), asked, now());
-      if (before === null) keptAtMs = Number.NEGATIVE_INFINITY;
-      known = { address, report, askedAtMs: now() };
-      await keep(address, report);
-      return report;
+    // However many pages ask, the sensor is asked once.
+    report: () => {
+      asking ??= report().finally(() => {
+        asking = null;
+      });
+      return asking;
     },
     series: async (days) => {
       const own = await shop();
@@ -93,11 +103,24 @@ async function remembered(log: AirLog, address: string): Promise<AirReport> {
   return { ...NO_SENSOR, air, takenAtMs };
 }
 
+/** The text of an answer; null as soon as it is longer than a reading, however much more would come. */
+async function shortText(response: Response): Promise<string | null> {
+  const decoder = new TextDecoder();
+  let text = '';
+  for await (const chunk of response.body ?? []) {
+    text += decoder.decode(chunk, { stream: true });
+    // Leaving the loop ends the stream.
+    if (text.length > MOST_CHARACTERS) return null;
+  }
+  return text;
+}
+
 async function ask(address: string, validator: Validator): Promise<Asked> {
   try {
+    if (!SCHEMES.includes(new URL(address).protocol)) return { kind: 'no-answer' };
     const response = await fetch(address, { signal: AbortSignal.timeout(PATIENCE_MS), redirect: 'error' });
-    const body = await response.text();
-    if (!response.ok || body.length > MOST_CHARACTERS) return { kind: 'no-answer' };
+    const body = response.ok ? await shortText(response) : null;
+    if (body === null) return { kind: 'no-answer' };
     return { kind: 'reading', reading: validator.check(AirReadingSchema, JSON.parse(body)) };
   } catch {
     // Refused, too slow, no JSON, or not a reading: to the person all of these are a sensor that does not answer.

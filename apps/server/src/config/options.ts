@@ -10,6 +10,8 @@ export interface ServerOptions {
   /** True when the person named the port, so that a taken one is an error and not a reason to move on. */
   readonly portNamed: boolean;
   readonly host: string;
+  /** Names of this machine on the shop's network, beside its addresses. */
+  readonly names: readonly string[];
   readonly demo: boolean;
   /** Address of a sensor that a new shop goes by; null for none. */
   readonly sensor: string | null;
@@ -34,6 +36,7 @@ export function readOptions(
     port: portText === undefined ? DEFAULT_PORT : portOf(portText),
     portNamed: portText !== undefined,
     host: values.host ?? env.LEAN_CLASP_HOST ?? '127.0.0.1',
+    names: values.name ?? [],
     demo: values.demo ?? false,
     sensor: values.sensor ?? null,
   };
@@ -47,6 +50,7 @@ function parse(args: readonly string[]) {
         data: { type: 'string' },
         port: { type: 'string' },
         host: { type: 'string' },
+        name: { type: 'string', multiple: true },
         demo: { type: 'boolean' },
         sensor: { type: 'string' },
       },
@@ -56,7 +60,7 @@ function parse(args: readonly string[]) {
       'inconsistent',
       'options',
       error instanceof Error ? error.message : 'Unknown option.',
-      '--data DIR --port N --host H --demo --sensor ADDRESS',
+      '--data DIR --port N --host H --name NAME --demo --sensor ADDRESS',
     );
   }
 }

@@ -9,15 +9,17 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import sirv from 'sirv';
-import type { DocumentStore, RunStore } from '../store';
+import type { DocumentStore, RunStore } from '@lean-clasp/store';
 import type { AirWatch } from '../air/air-watch';
 import { binRoutes } from './bin-routes';
 import { buildRoutes } from './build-routes';
 import { calcRoutes } from './calc-routes';
+import { whileThere } from './while-there';
 import { documentRoutes } from './document-routes';
 import { answerErrors, notFound } from './errors';
 import { runRoutes } from './run-routes';
 import type { RunStream } from './run-stream';
+import { requireOwnHost } from './own-host';
 import { requireOwnOrigin } from './same-origin';
 import { refuseDeep, refuseUnsound } from './sound-body';
 import type { WorkPool } from '../work/pool';
@@ -32,8 +34,12 @@ export interface AppDeps {
   readonly runs: RunStore;
   readonly stream: RunStream;
   readonly now: () => number;
+  /** Names by which the server may be called. */
+  readonly hosts: ReadonlySet<string>;
   readonly air: AirWatch;
   readonly pool: WorkPool;
+  /** The database's file, which somebody may take away. */
+  readonly database: string;
   readonly validator: Validator;
   readonly makeId: () => string;
   readonly logger: Logger;
@@ -71,6 +77,7 @@ export function createApp(deps: AppDeps): Express {
   app.disable('x-powered-by');
   app.use(
     pinoHttp({ logger: deps.logger, autoLogging: false }),
+    requireOwnHost(deps.hosts),
     helmet({
       contentSecurityPolicy: CONTENT_POLICY,
       // Plain HTTP on the workshop's own network: no promise of TLS that the next visit could not keep.
@@ -85,6 +92,7 @@ export function createApp(deps: AppDeps): Express {
     requireOwnOrigin,
     express.json({ limit: BODY_LIMIT, strict: false, type: () => true, verify: refuseDeep }),
     refuseUnsound,
+    whileThere(deps.database),
     apiRoutes(deps),
   );
   if (deps.webRoot !== undefined && existsSync(deps.webRoot)) serveWeb(app, deps.webRoot);

@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import type { BuildDocument } from '@lean-clasp/core/formats';
-import type { DocumentStore } from '../store';
+import type { DocumentStore } from '@lean-clasp/store';
 import { httpError } from './errors';
 import { pageAsked } from './paging';
 

@@ -4,7 +4,7 @@ import { type BuildStart, newBuild } from '@lean-clasp/core/templates';
 import type { Validator } from '@lean-clasp/validation';
 import { Type } from '@sinclair/typebox';
 import { Router } from 'express';
-import type { DocumentStore } from '../store';
+import type { DocumentStore } from '@lean-clasp/store';
 import { documentRoutes } from './document-routes';
 import { httpError, onlyMethods } from './errors';
 import { pageAsked } from './paging';

@@ -2,7 +2,7 @@ import { Type } from '@sinclair/typebox';
 import type { Validator } from '@lean-clasp/validation';
 import { Router } from 'express';
 import type { Operation } from 'rfc6902';
-import type { DocumentStore } from '../store';
+import type { DocumentStore } from '@lean-clasp/store';
 import { HttpError, httpError, onlyMethods } from './errors';
 import { textOf } from './paging';
 

@@ -1,4 +1,5 @@
 import { InputError } from '@lean-clasp/core/basics';
+import { inWords, StorageError } from '@lean-clasp/store';
 import { type ErrorBody, errorBody } from '@lean-clasp/validation';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 
@@ -63,6 +64,15 @@ export const onlyMethods =
 function asHttpError(error: unknown): HttpError | undefined {
   if (error instanceof HttpError) return error;
   if (error instanceof InputError) return new HttpError(422, { ...errorBody(error) });
+  const stored = inWords(error, 'the database');
+  if (stored instanceof StorageError) {
+    return httpError(
+      stored.code === 'full' ? 507 : 503,
+      `storage-${stored.code}`,
+      stored.message,
+      stored.remedy,
+    );
+  }
   const type = fieldOf(error, 'type');
   return PARSER_ANSWERS[String(type)]?.() ?? REQUEST_ANSWERS[Number(fieldOf(error, 'status'))]?.();
 }

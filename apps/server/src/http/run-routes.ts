@@ -3,7 +3,7 @@ import { RunDocumentSchema, type RunEvent, RunEventSchema, type RunHead } from '
 import type { Validator } from '@lean-clasp/validation';
 import { Type } from '@sinclair/typebox';
 import { type Request, Router } from 'express';
-import type { RunStore } from '../store';
+import type { RunStore } from '@lean-clasp/store';
 import { httpError, onlyMethods } from './errors';
 import { pageAsked, textOf } from './paging';
 import type { RunStream } from './run-stream';

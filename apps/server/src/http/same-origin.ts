@@ -8,14 +8,16 @@ import { httpError } from './errors';
 export const requireOwnOrigin: RequestHandler = (request, _response, next) => {
   const { origin, host } = request.headers;
   const reads = request.method === 'GET' || request.method === 'HEAD';
-  if (reads || origin === undefined || hostOf(origin) === host) {
+  // Browsers say so themselves where a page of another site asks; nothing there has any business with this.
+  const elsewhere = request.headers['sec-fetch-site'] === 'cross-site';
+  if (!elsewhere && (reads || origin === undefined || hostOf(origin) === host)) {
     next();
     return;
   }
   throw httpError(
     403,
     'other-origin',
-    'Another site may not change anything here.',
+    'Another site may not ask or change anything here.',
     'requests from this app itself',
   );
 };

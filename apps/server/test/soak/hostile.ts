@@ -29,7 +29,7 @@ const ABSURD: readonly unknown[] = [
   0,
   1e308,
   -1e308,
-  9007199254740993,
+  2 ** 53 + 2,
   5e-324,
   '',
   'x'.repeat(3000),
@@ -111,7 +111,7 @@ function spoiled(value: unknown, random: Random, depth = 0): unknown {
     return random.one(ABSURD);
   if (Array.isArray(value)) {
     if (value.length === 0 || random.chance(0.1))
-      return Array.from({ length: random.whole(3000) }, () => value[0] ?? 1);
+      return Array.from({ length: random.whole(3000) }, () => (value[0] as unknown) ?? 1);
     const at = random.whole(value.length);
     return value.map((each: unknown, i) => (i === at ? spoiled(each, random, depth + 1) : each));
   }

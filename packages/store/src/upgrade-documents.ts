@@ -4,7 +4,7 @@ import type { RunDocument } from '@lean-clasp/core/formats';
 import { summaryOf } from '@lean-clasp/core/runs';
 import { sql } from 'kysely';
 import type { Database } from './database';
-import { DATABASE_FILE } from './database';
+import { DATABASE_FILE } from './folder';
 
 /** A document that could not be brought up to date, and why. It stays as it is. */
 export interface LeftBehind {

@@ -1,5 +1,15 @@
 export { type AirLog, airLog } from './air-log';
+export { backUp, copyNames, copyWhenDue, restore } from './copies';
 export { type Database, openDatabase } from './database';
+export {
+  databasePath,
+  type FolderLock,
+  gone,
+  inWords,
+  lockFolder,
+  prepareFolder,
+  StorageError,
+} from './folder';
 export { type DocumentStore, documentStore, type LoggedEdit, type StoredDocument } from './documents';
 export { type RunPage, type RunStore, runStore } from './runs';
 export { upgradeBuilds, upgradeRuns, type UpgradeOutcome } from './upgrade-documents';
