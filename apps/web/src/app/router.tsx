@@ -21,9 +21,25 @@ const screen = (load: () => Promise<ComponentType>) => {
 
 /** Fetches every screen in the quiet after the first, so that each opens though the server has gone. */
 export async function fetchScreens(): Promise<void> {
-  for (const load of SCREENS) await load().catch(() => undefined);
-  STEPS.forEach(({ id }) => preloadStep(id));
+  for (const load of SCREENS) {
+    await quiet();
+    await load().catch(() => undefined);
+  }
+  for (const { id } of STEPS) {
+    await quiet();
+    preloadStep(id);
+  }
 }
+
+/** Nobody waits longer than this for a screen to be fetched, ms. */
+const NO_LATER_MS = 4000;
+
+/** A moment in which the page has nothing else to do. */
+const quiet = (): Promise<void> =>
+  new Promise((done) => {
+    if ('requestIdleCallback' in globalThis) requestIdleCallback(() => done(), { timeout: NO_LATER_MS });
+    else setTimeout(done, 0);
+  });
 
 /** Fetches what a build's screen needs while the screen's own code is still on its way. */
 const headStart =
