@@ -159,7 +159,10 @@ describe('a database that cannot be opened', () => {
     // As one of an earlier program, in which something stands in the way of what a migration makes.
     db.prepare("delete from kysely_migration where name >= '0005'").run();
     db.close();
-    await expect(openDatabase(folder)).rejects.toThrow(/duplicate column|already exists/);
+    // The binding makes its errors where it was first loaded, so that they may be of another Error than this file's.
+    await expect(openDatabase(folder)).rejects.toMatchObject({
+      message: expect.stringMatching(/duplicate column|already exists/) as string,
+    });
     expect(nameNow()).toBe('Before');
   });
 
