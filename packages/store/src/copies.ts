@@ -1,7 +1,7 @@
 import { existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs';
 import { basename, join } from 'node:path';
 import SQLite from 'better-sqlite3';
-import { databasePath, inWords, lockFolder, prepareFolder, StorageError } from './folder';
+import { checkPages, databasePath, inWords, lockFolder, prepareFolder, StorageError } from './folder';
 
 const COPIES = 'copies';
 const NAME = /^lean-clasp-(\d{4})-(\d{2})-(\d{2})T(\d{2})(\d{2})(\d{2})\.sqlite$/;
@@ -147,8 +147,7 @@ function checkSound(path: string): void {
   try {
     const db = new SQLite(path, { readonly: true });
     try {
-      const [soundness] = db.pragma('quick_check(1)') as { quick_check: string }[];
-      if (soundness?.quick_check !== 'ok') throw Object.assign(new Error(), { code: 'SQLITE_CORRUPT' });
+      checkPages(db);
       db.prepare('select count(*) from documents').get();
     } finally {
       db.close();

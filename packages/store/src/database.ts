@@ -1,7 +1,7 @@
 import { existsSync, renameSync, rmSync, statSync } from 'node:fs';
 import SQLite, { type Database as Sqlite } from 'better-sqlite3';
 import { Kysely, Migrator } from 'kysely';
-import { databasePath, inWords, prepareFolder, StorageError } from './folder';
+import { checkPages, databasePath, inWords, prepareFolder, StorageError } from './folder';
 import { immediateDialect } from './immediate';
 import { migrationProvider } from './migrations';
 import type { Tables } from './tables';
@@ -58,10 +58,7 @@ export async function openDatabase(folder: string): Promise<Database> {
 
 /** Whether a file is a sound database of this program: one of before has no mark, and is known by its tables. */
 function checkOurs(sqlite: Sqlite, path: string): void {
-  const [soundness] = sqlite.pragma('quick_check(1)') as { quick_check: string }[];
-  if (soundness?.quick_check !== 'ok') {
-    throw Object.assign(new Error(soundness?.quick_check), { code: 'SQLITE_CORRUPT' });
-  }
+  checkPages(sqlite);
   const tables = sqlite.prepare("select name from sqlite_master where type = 'table'").pluck().all();
   const marked = sqlite.pragma('application_id', { simple: true }) === APPLICATION_ID;
   if (marked || tables.length === 0 || tables.includes('kysely_migration')) return;

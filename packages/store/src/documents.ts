@@ -1,6 +1,6 @@
 import { sql } from 'kysely';
 import { applyPatch, type Operation } from 'rfc6902';
-import { cursorOf, cursorTo } from './cursor';
+import { cursorOf, cut } from './cursor';
 import type { Database } from './database';
 import type { Tables } from './tables';
 
@@ -109,10 +109,10 @@ export function documentStore<Body>(
 ): DocumentStore<Body> {
   const readable = (body: unknown): boolean =>
     version === null || (body as { version?: unknown } | null)?.version === version;
-  const toDocument = (row: Row): StoredDocument<Body> => ({
+  const toDocument = (row: Row, body = JSON.parse(row.body) as Body): StoredDocument<Body> => ({
     id: row.id,
     revision: row.revision,
-    body: JSON.parse(row.body) as Body,
+    body,
     createdAtMs: row.created_at_ms,
     updatedAtMs: row.updated_at_ms,
   });
@@ -166,9 +166,7 @@ export function documentStore<Body>(
           ]),
         );
       }
-      const rows = await query.execute();
-      const shown = rows.slice(0, limit);
-      const last = shown.at(-1);
+      const { shown, next } = cut(await query.execute(), limit, (row) => [row.updated_at_ms, row.id]);
       return {
         documents: shown.map((row) => ({
           id: row.id,
@@ -179,7 +177,7 @@ export function documentStore<Body>(
           updatedAtMs: row.updated_at_ms,
           deletedAtMs: row.deleted_at_ms,
         })),
-        next: rows.length > limit && last !== undefined ? cursorTo(last.updated_at_ms, last.id) : null,
+        next,
       };
     },
 
@@ -187,7 +185,7 @@ export function documentStore<Body>(
       const row = await rowOf(db, id);
       if (row === undefined) return undefined;
       const body = parsed(row.body);
-      return body !== undefined && readable(body) ? toDocument(row) : undefined;
+      return body !== undefined && readable(body) ? toDocument(row, body as Body) : undefined;
     },
 
     knows: async (id) =>
@@ -230,9 +228,10 @@ export function documentStore<Body>(
         const misfit = patchInto(body, edit.patch);
         if (misfit !== null) return { kind: 'patch-does-not-fit', reason: misfit };
         const at = now();
+        const checked = check(body);
         const next: Row = {
           ...row,
-          body: JSON.stringify(check(body)),
+          body: JSON.stringify(checked),
           revision: row.revision + 1,
           updated_at_ms: at,
         };
@@ -255,8 +254,8 @@ export function documentStore<Body>(
             at_ms: at,
           })
           .execute();
-        written?.(JSON.parse(next.body) as Body);
-        return { kind: 'done', document: toDocument(next) };
+        written?.(checked);
+        return { kind: 'done', document: toDocument(next, checked) };
       }),
 
     history: async (id, afterRevision = 0) => {

@@ -1,6 +1,6 @@
 import { accessSync, constants, existsSync, mkdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import SQLite from 'better-sqlite3';
+import SQLite, { type Database } from 'better-sqlite3';
 
 /** What is wrong with the data folder or its database, in words for whoever started the program. */
 export class StorageError extends Error {
@@ -73,6 +73,14 @@ export function lockFolder(folder: string): FolderLock {
     );
   }
   return { release: () => lock.close() };
+}
+
+/** @throws an error with SQLite's own code where the pages of a database do not hang together. */
+export function checkPages(db: Database): void {
+  const [soundness] = db.pragma('quick_check(1)') as { quick_check: string }[];
+  if (soundness?.quick_check !== 'ok') {
+    throw Object.assign(new Error(soundness?.quick_check), { code: 'SQLITE_CORRUPT' });
+  }
 }
 
 /** What SQLite or the system says, in words; errors of other kinds as they are. */

@@ -1,8 +1,9 @@
 import { InputError } from '@lean-clasp/core/basics';
 import type { RunDocument, RunEvent, RunHead } from '@lean-clasp/core/formats';
 import { alike, merged, type RunSummary, summaryOf } from '@lean-clasp/core/runs';
-import { cursorOf, cursorTo } from './cursor';
+import { cursorOf, cut } from './cursor';
 import type { Database } from './database';
+import type { Tables } from './tables';
 
 /** Some of the runs, the newest start first, and where to go on reading. */
 export interface RunPage {
@@ -36,6 +37,15 @@ export interface RunStore {
   /** @throws InputError where an event that is known is told otherwise. */
   readonly add: (id: string, events: readonly RunEvent[]) => Promise<AddOutcome>;
 }
+
+/** An event as its table keeps it. */
+export const eventRow = (runId: string, event: RunEvent): Tables['run_events'] => ({
+  run_id: runId,
+  device: event.device,
+  seq: event.seq,
+  at_ms: event.atMs,
+  body: JSON.stringify(event),
+});
 
 /** Opens the log of runs. */
 export function runStore(db: Database, now: () => number): RunStore {
@@ -76,12 +86,10 @@ export function runStore(db: Database, now: () => number): RunStore {
           ]),
         );
       }
-      const rows = await query.execute();
-      const shown = rows.slice(0, limit);
-      const last = shown.at(-1);
+      const { shown, next } = cut(await query.execute(), limit, (row) => [row.started_at_ms, row.id]);
       return {
         runs: shown.map(({ summary }) => JSON.parse(summary) as RunSummary),
-        next: rows.length > limit && last !== undefined ? cursorTo(last.started_at_ms, last.id) : null,
+        next,
       };
     },
 
@@ -139,15 +147,7 @@ export function runStore(db: Database, now: () => number): RunStore {
         if (fresh.length === 0) return { kind: 'added', fresh, run };
         await trx
           .insertInto('run_events')
-          .values(
-            fresh.map((event) => ({
-              run_id: id,
-              device: event.device,
-              seq: event.seq,
-              at_ms: event.atMs,
-              body: JSON.stringify(event),
-            })),
-          )
+          .values(fresh.map((event) => eventRow(id, event)))
           .execute();
         const summary = summaryOf(run);
         await trx

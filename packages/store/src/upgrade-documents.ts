@@ -5,6 +5,7 @@ import { summaryOf } from '@lean-clasp/core/runs';
 import { sql } from 'kysely';
 import type { Database } from './database';
 import { DATABASE_FILE } from './folder';
+import { eventRow } from './runs';
 
 /** A document that could not be brought up to date, and why. It stays as it is. */
 export interface LeftBehind {
@@ -23,10 +24,50 @@ export interface UpgradeOutcome {
 /** Label under which undo stops. */
 const UPGRADE_LABEL = 'Brought up to date';
 
+interface Stored {
+  readonly id: string;
+  readonly body: string;
+}
+
+/** How rows of one table are brought up to date. */
+interface Upgrading<Row extends Stored, Document> {
+  readonly rows: readonly Row[];
+  readonly version: number;
+  /** What the copy from before is called after. */
+  readonly copyAs: string;
+  /** Gives the document as it is now, checked; throws for one that cannot be. */
+  readonly upgrade: (body: unknown) => Document;
+  readonly write: (trx: Database, row: Row, document: Document) => Promise<void>;
+}
+
+/** Upgrades what is of another version: a copy of the database first, then all of them in one transaction. */
+async function upgradeRows<Row extends Stored, Document>(
+  db: Database,
+  folder: string,
+  { rows, version, copyAs, upgrade, write }: Upgrading<Row, Document>,
+): Promise<UpgradeOutcome> {
+  const old = rows.filter(({ body }) => versionOf(body) !== version);
+  if (old.length === 0) return { upgraded: 0, leftBehind: [], copy: null };
+  const copy = folder === ':memory:' ? null : await copyBefore(db, folder, copyAs);
+  const leftBehind: LeftBehind[] = [];
+  await db.transaction().execute(async (trx) => {
+    for (const row of old) {
+      let document: Document;
+      try {
+        document = upgrade(JSON.parse(row.body));
+      } catch (error) {
+        leftBehind.push({ id: row.id, why: error instanceof Error ? error.message : String(error) });
+        continue;
+      }
+      await write(trx, row, document);
+    }
+  });
+  return { upgraded: old.length - leftBehind.length, leftBehind, copy };
+}
+
 /**
- * Brings stored builds to the newest version: a copy of the database first, then all of them in one transaction, each with an entry in
- * its log at which undo stops, since edits from before name fields that are gone.
- * @param upgrade gives the document as it is now, checked; throws for one that cannot be.
+ * Brings stored builds to the newest version, each with an entry in its log at which undo stops, since edits from before name fields
+ * that are gone.
  */
 export async function upgradeBuilds(
   db: Database,
@@ -37,20 +78,12 @@ export async function upgradeBuilds(
     now,
   }: { readonly version: number; readonly upgrade: (body: unknown) => unknown; readonly now: () => number },
 ): Promise<UpgradeOutcome> {
-  const rows = await db.selectFrom('documents').selectAll().where('kind', '=', 'build').execute();
-  const old = rows.filter(({ body }) => versionOf(body) !== version);
-  if (old.length === 0) return { upgraded: 0, leftBehind: [], copy: null };
-  const copy = folder === ':memory:' ? null : await copyBefore(db, folder, version);
-  const leftBehind: LeftBehind[] = [];
-  await db.transaction().execute(async (trx) => {
-    for (const row of old) {
-      let body: unknown;
-      try {
-        body = upgrade(JSON.parse(row.body));
-      } catch (error) {
-        leftBehind.push({ id: row.id, why: error instanceof Error ? error.message : String(error) });
-        continue;
-      }
+  return upgradeRows(db, folder, {
+    rows: await db.selectFrom('documents').selectAll().where('kind', '=', 'build').execute(),
+    version,
+    copyAs: String(version),
+    upgrade,
+    write: async (trx, row, body) => {
       const revision = row.revision + 1;
       await trx
         .updateTable('documents')
@@ -70,35 +103,25 @@ export async function upgradeBuilds(
           at_ms: now(),
         })
         .execute();
-    }
+    },
   });
-  return { upgraded: old.length - leftBehind.length, leftBehind, copy };
 }
 
 /**
- * Brings runs to the newest version: what was frozen, what happened and what lists show, each in its place. A copy of the database
- * comes first; one that cannot be read stays as it is, and out of the lists.
- * @param upgrade gives the run as it is now, checked; throws for one that cannot be.
+ * Brings runs to the newest version: what was frozen, what happened and what lists show, each in its place. One that cannot be read
+ * stays as it is, and out of the lists.
  */
 export async function upgradeRuns(
   db: Database,
   folder: string,
   { version, upgrade }: { readonly version: number; readonly upgrade: (body: unknown) => RunDocument },
 ): Promise<UpgradeOutcome> {
-  const old = await db.selectFrom('runs').selectAll().where('summary', '=', '').execute();
-  const fresh = old.filter(({ body }) => versionOf(body) !== version);
-  if (fresh.length === 0) return { upgraded: 0, leftBehind: [], copy: null };
-  const copy = folder === ':memory:' ? null : await copyBefore(db, folder, `runs-${version}`);
-  const leftBehind: LeftBehind[] = [];
-  await db.transaction().execute(async (trx) => {
-    for (const row of fresh) {
-      let run: RunDocument;
-      try {
-        run = upgrade(JSON.parse(row.body));
-      } catch (error) {
-        leftBehind.push({ id: row.id, why: error instanceof Error ? error.message : String(error) });
-        continue;
-      }
+  return upgradeRows(db, folder, {
+    rows: await db.selectFrom('runs').selectAll().where('summary', '=', '').execute(),
+    version,
+    copyAs: `runs-${version}`,
+    upgrade,
+    write: async (trx, row, run) => {
       const { events, ...head } = run;
       const summary = summaryOf(run);
       await trx
@@ -107,20 +130,10 @@ export async function upgradeRuns(
         .where('id', '=', row.id)
         .execute();
       for (const event of events) {
-        await trx
-          .insertInto('run_events')
-          .values({
-            run_id: row.id,
-            device: event.device,
-            seq: event.seq,
-            at_ms: event.atMs,
-            body: JSON.stringify(event),
-          })
-          .execute();
+        await trx.insertInto('run_events').values(eventRow(row.id, event)).execute();
       }
-    }
+    },
   });
-  return { upgraded: fresh.length - leftBehind.length, leftBehind, copy };
 }
 
 function versionOf(body: string): unknown {
@@ -132,8 +145,8 @@ function versionOf(body: string): unknown {
 }
 
 /** Copies the whole database beside itself; a copy that is there already is left alone. */
-async function copyBefore(db: Database, folder: string, version: number | string): Promise<string> {
-  const path = join(folder, DATABASE_FILE.replace('.sqlite', `.before-${version}.sqlite`));
+async function copyBefore(db: Database, folder: string, what: string): Promise<string> {
+  const path = join(folder, DATABASE_FILE.replace('.sqlite', `.before-${what}.sqlite`));
   if (!existsSync(path)) await sql`VACUUM INTO ${path}`.execute(db);
   return path;
 }

@@ -55,7 +55,7 @@ export function runRoutes({ runs, stream, validator, knowsBuild, now }: RunRoute
     checkHead(head, request);
     within(head.startedAtMs, 'startedAtMs', { min: 0, max: now() + AHEAD_MS, unit: 'ms' });
     checkEvents(events, head.startedAtMs, now());
-    if ((await runs.find(head.id)) === undefined && !(await knowsBuild(head.buildId))) {
+    if (!(await knowsBuild(head.buildId)) && (await runs.find(head.id)) === undefined) {
       throw new InputError('unknown-id', 'buildId', 'There is no such build.', 'the id of a build');
     }
     await runs.begin(head);

@@ -131,8 +131,7 @@ function bringBackRun(id: string): AppThunk<Promise<void>> {
 
 function bringBack({ head, kit }: KeptRun): AppThunk<Promise<void>> {
   return async (dispatch) => {
-    const all = await dispatch(readKept((kept) => kept.events(), []));
-    const unsent = all.filter(({ run }) => run === head.id).map(({ event }) => event);
+    const unsent = await dispatch(readKept((kept) => kept.eventsOf(head.id), []));
     if (kit !== null) kits.set(head.id, kit);
     dispatch(runBegun({ run: { ...head, events: [] }, known: false, unsent }));
     void dispatch(send(head.id));
@@ -142,8 +141,7 @@ function bringBack({ head, kit }: KeptRun): AppThunk<Promise<void>> {
 /** What was noted in a run that the server has, such as remarks long after it ended, and never sent. */
 function bringBackEvents(id: string): AppThunk<Promise<void>> {
   return async (dispatch, getState) => {
-    const all = await dispatch(readKept((kept) => kept.events(), []));
-    const unsent = all.filter(({ run }) => run === id).map(({ event }) => event);
+    const unsent = await dispatch(readKept((kept) => kept.eventsOf(id), []));
     const run = getState().runs.byId[id];
     if (unsent.length === 0 || run === undefined) return;
     dispatch(runBegun({ run, known: true, unsent }));

@@ -158,7 +158,8 @@ function takeOver(kept: KeptEdits): AppThunk<Promise<void>> {
     dispatch(opened({ collection, document, log, pending: [...moved.edits, ...waiting.pending] }));
     dispatch(keep(id));
     await forget();
-    dispatch(settled(id, moved));
+    if (isAsked(moved)) dispatch(asked(id, moved));
+    else void dispatch(flush(id));
   };
 }
 
@@ -166,14 +167,12 @@ function takeOver(kept: KeptEdits): AppThunk<Promise<void>> {
 const stepsBack = (body: Body, since: readonly LoggedEdit[]): Body =>
   since.reduceRight<Body>((later, { inverse }) => patchedBy(later, inverse), body);
 
-/** Goes on sending, or asks where something was changed on both sides. */
-function settled(id: string, { clashes, unfit }: Rebased): AppThunk {
-  return (dispatch) => {
-    if (clashes.length > 0 || unfit > 0) {
-      dispatch(syncChanged({ id, sync: { kind: 'conflict', clashes, unfit } }));
-    } else void dispatch(flush(id));
-  };
-}
+/** Whether something was changed on both sides, or is gone. */
+const isAsked = ({ clashes, unfit }: Rebased): boolean => clashes.length > 0 || unfit > 0;
+
+/** Asks whose to keep. */
+const asked = (id: string, { clashes, unfit }: Rebased) =>
+  syncChanged({ id, sync: { kind: 'conflict', clashes, unfit } });
 
 interface LastEdit {
   readonly id: string;
@@ -315,42 +314,49 @@ function sendFailed(id: string, error: unknown): AppThunk<Promise<void>> {
 const isStale = (error: unknown): boolean =>
   error instanceof ApiError && (error.status === 409 || error.body.error.code === 'patch-does-not-fit');
 
-/** Puts what waits on top of what the server has by now; asks only where both changed the same. */
-function catchUp(id: string): AppThunk<Promise<void>> {
-  return async (dispatch, getState) => {
+/** What waits, put on top of what the server has by now; null for a document that is not open. */
+function onTop(id: string): AppThunk<Promise<(Fetched & { readonly moved: Rebased }) | null>> {
+  return async (_dispatch, getState) => {
     const before = getState().documents.open[id];
-    if (before === undefined) return;
+    if (before === undefined) return null;
     const { document, log } = await fetched(before);
     // Typing goes on while the answer is on its way.
+    const open = getState().documents.open[id] ?? before;
+    const since = log.filter(({ revision }) => revision > open.revision);
+    return { document, log, moved: rebased(open.pending, open.base, document.body, since) };
+  };
+}
+
+/** Takes what was put on top for what waits now, and sends it. */
+function goOnWith(id: string, { document, log, moved }: Fetched & { readonly moved: Rebased }): AppThunk {
+  return (dispatch, getState) => {
     const open = getState().documents.open[id];
     if (open === undefined) return;
-    const since = log.filter(({ revision }) => revision > open.revision);
-    const moved = rebased(open.pending, open.base, document.body, since);
-    if (moved.clashes.length > 0 || moved.unfit > 0) {
-      const { clashes, unfit } = moved;
-      dispatch(syncChanged({ id, sync: { kind: 'conflict', clashes, unfit } }));
-      return;
-    }
     dispatch(opened({ collection: open.collection, document, log, pending: moved.edits }));
     dispatch(remember(id, log));
     dispatch(keep(id));
+    // Not before what is being sent has ended.
     setTimeout(() => void dispatch(flush(id)));
+  };
+}
+
+/** Puts what waits on top of what the server has by now; asks only where both changed the same. */
+function catchUp(id: string): AppThunk<Promise<void>> {
+  return async (dispatch) => {
+    const found = await dispatch(onTop(id));
+    if (found === null) return;
+    if (isAsked(found.moved)) dispatch(asked(id, found.moved));
+    else dispatch(goOnWith(id, found));
   };
 }
 
 /** Resolves a conflict by putting the pending edits on top of what the server holds; how many no longer fit. */
 export function putMineOnTop(id: string): AppThunk<Promise<number>> {
-  return async (dispatch, getState) => {
-    const before = getState().documents.open[id];
-    if (before === undefined) return 0;
-    const { document, log } = await fetched(before);
-    const open = getState().documents.open[id] ?? before;
-    const since = log.filter(({ revision }) => revision > open.revision);
-    const { edits, unfit } = rebased(open.pending, open.base, document.body, since);
-    dispatch(opened({ collection: open.collection, document, log, pending: edits }));
-    dispatch(keep(id));
-    void dispatch(flush(id));
-    return unfit;
+  return async (dispatch) => {
+    const found = await dispatch(onTop(id));
+    if (found === null) return 0;
+    dispatch(goOnWith(id, found));
+    return found.moved.unfit;
   };
 }
 

@@ -65,6 +65,7 @@ export interface Kept {
   readonly keepRun: (run: KeptRun) => Promise<void>;
   readonly forgetRun: (id: string) => Promise<void>;
   readonly events: () => Promise<readonly KeptEvent[]>;
+  readonly eventsOf: (run: string) => Promise<RunEvent[]>;
   readonly keepEvent: (run: string, event: RunEvent) => Promise<void>;
   readonly forgetEvents: (run: string, events: readonly RunEvent[]) => Promise<void>;
 }
@@ -109,6 +110,8 @@ export function keptInBrowser(): Kept {
     },
     forgetRun: async (id) => (await db()).delete('runs', id),
     events: async () => (await db()).getAll('events'),
+    eventsOf: async (run) =>
+      (await (await db()).getAllFromIndex('events', 'run', run)).map(({ event }) => event),
     keepEvent: async (run, event) => {
       await (await db()).put('events', { run, device: event.device, seq: event.seq, event });
     },

@@ -47,9 +47,8 @@ const ROUNDED_MM = 0.5;
 
 /** Point of a face at x; its end where x is past it by rounding only, null where further. */
 function pointAt(face: readonly Vec2[], x: number): Vec2 | null {
-  const sorted = [...face].sort((a, b) => a[0] - b[0]);
-  const at = sorted.findIndex((_, i) => x <= (sorted[i + 1]?.[0] ?? -Infinity) + ROUNDED_MM);
-  const [a, b] = [sorted[at], sorted[at + 1]];
+  const at = face.findIndex((_, i) => x <= (face[i + 1]?.[0] ?? -Infinity) + ROUNDED_MM);
+  const [a, b] = [face[at], face[at + 1]];
   if (a === undefined || b === undefined || x < a[0] - ROUNDED_MM) return null;
   return [x, a[1] + ((b[1] - a[1]) * (x - a[0])) / (b[0] - a[0])];
 }

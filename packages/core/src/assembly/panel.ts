@@ -65,7 +65,7 @@ export interface Panel extends BoardsInBars {
   readonly gluedAreaMm2: number;
   /** Its outline is cut before it is glued, so that ends are no measure of squareness. */
   readonly outlined: boolean;
-  /** How blocks along a curved edge sit on it, x from the first end of the row; empty where edges are straight. */
+  /** How blocks along a curved edge sit on it, x from the first end of the row and rising along each face; empty where edges are straight. */
   readonly seats: readonly BlockSeat[];
   readonly blockClamps: ClampsOnBlocks | undefined;
 }
@@ -192,7 +192,14 @@ function blockStands({ assembly }: AssemblyFacts, startsAt: number): Stretch[] {
 
 const seatsOf = ({ assembly }: AssemblyFacts, startsAt: number): BlockSeat[] =>
   assembly.aids.flatMap(({ seat }) =>
-    seat === undefined ? [] : [{ ...seat, face: seat.face.map(([x, y]) => [x - startsAt, y] as const) }],
+    seat === undefined
+      ? []
+      : [
+          {
+            ...seat,
+            face: seat.face.map(([x, y]) => [x - startsAt, y] as const).sort((a, b) => a[0] - b[0]),
+          },
+        ],
   );
 
 /** The first and the last of boards side by side. */

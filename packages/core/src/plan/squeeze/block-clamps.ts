@@ -61,10 +61,10 @@ function foulOf(fromJawMm: number | null, lot: RackLot | null, used: readonly Us
   return fromJawMm < neededMm ? { apartMm: fromJawMm, neededMm } : null;
 }
 
-/** Clamps of a plan that are at work before anything is held down, by lot. */
-export const usedIn = (plan: OfPlan): Used[] => [
-  ...(plan.row === null ? plan.pulls.flatMap(({ taken }) => taken) : pressing(plan.row.clampSet)),
-  ...onBlocks(blockClampsOf(plan)),
+/** Clamps of a plan that is no row that are at work before anything is held down, by lot. */
+export const usedInPulls = (plan: Omit<OfPlan, 'row'>): Used[] => [
+  ...plan.pulls.flatMap(({ taken }) => taken),
+  ...onBlocks(blockClampsOf({ ...plan, row: null })),
 ];
 
 /** The same of boards side by side. */

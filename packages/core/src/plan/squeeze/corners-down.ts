@@ -3,7 +3,7 @@ import type { BuildDocument, RackLot, ShopDocument } from '../../formats';
 import { PACE } from '../../sequence';
 import type { PlanParts } from '../plan';
 import type { RowInPlan } from '../row/row-plan';
-import { usedIn, usedInRow } from './block-clamps';
+import { usedInPulls, usedInRow } from './block-clamps';
 import { leftOnRack, type Used } from './left-on-rack';
 
 /** What holds something flat down to a base while it cures, a clamp at each corner. */
@@ -68,7 +68,7 @@ export const cornersOf = ({
         build,
         shop,
         thicknessMm: facts.toMm[2] - facts.fromMm[2],
-        used: usedIn({ shop, facts, pulls, row }),
+        used: usedInPulls({ shop, facts, pulls }),
       })
     : cornersOfRow({ ...row, build, shop });
 
