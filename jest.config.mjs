@@ -15,23 +15,26 @@ const shared = {
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
 };
 
+// env-paths ships ES modules only.
+const node = {
+  ...shared,
+  testEnvironment: 'node',
+  transform: { ...shared.transform, 'node_modules/env-paths/.+\\.js$': swc(false) },
+  transformIgnorePatterns: ['node_modules/(?!env-paths/)'],
+};
+
 export default {
   testTimeout: 60_000,
   projects: [
     {
-      ...shared,
+      ...node,
       displayName: 'core',
-      testEnvironment: 'node',
       testMatch: ['<rootDir>/packages/**/*.test.ts'],
     },
     {
-      ...shared,
+      ...node,
       displayName: 'server',
-      testEnvironment: 'node',
       testMatch: ['<rootDir>/apps/server/**/*.test.ts', '<rootDir>/apps/cli/**/*.test.ts'],
-      // env-paths ships ES modules only.
-      transform: { ...shared.transform, 'node_modules/env-paths/.+\\.js$': swc(false) },
-      transformIgnorePatterns: ['node_modules/(?!env-paths/)'],
     },
     {
       ...shared,

@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 import { buildAll } from './lib/build.mjs';
+import { startBareServer } from './lib/bare-server.mjs';
 import { CHROMIUM } from './lib/chromium.mjs';
 import { giveUp } from './lib/run.mjs';
 import { makeDataFolder, removeFolder, startServer } from './lib/server.mjs';
@@ -16,6 +17,9 @@ const LONGEST_MS = 10_000;
 /** Between keys of a quick typist. */
 const KEY_EVERY_MS = 250;
 const LOADS = 5;
+/** Edits sent one after another in one go, and how often the two servers take turns. */
+const SENT = 100;
+const TURNS = 4;
 
 /** Kinds at their largest, with a question that is asked again and again. */
 const LARGE = [
@@ -49,6 +53,7 @@ function report(name, figure, target, baseline = '', ratio = '') {
 
 const MEASURES = {
   start: measureServerStart,
+  kept: measureKept,
   screen: measureFirstScreen,
   edits: measureEdits,
   large: async () => {
@@ -103,6 +108,58 @@ async function measureServerStart() {
     '',
     `node -e 0: ${ms(median(bare))}`,
     times(median(starts), median(bare)),
+  );
+}
+
+/** Edits that the server keeps in a second, one after another; baseline: the least that keeps them as safely. */
+async function measureKept() {
+  const build = await (await fetch(`${server.url}/api/builds/stage-floor`)).json();
+  const folder = makeDataFolder();
+  const bare = await startBareServer({ folder, body: build.body });
+  let [revision, name] = [build.revision, build.body.name];
+  const send = async (url) => {
+    const next = `Floor ${revision}`;
+    const response = await fetch(url, {
+      method: 'PATCH',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({
+        id: `bench-${revision}`,
+        baseRevision: revision,
+        kind: 'edit',
+        label: 'Name',
+        group: 'bench',
+        patch: [{ op: 'replace', path: '/name', value: next }],
+        inverse: [{ op: 'replace', path: '/name', value: name }],
+      }),
+    });
+    if (!response.ok) throw new Error(await response.text());
+    await response.json();
+    return next;
+  };
+  const rates = { ours: [], bare: [] };
+  for (let turn = 0; turn <= TURNS; turn += 1) {
+    let from = performance.now();
+    for (let i = 0; i < SENT; i += 1) {
+      name = await send(`${server.url}/api/builds/stage-floor`);
+      revision += 1;
+    }
+    const ours = SENT / ((performance.now() - from) / 1000);
+    from = performance.now();
+    for (let i = 0; i < SENT; i += 1) await send(`${bare.url}/one`);
+    // The first turn warms both.
+    if (turn === 0) continue;
+    rates.ours.push(ours);
+    rates.bare.push(SENT / ((performance.now() - from) / 1000));
+  }
+  await bare.stop();
+  removeFolder(folder);
+  const share = median(rates.ours) / median(rates.bare);
+  report(
+    'edits kept in a second',
+    median(rates.ours).toFixed(0),
+    'at least 60 % of the baseline',
+    `a bare server: ${median(rates.bare).toFixed(0)}`,
+    `${(100 * share).toFixed(0)} %`,
   );
 }
 

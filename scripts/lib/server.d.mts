@@ -5,6 +5,8 @@ export interface StartedServer {
   /** Milliseconds from spawning to its first answer line. */
   readonly readyMs: number;
   readonly stop: () => Promise<void>;
+  /** Ends it at once, as a power cut would. */
+  readonly kill: () => Promise<void>;
 }
 
 export function makeDataFolder(): string;

@@ -12,7 +12,7 @@ export const makeDataFolder = () => mkdtempSync(join(tmpdir(), 'lean-clasp-data-
 /**
  * Starts the built server on any free port.
  * @param {{ data: string, demo?: boolean, port?: number, sensor?: string }} options
- * @returns {Promise<{ url: string, pid: number, readyMs: number, stop: () => Promise<void> }>}
+ * @returns {Promise<{ url: string, pid: number, readyMs: number, stop: () => Promise<void>, kill: () => Promise<void> }>}
  */
 export async function startServer({ data, demo = false, port = 0, sensor }) {
   const startedAt = performance.now();
@@ -42,6 +42,10 @@ export async function startServer({ data, demo = false, port = 0, sensor }) {
     readyMs: performance.now() - startedAt,
     stop: async () => {
       child.kill('SIGTERM');
+      await exited;
+    },
+    kill: async () => {
+      child.kill('SIGKILL');
       await exited;
     },
   };

@@ -2,7 +2,7 @@ import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DEMO_SHOP } from '@lean-clasp/core/demo';
-import { openDatabase } from '@lean-clasp/store';
+import { openDatabase, passphraseStore } from '@lean-clasp/store';
 import { main } from './main';
 
 async function run(args: readonly string[], input = '') {
@@ -187,6 +187,29 @@ describe('lean-clasp backup and restore', () => {
     expect(none.err).toContain('There is no database at');
     expect((await run(['restore', '--data', data])).code).toBe(2);
     expect((await run(['restore', join(data, 'ghost'), '--data', data])).err).toContain('There is no file');
+    rmSync(data, { recursive: true });
+  });
+});
+
+describe('lean-clasp passphrase', () => {
+  it('sets who comes in from the network, and takes it away', async () => {
+    const data = mkdtempSync(join(tmpdir(), 'lean-clasp-cli-'));
+    const whose = async (phrase: string) => {
+      const db = await openDatabase(data);
+      const found = await passphraseStore(db, Date.now).whose(phrase);
+      await db.destroy();
+      return found?.role ?? null;
+    };
+    expect(await run(['passphrase', 'bench', '--data', data], 'mallet water and rag\n')).toMatchObject({
+      code: 0,
+    });
+    expect(await whose('mallet water and rag')).toBe('bench');
+    expect((await run(['passphrase', 'owner', '--data', data], 'short\n')).code).toBe(2);
+    expect((await run(['passphrase', 'guest', '--data', data], 'mallet water and rag\n')).err).toContain(
+      'owner or bench',
+    );
+    expect(await run(['passphrase', 'bench', '--remove', '--data', data])).toMatchObject({ code: 0 });
+    expect(await whose('mallet water and rag')).toBeNull();
     rmSync(data, { recursive: true });
   });
 });

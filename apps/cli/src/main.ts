@@ -7,8 +7,15 @@ import { InputError } from '@lean-clasp/core/basics';
 import { listClampKinds } from '@lean-clasp/core/clamps';
 import { listSpecies } from '@lean-clasp/core/materials';
 import { listSpreadMethods } from '@lean-clasp/core/spread';
-import { backUp, restore, StorageError } from '@lean-clasp/store';
-import envPaths from 'env-paths';
+import {
+  backUp,
+  dataFolder,
+  openDatabase,
+  passphraseStore,
+  restore,
+  ROLES,
+  StorageError,
+} from '@lean-clasp/store';
 import { createCalculator, errorBody, planReply } from '@lean-clasp/validation';
 import { formatFor, saidPlan } from '@lean-clasp/words';
 import { SENSOR_PORT, startSensor } from './sensor';
@@ -19,6 +26,7 @@ lean-clasp calc --list             calculations with their JSON Schemas
 lean-clasp list species|adhesives|clamps|methods
 lean-clasp backup [--data DIR] [--to FILE]   copies the database, also while a server uses it
 lean-clasp restore FILE [--data DIR]   puts a copy in its place; the server must be stopped
+lean-clasp passphrase owner|bench [--data DIR] [--remove]   reads one line: who knows it gets in from the network
 lean-clasp sensor [--port N] [--seed N]   a stand-in for a thermo-hygrometer, until it is stopped
 `;
 
@@ -76,15 +84,16 @@ async function dispatch(args: readonly string[], terminal: Terminal): Promise<nu
     return EXIT.ok;
   }
   if (command === 'backup') {
-    terminal.out(await backUp(dataFolder(values.data), Date.now(), values.to));
+    terminal.out(await backUp(dataFolder(values.data, process.env), Date.now(), values.to));
     return EXIT.ok;
   }
   if (command === 'restore') return runRestore(name, values.data, terminal);
+  if (command === 'passphrase') return runPassphrase(name, values, terminal);
   if (command !== 'calc') {
     throw usageError(
       'command',
       `There is no command "${command}".`,
-      'plan, calc, list, backup, restore or sensor',
+      'plan, calc, list, backup, restore, passphrase or sensor',
     );
   }
   const calculator = createCalculator();
@@ -100,19 +109,35 @@ async function dispatch(args: readonly string[], terminal: Terminal): Promise<nu
   return EXIT.ok;
 }
 
-/** Where the server keeps its data unless told otherwise. */
-const dataFolder = (named: string | undefined): string =>
-  resolve(named ?? process.env.LEAN_CLASP_DATA ?? envPaths('lean-clasp', { suffix: '' }).data);
-
 async function runRestore(
   copy: string | undefined,
   data: string | undefined,
   terminal: Terminal,
 ): Promise<number> {
   if (copy === undefined) throw usageError('file', 'Say which copy.', 'the path of a copy');
-  const before = await restore(dataFolder(data), resolve(copy), Date.now());
+  const before = await restore(dataFolder(data, process.env), resolve(copy), Date.now());
   terminal.out(before === null ? 'Restored.' : `Restored; what was there before lies at ${before}`);
   return EXIT.ok;
+}
+
+/** Sets or takes away what lets others in from the network; a server that runs goes by it at once. */
+async function runPassphrase(
+  name: string | undefined,
+  { data, remove }: { readonly data?: string | undefined; readonly remove?: boolean | undefined },
+  terminal: Terminal,
+): Promise<number> {
+  const role = ROLES.find((each) => each === name);
+  if (role === undefined) throw usageError('role', 'Say whose passphrase.', ROLES.join(' or '));
+  const db = await openDatabase(dataFolder(data, process.env));
+  try {
+    const phrases = passphraseStore(db, Date.now);
+    if (remove === true) await phrases.remove(role);
+    else await phrases.set(role, (await terminal.readInput()).split('\n')[0] ?? '');
+    terminal.out(remove === true ? 'Taken away.' : 'Set.');
+    return EXIT.ok;
+  } finally {
+    await db.destroy();
+  }
 }
 
 /** Runs the sensor until the process is told to stop. */
@@ -154,6 +179,7 @@ function parsed(args: readonly string[]) {
         seed: { type: 'string' },
         data: { type: 'string' },
         to: { type: 'string' },
+        remove: { type: 'boolean' },
         help: { type: 'boolean', short: 'h' },
       },
     });
@@ -161,7 +187,7 @@ function parsed(args: readonly string[]) {
     throw usageError(
       'options',
       error instanceof Error ? error.message : 'Unknown option.',
-      '--in FILE, --list, --port N, --seed N, --data DIR, --to FILE, --help',
+      '--in FILE, --list, --port N, --seed N, --data DIR, --to FILE, --remove, --help',
     );
   }
 }

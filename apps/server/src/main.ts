@@ -4,7 +4,7 @@ import { InputError } from '@lean-clasp/core/basics';
 import pino from 'pino';
 import { version } from '../package.json';
 import { readOptions } from './config/options';
-import { startServer } from './server';
+import { type RunningServer, startServer } from './server';
 import type { WorkerProgram } from './work/pool';
 
 const here = dirname(fileURLToPath(import.meta.url));
@@ -14,6 +14,15 @@ const workerProgram = (): WorkerProgram =>
   import.meta.url.endsWith('.ts')
     ? { file: join(here, 'work/worker.ts'), execArgv: ['--import', 'tsx'] }
     : { file: join(here, 'worker.js') };
+
+/** Where others find it, and what they need. */
+const networkLines = ({ addresses, open }: Pick<RunningServer, 'addresses' | 'open'>): string =>
+  [
+    `On the network: ${addresses.join('  ')}`,
+    open
+      ? 'Others come in with a passphrase.'
+      : 'Nobody else comes in until a passphrase is set, at this machine under Shop or with "lean-clasp passphrase".',
+  ].join('\n');
 
 async function main(): Promise<void> {
   const logger = pino({ level: process.env.LEAN_CLASP_LOG ?? 'warn' });
@@ -27,6 +36,7 @@ async function main(): Promise<void> {
     worker: workerProgram(),
   });
   process.stdout.write(`Lean Clasp answers at ${running.url}\nData in ${options.dataDir}\n`);
+  if (running.addresses.length > 0) process.stdout.write(`${networkLines(running)}\n`);
   const stop = () => {
     running.stop().then(
       () => process.exit(0),

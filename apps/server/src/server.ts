@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { createServer, type Server } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import { findAdhesive } from '@lean-clasp/core/adhesives';
 import { findClampKind } from '@lean-clasp/core/clamps';
@@ -21,7 +22,8 @@ import type { Logger } from 'pino';
 import type { ServerOptions } from './config/options';
 import { airWatch, READ_EVERY_MS } from './air/air-watch';
 import { createApp, SHOP_ID } from './http/app';
-import { ownHosts } from './http/own-host';
+import { ownCertificate } from './access/certificate';
+import { networkHosts, ownHosts } from './http/own-host';
 import { runStream } from './http/run-stream';
 import { seed } from './seed';
 import { type WorkerProgram, workPool } from './work/pool';
@@ -32,6 +34,7 @@ import {
   documentStore,
   lockFolder,
   openDatabase,
+  passphraseStore,
   prepareFolder,
   runStore,
   upgradeBuilds,
@@ -42,6 +45,10 @@ import {
 /** A server that answers. */
 export interface RunningServer {
   readonly url: string;
+  /** Where others on the network reach it; none when it listens on this machine only. */
+  readonly addresses: readonly string[];
+  /** Whether anybody from the network could come in. */
+  readonly open: boolean;
   readonly stop: () => Promise<void>;
 }
 
@@ -118,12 +125,21 @@ export async function startServer(options: ServerOptions, world: ServerWorld): P
   });
   const stream = runStream();
   const pool = workPool(world.worker);
+  const hosts = ownHosts(options.host, options.names);
+  const certificate = options.https ? await ownCertificate(options.dataDir, hosts, world.now()) : null;
+  const passphrases = passphraseStore(db, world.now);
+  // Where it listens is known only when it does, and told by then.
+  const addresses: string[] = [];
   const app = createApp({
     air,
+    passphrases,
+    secret: await passphrases.secret(),
+    network: { addresses, secure: options.https },
+    certificate: certificate?.cert ?? null,
     pool,
     stream,
     now: world.now,
-    hosts: ownHosts(options.host, options.names),
+    hosts,
     builds,
     shops,
     runs,
@@ -144,7 +160,7 @@ export async function startServer(options: ServerOptions, world: ServerWorld): P
   };
   copy();
   const copying = setInterval(copy, COPY_LOOK_EVERY_MS).unref();
-  const server = createServer(app);
+  const server = certificate === null ? createServer(app) : createSecureServer(certificate, app);
   await listen(server, options).catch(async (error: unknown) => {
     await pool.close();
     await db.destroy();
@@ -152,9 +168,13 @@ export async function startServer(options: ServerOptions, world: ServerWorld): P
     throw error;
   });
   const { port } = server.address() as AddressInfo;
+  const scheme = options.https ? 'https' : 'http';
+  addresses.push(...networkHosts(options.host, options.names).map((name) => `${scheme}://${name}:${port}`));
   const shownHost = options.host === '0.0.0.0' || options.host === '::' ? 'localhost' : options.host;
   return {
-    url: `http://${shownHost.includes(':') ? `[${shownHost}]` : shownHost}:${port}`,
+    addresses,
+    open: (await passphrases.list()).length > 0,
+    url: `${scheme}://${shownHost.includes(':') ? `[${shownHost}]` : shownHost}:${port}`,
     stop: async () => {
       clearInterval(reading);
       clearInterval(copying);

@@ -1,6 +1,6 @@
 import { CALCULATIONS } from '@lean-clasp/core/calculations';
 import request from 'supertest';
-import { hostile } from './soak/hostile';
+import { hostile } from '../../../soak/hostile';
 import { startTestServer, type TestServer } from './start';
 
 let server: TestServer;

@@ -113,7 +113,7 @@ describe('a server', () => {
       squatter.listen(0, '127.0.0.1', () => done((squatter.address() as { port: number }).port));
     });
     const dataDir = mkdtempSync(join(tmpdir(), 'lean-clasp-port-'));
-    const options = { dataDir, port, host: '127.0.0.1', names: [], demo: false, sensor: null };
+    const options = { dataDir, port, host: '127.0.0.1', https: false, names: [], demo: false, sensor: null };
     const moved = await startServer({ ...options, portNamed: false }, world);
     expect(moved.url).not.toContain(`:${port}`);
     await moved.stop();

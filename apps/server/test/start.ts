@@ -19,7 +19,7 @@ export interface TestServer extends RunningServer {
 
 /** Starts the server as production does, on demo data unless told otherwise. */
 export async function startTestServer(
-  options: { demo?: boolean; dataDir?: string } = {},
+  options: { demo?: boolean; dataDir?: string; https?: boolean; host?: string } = {},
 ): Promise<TestServer> {
   const dataDir = options.dataDir ?? mkdtempSync(join(tmpdir(), 'lean-clasp-http-'));
   const running = await startServer(
@@ -27,8 +27,9 @@ export async function startTestServer(
       dataDir,
       port: 0,
       portNamed: true,
-      host: '127.0.0.1',
+      host: options.host ?? '127.0.0.1',
       names: [],
+      https: options.https ?? false,
       demo: options.demo ?? true,
       sensor: null,
     },

@@ -1,6 +1,7 @@
 import './app/print.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
+import { watchSession } from './access/session';
 import { App } from './app/App';
 import { fetchScreens } from './app/router';
 import { makeStore } from './app/store';
@@ -10,6 +11,7 @@ import { browserStorage } from './keeping/browser-storage';
 const root = document.getElementById('root');
 if (root === null) throw new Error('index.html has no #root');
 const store = makeStore(browserStorage());
+void store.dispatch(watchSession());
 void store.dispatch(startCourier());
 createRoot(root).render(
   <StrictMode>

@@ -1,6 +1,7 @@
 import { accessSync, constants, existsSync, mkdirSync, statSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import SQLite, { type Database } from 'better-sqlite3';
+import envPaths from 'env-paths';
 
 /** What is wrong with the data folder or its database, in words for whoever started the program. */
 export class StorageError extends Error {
@@ -22,6 +23,12 @@ export class StorageError extends Error {
 export const DATABASE_FILE = 'lean-clasp.sqlite';
 /** Held by the one server that uses a folder; let go by the system when it ends, however it ends. */
 const LOCK_FILE = 'lean-clasp.lock';
+
+/** Where data lies: the folder named, else that of the environment, else this system's usual place. */
+export const dataFolder = (
+  named: string | undefined,
+  env: Readonly<Record<string, string | undefined>>,
+): string => resolve(named ?? env.LEAN_CLASP_DATA ?? envPaths('lean-clasp', { suffix: '' }).data);
 
 export const databasePath = (folder: string): string => join(folder, DATABASE_FILE);
 

@@ -3,6 +3,7 @@ export { backUp, copyNames, copyWhenDue, restore } from './copies';
 export { type Database, openDatabase } from './database';
 export {
   databasePath,
+  dataFolder,
   type FolderLock,
   gone,
   inWords,
@@ -10,6 +11,7 @@ export {
   prepareFolder,
   StorageError,
 } from './folder';
+export { type PassphraseStore, passphraseStore, readPassphrase, type Role, ROLES } from './passphrases';
 export { type DocumentStore, documentStore, type LoggedEdit, type StoredDocument } from './documents';
 export { type RunPage, type RunStore, runStore } from './runs';
 export { upgradeBuilds, upgradeRuns, type UpgradeOutcome } from './upgrade-documents';

@@ -113,6 +113,24 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
         .execute();
     },
   },
+  // Who may come in from the network.
+  '0006-passphrases': {
+    up: async (db: Kysely<unknown>) => {
+      await db.schema
+        .createTable('passphrases')
+        .addColumn('role', 'text', (column) => column.primaryKey())
+        .addColumn('hash', 'text', (column) => column.notNull())
+        .addColumn('salt', 'text', (column) => column.notNull())
+        .addColumn('mark', 'text', (column) => column.notNull())
+        .addColumn('set_at_ms', 'integer', (column) => column.notNull())
+        .execute();
+      await db.schema
+        .createTable('secrets')
+        .addColumn('name', 'text', (column) => column.primaryKey())
+        .addColumn('value', 'text', (column) => column.notNull())
+        .execute();
+    },
+  },
 };
 
 /** Hands the migrations to Kysely's migrator. */

@@ -1,6 +1,7 @@
 import type { BuildDocument } from '@lean-clasp/core/formats';
 import { DEMO_SHOP, pastRuns, stageFloor } from '@lean-clasp/core/demo';
-import { type Database, documentStore, openDatabase, runStore } from '.';
+import { sql } from 'kysely';
+import { type Database, documentStore, inWords, openDatabase, runStore, StorageError } from '.';
 
 let db: Database;
 let clock = 0;
@@ -188,5 +189,24 @@ describe('runStore', () => {
       'another plan and promise',
     );
     expect((await runs.find(first.id))?.promise).toEqual(head.promise);
+  });
+});
+
+describe('a disk without room', () => {
+  it('refuses the edit in words, keeps everything before it, and takes the same edit once there is room', async () => {
+    const store = builds();
+    await store.create('a', stageFloor(DEMO_SHOP));
+    const { rows } = await sql<{ page_count: number }>`pragma page_count`.execute(db);
+    await sql.raw(`pragma max_page_count = ${rows[0]?.page_count ?? 0}`).execute(db);
+    const long = 'x'.repeat(60_000);
+    const refused = await store.edit('a', 0, rename('Stage floor', long)).catch((error: unknown) => error);
+    const said = inWords(refused, 'the file');
+    expect(said).toBeInstanceOf(StorageError);
+    expect(said).toMatchObject({ code: 'full' });
+    expect((said as StorageError).message).toContain('Nothing was changed');
+    expect(await store.find('a')).toMatchObject({ revision: 0, body: { name: 'Stage floor' } });
+    expect(await store.history('a')).toEqual([]);
+    await sql.raw('pragma max_page_count = 1073741823').execute(db);
+    expect(await store.edit('a', 0, rename('Stage floor', long))).toMatchObject({ kind: 'done' });
   });
 });

@@ -53,6 +53,22 @@ interface AirSamplesTable {
   taken_at_ms: number;
 }
 
+/** What lets somebody in from the network; the phrase itself is not kept. */
+interface PassphrasesTable {
+  role: 'owner' | 'bench';
+  hash: string;
+  salt: string;
+  /** Another each time it is set, so that those who came in by the old one are out. */
+  mark: string;
+  set_at_ms: number;
+}
+
+/** What only this server knows. */
+interface SecretsTable {
+  name: string;
+  value: string;
+}
+
 /** The database as Kysely sees it. */
 export interface Tables {
   air_samples: AirSamplesTable;
@@ -60,4 +76,6 @@ export interface Tables {
   document_edits: DocumentEditsTable;
   runs: RunsTable;
   run_events: RunEventsTable;
+  passphrases: PassphrasesTable;
+  secrets: SecretsTable;
 }

@@ -206,6 +206,7 @@ export const CHANGES: Words<ChangeValues> = {
   'add-cauls': ({ pairs }) => `${pairs} pairs of cauls across`,
   'use-blocks': ({ thicknessMm }, f) => `Blocks of ${f.length(thicknessMm)} under the jaws`,
   'fix-blocks': ({ fixing }) => `Hold the blocks otherwise: ${choiceWords(fixing)}`,
+  'saw-after': () => 'Leave the boards square, glue them, and saw the oval out afterwards',
   'use-battens': ({ thicknessMm }, f) => `Battens of ${f.length(thicknessMm)} along both edges`,
   'end-stops': () => 'Push the ends against a stop',
   'leave-long': ({ trimMm }, f) => `Leave ${f.length(trimMm)} at each end to saw off`,

@@ -25,6 +25,7 @@ const CHOICE_WORDS: Readonly<Record<string, string>> = {
   outwards: 'outwards',
   'in-grooves': 'in grooves, under the levels',
   oval: 'oval, sawn first',
+  'oval-after': 'oval, sawn out afterwards',
   'live-edge': 'live edges',
   closed: 'closed',
   open: 'last side open',

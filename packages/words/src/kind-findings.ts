@@ -53,6 +53,8 @@ export const KIND_FINDINGS: Words<KindValues> = {
     'Work glue in to the very end of the crack: flex it, blow or thread it in; what stays dry runs on.',
   'halves-with-film': () =>
     'Both halves in one set of clamps, film between their straight edges: they press each other and stay apart.',
+  'sawn-after': () =>
+    'The boards are glued square, as long and wide as the oval, and it is sawn out once the clamps have been off as long as the plan says: no blocks, and every line pressed to its ends. The corners are waste.',
   'one-sided': () => 'Veneer on one face only: the sheet bends. Veneer both, in one press.',
   'bend-plies': ({ plies, plyMm, spare, strainPct, springbackPct, formRadiusMm, measured }, f) =>
     `${plies} plies of ${f.fine(plyMm)} and ${spare} spare, strained ${strainPct.toFixed(2)} %; springback ${springbackPct.toFixed(1)} %${measured === 'yes' ? ' as measured' : ' by their number'}, so a form of radius ${f.length(formRadiusMm)}.`,

@@ -10,9 +10,15 @@ import { formatCount, formatWait } from '@lean-clasp/core/units';
 import { clampName, inSentence } from './catalogue';
 import type { Words } from './values';
 
+/** An opening of less than this reads as none, mm. */
+const JUST_OPEN_MM = 0.005;
+
 /** What clamps, cauls and packing have to say about a plan. */
 export const ROW_CAUSES: Words<RowValues> = {
-  'line-opens': ({ line, openMm, atMm }, f) => `${line} stands open ${f.fine(openMm)} at ${f.length(atMm)}`,
+  'line-opens': ({ line, openMm, atMm }, f) =>
+    openMm < JUST_OPEN_MM
+      ? `${line} is just not closed at ${f.length(atMm)}`
+      : `${line} stands open ${f.fine(openMm)} at ${f.length(atMm)}`,
   'jaws-foul': ({ clamp, other, apartMm, neededMm }, f) =>
     `jaws ${clamp} and ${other} are in one place: ${f.length(apartMm)} apart, they need ${f.length(neededMm)}`,
   'handles-foul': ({ clamp, other, apartMm, neededMm }, f) =>

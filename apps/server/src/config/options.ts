@@ -1,7 +1,6 @@
-import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 import { InputError } from '@lean-clasp/core/basics';
-import envPaths from 'env-paths';
+import { dataFolder } from '@lean-clasp/store';
 
 /** How the server is to run. */
 export interface ServerOptions {
@@ -10,6 +9,8 @@ export interface ServerOptions {
   /** True when the person named the port, so that a taken one is an error and not a reason to move on. */
   readonly portNamed: boolean;
   readonly host: string;
+  /** Speaks HTTPS, with a certificate of its own making. */
+  readonly https: boolean;
   /** Names of this machine on the shop's network, beside its addresses. */
   readonly names: readonly string[];
   readonly demo: boolean;
@@ -22,7 +23,7 @@ export const DEFAULT_PORT = 4620;
 
 /**
  * Reads options from the command line, then the environment (`LEAN_CLASP_DATA`, `LEAN_CLASP_PORT`,
- * `LEAN_CLASP_HOST`), then defaults: the user's data directory, port 4620, loopback only.
+ * `LEAN_CLASP_HOST`, `LEAN_CLASP_HTTPS=1`), then defaults: the user's data directory, port 4620, loopback only.
  * @throws InputError for an unknown option or a port that is not one.
  */
 export function readOptions(
@@ -32,10 +33,11 @@ export function readOptions(
   const { values } = parse(args);
   const portText = values.port ?? env.LEAN_CLASP_PORT;
   return {
-    dataDir: resolve(values.data ?? env.LEAN_CLASP_DATA ?? envPaths('lean-clasp', { suffix: '' }).data),
+    dataDir: dataFolder(values.data, env),
     port: portText === undefined ? DEFAULT_PORT : portOf(portText),
     portNamed: portText !== undefined,
     host: values.host ?? env.LEAN_CLASP_HOST ?? '127.0.0.1',
+    https: values.https ?? env.LEAN_CLASP_HTTPS === '1',
     names: values.name ?? [],
     demo: values.demo ?? false,
     sensor: values.sensor ?? null,
@@ -50,6 +52,7 @@ function parse(args: readonly string[]) {
         data: { type: 'string' },
         port: { type: 'string' },
         host: { type: 'string' },
+        https: { type: 'boolean' },
         name: { type: 'string', multiple: true },
         demo: { type: 'boolean' },
         sensor: { type: 'string' },
@@ -60,7 +63,7 @@ function parse(args: readonly string[]) {
       'inconsistent',
       'options',
       error instanceof Error ? error.message : 'Unknown option.',
-      '--data DIR --port N --host H --name NAME --demo --sensor ADDRESS',
+      '--data DIR --port N --host H --https --name NAME --demo --sensor ADDRESS',
     );
   }
 }

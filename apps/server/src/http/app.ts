@@ -4,12 +4,16 @@ import { within } from '@lean-clasp/core/basics';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { createCalculator, type Validator } from '@lean-clasp/validation';
 import compression from 'compression';
+import cookieSession from 'cookie-session';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import sirv from 'sirv';
-import type { DocumentStore, RunStore } from '@lean-clasp/store';
+import type { DocumentStore, PassphraseStore, RunStore } from '@lean-clasp/store';
+import { accessRoutes, type NetworkState } from '../access/access-routes';
+import { limited } from '../access/limited';
+import { isHere, nameVisitor, ownerChanges, requireSignedIn, visitorOf } from '../access/visitor';
 import type { AirWatch } from '../air/air-watch';
 import { binRoutes } from './bin-routes';
 import { buildRoutes } from './build-routes';
@@ -41,6 +45,12 @@ export interface AppDeps {
   /** The database's file, which somebody may take away. */
   readonly database: string;
   readonly validator: Validator;
+  readonly passphrases: PassphraseStore;
+  /** Signs the sessions of those who came in. */
+  readonly secret: string;
+  readonly network: NetworkState;
+  /** The server's own certificate; null without HTTPS. */
+  readonly certificate: string | null;
   readonly makeId: () => string;
   readonly logger: Logger;
   /** Folder of the built web app; left out when only the API is wanted. */
@@ -51,6 +61,11 @@ export interface AppDeps {
 /** How far back a series of readings may be asked for. */
 const SERIES_DAYS = { min: 1, max: 400, unit: 'days' };
 const BODY_LIMIT = '1mb';
+/** What one address on the network may ask in a minute; a bench that follows a run asks a few. */
+const ASKED_A_MINUTE = 3000;
+const MINUTE_MS = 60_000;
+/** How long somebody who came in stays so without coming back. */
+const SESSION_MS = 90 * 86_400_000;
 const YEAR_S = 31_536_000;
 
 /** Policy under which the built app runs: own scripts only, no evaluation, workers from here. */
@@ -88,8 +103,25 @@ export function createApp(deps: AppDeps): Express {
   );
   app.use(
     '/api',
-    compression(),
+    // Nothing is packed for a page on this machine: that would only cost time.
+    compression({
+      filter: (request, response) => !isHere(request) && compression.filter(request, response),
+    }),
     requireOwnOrigin,
+    cookieSession({
+      name: 'lean-clasp',
+      keys: [deps.secret],
+      maxAge: SESSION_MS,
+      httpOnly: true,
+      sameSite: 'strict',
+      secure: deps.network.secure,
+    }),
+    nameVisitor(deps.passphrases),
+    limited('This device asks more than a person can.', {
+      windowMs: MINUTE_MS,
+      limit: ASKED_A_MINUTE,
+      skip: (_request, response) => visitorOf(response).here,
+    }),
     express.json({ limit: BODY_LIMIT, strict: false, type: () => true, verify: refuseDeep }),
     refuseUnsound,
     whileThere(deps.database),
@@ -113,7 +145,19 @@ function apiRoutes(deps: AppDeps): express.Router {
     response.json({ status: 'ok', version: deps.version, nowMs: deps.now() });
   });
   router.use(
+    accessRoutes({
+      passphrases: deps.passphrases,
+      network: deps.network,
+      certificate: deps.certificate,
+      validator,
+      now: deps.now,
+      hangUp: deps.stream.hangUp,
+    }),
+  );
+  router.use(requireSignedIn);
+  router.use(
     '/builds',
+    ownerChanges,
     buildRoutes({
       builds,
       gluedBuilds: runs.glued,
@@ -126,8 +170,8 @@ function apiRoutes(deps: AppDeps): express.Router {
       },
     }),
   );
-  router.use('/bin', binRoutes(builds));
-  router.use('/shops', documentRoutes('shop', shops, validator));
+  router.use('/bin', ownerChanges, binRoutes(builds));
+  router.use('/shops', ownerChanges, documentRoutes('shop', shops, validator));
   router.get('/air', async (_request, response) => {
     response.json(await deps.air.report());
   });

@@ -19,7 +19,7 @@ const PatchSchema = Type.Array(
     },
     { additionalProperties: false },
   ),
-  { minItems: 1, maxItems: 2000 },
+  { maxItems: 2000 },
 );
 
 /** Body of a PATCH: RFC 6902 forward and back, on top of a revision. */

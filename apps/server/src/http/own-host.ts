@@ -8,11 +8,23 @@ const EVERYWHERE: readonly string[] = ['0.0.0.0', '::'];
 
 /** Names by which this server may be called: its own machine, and where it is open to the network that machine's addresses. */
 export function ownHosts(host: string, names: readonly string[] = []): ReadonlySet<string> {
-  const addresses = EVERYWHERE.includes(host)
-    ? Object.values(networkInterfaces()).flatMap((own) => (own ?? []).map(({ address }) => address))
-    : [host];
-  return new Set([...LOOPBACK, ...addresses.map(bracketed), ...names].map((name) => name.toLowerCase()));
+  return new Set([...LOOPBACK, ...ownAddresses(host), ...names].map((name) => name.toLowerCase()));
 }
+
+/** Addresses on which a server that listens on a host is reached. */
+const ownAddresses = (host: string): string[] =>
+  (EVERYWHERE.includes(host)
+    ? Object.values(networkInterfaces()).flatMap((own) => (own ?? []).map(({ address }) => address))
+    : [host]
+  ).map(bracketed);
+
+/** Those by which other machines reach it, named ones first; none when it listens on this machine only. */
+export const networkHosts = (host: string, names: readonly string[]): string[] => {
+  const others = ownAddresses(host).filter(
+    (each) => !LOOPBACK.includes(each) && !/^\[?fe80:|^127\./i.test(each),
+  );
+  return others.length === 0 ? [] : [...names, ...others];
+};
 
 const bracketed = (address: string): string => (isIPv6(address) ? `[${address}]` : address);
 

@@ -7,6 +7,8 @@ export interface RunStream {
   /** Keeps a response open until its page goes. @throws HttpError 503 when too many follow already. */
   readonly follow: (runId: string, response: Response) => void;
   readonly tell: (runId: string, events: readonly RunEvent[]) => void;
+  /** Ends what everybody follows; whoever still may comes back by itself. */
+  readonly hangUp: () => void;
   readonly close: () => void;
 }
 
@@ -20,6 +22,7 @@ export function runStream(): RunStream {
   const followers = new Map<string, Set<Response>>();
   const all = () => [...followers.values()].flatMap((own) => [...own]);
   const beat = setInterval(() => all().forEach((response) => response.write(':\n\n')), BEAT_MS).unref();
+  const hangUp = () => all().forEach((response) => response.end());
   return {
     follow: (runId, response) => {
       if (all().length >= MOST_FOLLOWERS) {
@@ -41,9 +44,10 @@ export function runStream(): RunStream {
       const text = `data: ${JSON.stringify(events)}\n\n`;
       followers.get(runId)?.forEach((response) => response.write(text));
     },
+    hangUp,
     close: () => {
       clearInterval(beat);
-      all().forEach((response) => response.end());
+      hangUp();
     },
   };
 }

@@ -22,7 +22,7 @@ export interface WorkerProgram {
 }
 
 /** A calculation answers or is refused within this, a whole plan with all of its fixes within that, ms. */
-const LIMITS_MS: Readonly<Record<Task['kind'], number>> = { calc: 4500, plan: 20_000, warm: 60_000 };
+const LIMITS_MS: Readonly<Record<Task['kind'], number>> = { calc: 4200, plan: 20_000, warm: 60_000 };
 /** Memory of one worker, MB. */
 const MOST_MB = 768;
 /** Questions that may wait for a worker. */

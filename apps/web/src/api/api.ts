@@ -2,7 +2,15 @@ import type { AirReport, AirSeries } from '@lean-clasp/core/air';
 import type { BuildDocument } from '@lean-clasp/core/formats';
 import type { RunSummary } from '@lean-clasp/core/runs';
 import type { BuildStart } from '@lean-clasp/core/templates';
-import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react';
+import {
+  type BaseQueryFn,
+  createApi,
+  type FetchArgs,
+  fetchBaseQuery,
+  type FetchBaseQueryError,
+} from '@reduxjs/toolkit/query/react';
+import type { Role } from '../access/access-slice';
+import { isErrorBody, noteRefusal } from './request';
 
 /** A build in the list. */
 export interface BuildLine {
@@ -52,11 +60,37 @@ export interface CalculationListing {
   readonly example: Readonly<Record<string, unknown>>;
 }
 
+/** How the shop stands on the network. */
+export interface NetworkReport {
+  readonly addresses: readonly string[];
+  readonly secure: boolean;
+  readonly passphrases: readonly { readonly role: Role; readonly setAtMs: number }[];
+}
+
+const ask = fetchBaseQuery({ baseUrl: new URL('/api', location.origin).href });
+
+/** Asks, and tells when nobody has come in. */
+const askAndTell: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = async (
+  args,
+  query,
+  extra,
+) => {
+  const answer = await ask(args, query, extra);
+  noteRefusal(answer.error?.status);
+  return answer;
+};
+
+/** What went wrong with a request, in the server's own words where it said any. */
+export const problemOf = (error: unknown): string => {
+  const data: unknown = typeof error === 'object' && error !== null && 'data' in error ? error.data : null;
+  return isErrorBody(data) ? data.error.message : 'The server does not answer.';
+};
+
 /** Server data that is not edited through documents. */
 export const api = createApi({
   reducerPath: 'api',
-  baseQuery: fetchBaseQuery({ baseUrl: new URL('/api', location.origin).href }),
-  tagTypes: ['Builds', 'Runs'],
+  baseQuery: askAndTell,
+  tagTypes: ['Builds', 'Runs', 'Network'],
   endpoints: (builder) => ({
     builds: builder.infiniteQuery<BuildsPage, string, string | null>({
       infiniteQueryOptions: { initialPageParam: null, getNextPageParam: ({ next }) => next },
@@ -104,6 +138,19 @@ export const api = createApi({
     }),
     air: builder.query<AirReport, void>({ query: () => '/air' }),
     airSeries: builder.query<AirSeries, number>({ query: (days) => `/air/series?days=${days}` }),
+    network: builder.query<NetworkReport, void>({ query: () => '/network', providesTags: ['Network'] }),
+    setPassphrase: builder.mutation<void, { readonly role: Role; readonly passphrase: string }>({
+      query: ({ role, passphrase }) => ({
+        url: `/network/passphrases/${role}`,
+        method: 'PUT',
+        body: { passphrase },
+      }),
+      invalidatesTags: ['Network'],
+    }),
+    removePassphrase: builder.mutation<void, Role>({
+      query: (role) => ({ url: `/network/passphrases/${role}`, method: 'DELETE' }),
+      invalidatesTags: ['Network'],
+    }),
     calculations: builder.query<CalculationListing[], void>({ query: () => '/calc' }),
   }),
 });
@@ -115,10 +162,13 @@ export const {
   useBuildQuery,
   useBuildsInfiniteQuery,
   useCreateBuildMutation,
+  useNetworkQuery,
   useRemoveBuildMutation,
+  useRemovePassphraseMutation,
   useRestoreBuildMutation,
   useRunLogInfiniteQuery,
   useRunsQuery,
+  useSetPassphraseMutation,
   useCalculationsQuery,
 } = api;
 

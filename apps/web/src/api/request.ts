@@ -18,6 +18,14 @@ export class ApiError extends Error {
   }
 }
 
+/** Says `sign-in` whenever the server answers that nobody has come in from this device. */
+export const refusals = new EventTarget();
+
+/** To be told of every answer that was not a success. */
+export function noteRefusal(status: unknown): void {
+  if (status === 401) refusals.dispatchEvent(new Event('sign-in'));
+}
+
 /** How to ask. */
 interface Ask {
   readonly method?: 'GET' | 'POST' | 'PATCH' | 'PUT' | 'DELETE';
@@ -33,11 +41,13 @@ export async function requestJson<T>(path: string, { method = 'GET', body }: Ask
       : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
   });
   if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
+  noteRefusal(response.status);
   const answer: unknown = await response.json().catch(() => null);
   throw new ApiError(response.status, isErrorBody(answer) ? answer : plainError(response.status));
 }
 
-function isErrorBody(answer: unknown): answer is ApiErrorBody {
+/** Whether an answer is in the server's error shape. */
+export function isErrorBody(answer: unknown): answer is ApiErrorBody {
   return typeof answer === 'object' && answer !== null && 'error' in answer;
 }
 

@@ -1,5 +1,6 @@
 import type { ComponentType } from 'react';
-import { createBrowserRouter, type LoaderFunctionArgs, Navigate } from 'react-router';
+import { createBrowserRouter, type LoaderFunctionArgs, Navigate, type RouteObject } from 'react-router';
+import { AccessGate } from '../access/AccessGate';
 import { openDocument } from '../documents/sync';
 import { Frame } from '../frame/Frame';
 import { Loading } from '../frame/Loading';
@@ -56,45 +57,47 @@ const headStart =
 
 /** Every address of the app. Screens load when first visited. */
 export const makeRouter = (store: AppStore) =>
-  createBrowserRouter([
-    {
-      element: <Frame />,
-      errorElement: <PageFault />,
-      hydrateFallbackElement: <Loading />,
-      children: [
-        { index: true, lazy: screen(() => import('../today/TodayPage').then((m) => m.TodayPage)) },
-        { path: 'builds', lazy: screen(() => import('../builds/BuildsPage').then((m) => m.BuildsPage)) },
-        {
-          path: 'builds/new',
-          lazy: screen(() => import('../builds/KindChooserPage').then((m) => m.KindChooserPage)),
-        },
-        {
-          path: 'builds/new/:template',
-          lazy: screen(() => import('../builds/NewBuildPage').then((m) => m.NewBuildPage)),
-        },
-        { path: 'builds/:buildId', element: <Navigate to="fit" replace /> },
-        {
-          path: 'builds/:buildId/:step',
-          loader: headStart(store),
-          shouldRevalidate: ({ currentParams, nextParams }) => currentParams.buildId !== nextParams.buildId,
-          lazy: screen(() => import('../workspace/WorkspacePage').then((m) => m.WorkspacePage)),
-        },
-        {
-          path: 'builds/:buildId/print/:what',
-          lazy: screen(() => import('../squeeze/PrintPage').then((m) => m.PrintPage)),
-        },
-        { path: 'shop', lazy: screen(() => import('../shop/ShopPage').then((m) => m.ShopPage)) },
-        { path: 'logbook', lazy: screen(() => import('../logbook/LogbookPage').then((m) => m.LogbookPage)) },
-        { path: 'logbook/:runId', lazy: screen(() => import('../logbook/RunPage').then((m) => m.RunPage)) },
-        { path: 'sums', lazy: screen(() => import('../sums/SumsPage').then((m) => m.SumsPage)) },
-        { path: 'sums/:name', lazy: screen(() => import('../sums/SumsPage').then((m) => m.SumsPage)) },
-        { path: '*', lazy: screen(() => import('../frame/NothingHere').then((m) => m.NothingHere)) },
-      ],
-    },
-    {
-      path: 'bench/:runId',
-      errorElement: <PageFault />,
-      hydrateFallbackElement: <Loading />,
-      lazy: screen(() => import('../bench/BenchPage').then((m) => m.BenchPage)),
-    },
-  ]);
+  createBrowserRouter([{ element: <AccessGate />, children: placesOf(store) }]);
+
+const placesOf = (store: AppStore): RouteObject[] => [
+  {
+    element: <Frame />,
+    errorElement: <PageFault />,
+    hydrateFallbackElement: <Loading />,
+    children: [
+      { index: true, lazy: screen(() => import('../today/TodayPage').then((m) => m.TodayPage)) },
+      { path: 'builds', lazy: screen(() => import('../builds/BuildsPage').then((m) => m.BuildsPage)) },
+      {
+        path: 'builds/new',
+        lazy: screen(() => import('../builds/KindChooserPage').then((m) => m.KindChooserPage)),
+      },
+      {
+        path: 'builds/new/:template',
+        lazy: screen(() => import('../builds/NewBuildPage').then((m) => m.NewBuildPage)),
+      },
+      { path: 'builds/:buildId', element: <Navigate to="fit" replace /> },
+      {
+        path: 'builds/:buildId/:step',
+        loader: headStart(store),
+        shouldRevalidate: ({ currentParams, nextParams }) => currentParams.buildId !== nextParams.buildId,
+        lazy: screen(() => import('../workspace/WorkspacePage').then((m) => m.WorkspacePage)),
+      },
+      {
+        path: 'builds/:buildId/print/:what',
+        lazy: screen(() => import('../squeeze/PrintPage').then((m) => m.PrintPage)),
+      },
+      { path: 'shop', lazy: screen(() => import('../shop/ShopPage').then((m) => m.ShopPage)) },
+      { path: 'logbook', lazy: screen(() => import('../logbook/LogbookPage').then((m) => m.LogbookPage)) },
+      { path: 'logbook/:runId', lazy: screen(() => import('../logbook/RunPage').then((m) => m.RunPage)) },
+      { path: 'sums', lazy: screen(() => import('../sums/SumsPage').then((m) => m.SumsPage)) },
+      { path: 'sums/:name', lazy: screen(() => import('../sums/SumsPage').then((m) => m.SumsPage)) },
+      { path: '*', lazy: screen(() => import('../frame/NothingHere').then((m) => m.NothingHere)) },
+    ],
+  },
+  {
+    path: 'bench/:runId',
+    errorElement: <PageFault />,
+    hydrateFallbackElement: <Loading />,
+    lazy: screen(() => import('../bench/BenchPage').then((m) => m.BenchPage)),
+  },
+];

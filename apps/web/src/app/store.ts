@@ -1,5 +1,6 @@
 import { configureStore, nanoid, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
 import { useDispatch, useSelector } from 'react-redux';
+import { accessReducer, loadAccess, saveAccess } from '../access/access-slice';
 import { api } from '../api/api';
 import { runsReducer } from '../bench/runs-slice';
 import { type Kept, keptInBrowser } from '../keeping/kept';
@@ -15,12 +16,13 @@ export function makeStore(storage: Pick<Storage, 'getItem' | 'setItem'>, kept: K
   const store = configureStore({
     reducer: {
       preferences: preferencesReducer,
+      access: accessReducer,
       documents: documentsReducer,
       keeping: keepingReducer,
       runs: runsReducer,
       [api.reducerPath]: api.reducer,
     },
-    preloadedState: { preferences: loadPreferences(storage) },
+    preloadedState: { preferences: loadPreferences(storage), access: loadAccess(storage) },
     // Patches and plans are plain data; checking every one of them in development only costs time.
     middleware: (defaults) =>
       defaults({
@@ -29,12 +31,13 @@ export function makeStore(storage: Pick<Storage, 'getItem' | 'setItem'>, kept: K
         thunk: { extraArgument: { kept, window, queues: makeQueues() } satisfies Extra },
       }).concat(api.middleware),
   });
-  let saved = store.getState().preferences;
+  let saved = store.getState();
   store.subscribe(() => {
-    const { preferences } = store.getState();
-    if (preferences === saved) return;
-    saved = preferences;
-    savePreferences(storage, preferences);
+    const state = store.getState();
+    const { preferences, access } = saved;
+    saved = state;
+    if (state.preferences !== preferences) savePreferences(storage, state.preferences);
+    if (state.access !== access) saveAccess(storage, state.access);
   });
   return store;
 }

@@ -24,10 +24,10 @@ export function PlacedBars({ marks, at }: Placed) {
   const path = (points: readonly Point[]) => svgPath(points, at, true);
   return (
     <g aria-hidden pointerEvents="none" strokeLinejoin="round">
-      {marks.map(({ id, number, band, bars, metal, wood, strip }) => {
+      {marks.map(({ id, band, bars, metal, wood, strip }, index) => {
         const ink = isLit(id) ? tokens.ink : tokens.action;
         return (
-          <g key={number}>
+          <g key={index}>
             {wood.map((block, i) => (
               <path
                 key={i}

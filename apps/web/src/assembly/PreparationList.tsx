@@ -9,13 +9,15 @@ import { prepare } from './edits';
 /** What this kind wants done before the first bead, to be ticked off. */
 export function PreparationList({ kind }: { readonly kind: Kind }) {
   const { build, edit } = useOpenBuild();
-  const done = kind.preparation.filter((what) => build.prepared.includes(what)).length;
+  const needless = kind.needless(build.answers);
+  const wanted = kind.preparation.filter((what) => !needless.includes(what));
+  const done = wanted.filter((what) => build.prepared.includes(what)).length;
   return (
     <Section title="Before the first bead">
       <Typography variant="body2" color="text.secondary">
-        {done} of {kind.preparation.length} done.
+        {done} of {wanted.length} done.
       </Typography>
-      {kind.preparation.map((what) => (
+      {wanted.map((what) => (
         <Tick
           key={what}
           label={PREPARATION_WORDS[what]}

@@ -7,7 +7,7 @@ import {
   panelMarks,
   type PlacedMark,
 } from '@lean-clasp/core/drawing';
-import type { Plan } from '@lean-clasp/core/plan';
+import { cornersOf, type Plan } from '@lean-clasp/core/plan';
 
 /** An assembly as it is drawn at the bench: its marks on the slant, which parts each joint joins, and the clamps. */
 export interface BenchAssembly {
@@ -34,7 +34,7 @@ export function benchKit(plan: Plan, session = 0): BenchKit {
     title: plan.build.name,
     crew: plan.build.crew,
     script: benchScript(plan, session),
-    marks: asRow && plan.row !== null ? panelMarks(plan.row) : null,
+    marks: asRow && plan.row !== null ? panelMarks(plan.row, cornersOf(plan)) : null,
     drawn: asRow ? null : assemblyOf(plan),
   };
 }

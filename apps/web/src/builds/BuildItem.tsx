@@ -8,7 +8,13 @@ import { type BuildLine, useBuildQuery } from '../api/api';
 import { BuildPicture, NoPicture } from './BuildPicture';
 
 /** One build of the list: its picture once it is here, what it is, and the way to it. */
-export function BuildItem({ build, onRemove }: { readonly build: BuildLine; readonly onRemove: () => void }) {
+export function BuildItem({
+  build,
+  onRemove,
+}: {
+  readonly build: BuildLine;
+  readonly onRemove: (() => void) | null;
+}) {
   const { id, revision, name, project, template } = build;
   const { data } = useBuildQuery({ id, revision });
   return (
@@ -24,9 +30,11 @@ export function BuildItem({ build, onRemove }: { readonly build: BuildLine; read
           {project === '' ? '' : `${project} · `}
           {data === undefined ? (KIND_WORDS[template]?.name ?? template) : kindWords(data.body)}
         </Box>
-        <IconButton aria-label={`Remove ${name}`} onClick={onRemove}>
-          <DeleteIcon />
-        </IconButton>
+        {onRemove !== null && (
+          <IconButton aria-label={`Remove ${name}`} onClick={onRemove}>
+            <DeleteIcon />
+          </IconButton>
+        )}
       </Box>
     </Box>
   );

@@ -7,7 +7,7 @@ import DialogTitle from '@mui/material/DialogTitle';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useDeferredValue, useState } from 'react';
-import { Link as RouterLink } from 'react-router';
+import { useMayChange } from '../access/session';
 import { type BuildLine, useBuildsInfiniteQuery, useRemoveBuildMutation } from '../api/api';
 import { useDocument } from '../documents/use-document';
 import { useSize } from '../drawing/use-size';
@@ -17,6 +17,7 @@ import { MoreButton } from '../parts/MoreButton';
 import { Windowed } from '../parts/Windowed';
 import { SHOP_ID } from '../shop/shop-id';
 import { Bin } from './Bin';
+import { NewBuildButton } from './NewBuildButton';
 import { BuildItem } from './BuildItem';
 
 /** Least width of a build in the list, the room beside it, and about its height, px. */
@@ -38,16 +39,13 @@ export function BuildsPage() {
   const builds = data?.pages.flatMap((page) => page.builds);
   // Builds of the shop's own woods cannot be laid out without it.
   useDocument('shops', SHOP_ID);
+  const mayChange = useMayChange();
   const [leaving, setLeaving] = useState<BuildLine | null>(null);
   return (
     <Page
       title="Builds"
       intro="Each thing to be glued up, from first board to last clamp off."
-      actions={
-        <Button component={RouterLink} to="/builds/new" variant="contained">
-          New build
-        </Button>
-      }
+      actions={<NewBuildButton />}
     >
       {isLoading && <Loading what="Fetching the builds" />}
       {isError && (
@@ -71,14 +69,14 @@ export function BuildsPage() {
         />
       )}
       {builds?.length === 0 && found !== '' && <Typography>No build is called so.</Typography>}
-      {builds !== undefined && <BuildGrid builds={builds} onRemove={setLeaving} />}
+      {builds !== undefined && <BuildGrid builds={builds} onRemove={mayChange ? setLeaving : null} />}
       <MoreButton
         more={hasNextPage}
         busy={isFetchingNextPage}
         onMore={() => void fetchNextPage()}
         what="Older builds"
       />
-      <Bin />
+      {mayChange && <Bin />}
       <RemoveDialog build={leaving} onClose={() => setLeaving(null)} />
     </Page>
   );
@@ -89,7 +87,7 @@ function BuildGrid({
   onRemove,
 }: {
   readonly builds: readonly BuildLine[];
-  readonly onRemove: (build: BuildLine) => void;
+  readonly onRemove: ((build: BuildLine) => void) | null;
 }) {
   const [ref, { width }] = useSize(BEFORE_MEASURED);
   const columns = Math.max(1, Math.floor((width + GAP_PX) / (ITEM_PX + GAP_PX)));
@@ -109,7 +107,11 @@ function BuildGrid({
             }}
           >
             {builds.slice(row * columns, (row + 1) * columns).map((build) => (
-              <BuildItem key={build.id} build={build} onRemove={() => onRemove(build)} />
+              <BuildItem
+                key={build.id}
+                build={build}
+                onRemove={onRemove === null ? null : () => onRemove(build)}
+              />
             ))}
           </Box>
         )}

@@ -129,9 +129,16 @@ const slice = createSlice({
               : document.sync,
         };
       }),
-    acknowledged: (state, { payload: { id, revision } }: PayloadAction<{ id: string; revision: number }>) =>
+    /** The server has the first edit that waits. One that is no longer the first shows up when the next is sent. */
+    acknowledged: (
+      state,
+      {
+        payload: { id, edit, revision },
+      }: PayloadAction<{ id: string; edit: string | undefined; revision: number }>,
+    ) =>
       update(plain(state), id, (document) => {
         const [first, ...pending] = document.pending;
+        if (first?.id !== edit) return document;
         return {
           ...document,
           base:

@@ -115,6 +115,14 @@ describe('edits on top of what another window did', () => {
     expect(patchedBy(body, edits[0]?.inverse ?? [])).toEqual(theirs);
   });
 
+  it('stay in the log where the other did the very same, and change nothing', () => {
+    const mine = edit(BASE, widened(BASE, 'b', 140), 'Width of B');
+    const theirs = widened(BASE, 'b', 140);
+    const { edits, clashes, body } = onTop([mine], theirs, edit(BASE, theirs));
+    expect([edits.map(({ id }) => id), clashes, body]).toEqual([[mine.id], ['Width of B'], theirs]);
+    expect(patchedBy(body, edits[0]?.inverse ?? [])).toEqual(theirs);
+  });
+
   it('leave out those that went in already though nobody heard of it', () => {
     const sent = edit(BASE, { ...BASE, crew: 3 });
     const theirs = { ...BASE, crew: 3, name: 'Theirs' };

@@ -2,6 +2,7 @@ import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
 import type { BuildDocument } from '@lean-clasp/core/formats';
 import { rowOf, withRow } from '@lean-clasp/core/plan';
 import { applyPatch, createPatch, type Operation } from 'rfc6902';
+import { waitFor } from '@testing-library/dom';
 import { IDBFactory } from 'fake-indexeddb';
 import { makeStore } from '../app/store';
 import { startCourier } from '../keeping/courier';
@@ -96,6 +97,7 @@ async function opened() {
 
 afterEach(async () => {
   // Whatever a test left to be sent goes to its own server, not to the next one's.
+  window.dispatchEvent(new Event('online'));
   await settle();
   jest.restoreAllMocks();
 });
@@ -165,6 +167,46 @@ describe('a server that goes away', () => {
     await settle();
     expect(server.state.body.name).toBe('Kept here');
     expect((later.getState().documents.open[ID]?.body as BuildDocument).name).toBe('Kept here');
+  });
+});
+
+describe('a page that is loaded again while the server is away', () => {
+  it('shows what was not sent yet, goes on from it, and all of it arrives', async () => {
+    const { server, rename } = await opened();
+    server.state.reachable = false;
+    rename('Kept here');
+    await settle();
+    const later = makeStore(localStorage);
+    await later.dispatch(openDocument('builds', ID));
+    await waitFor(() =>
+      expect((later.getState().documents.open[ID]?.body as BuildDocument).name).toBe('Kept here'),
+    );
+    later.dispatch(editDocument<BuildDocument>(ID, 'Crew', (before) => ({ ...before, crew: 3 })));
+    await settle();
+    expect(await keptEdits()).toHaveLength(2);
+    server.state.reachable = true;
+    window.dispatchEvent(new Event('online'));
+    await waitFor(() => expect(server.state.body).toMatchObject({ name: 'Kept here', crew: 3 }));
+    await waitFor(() =>
+      expect(later.getState().documents.open[ID]).toMatchObject({ pending: [], sync: { kind: 'saved' } }),
+    );
+    await waitFor(async () => expect(await keptEdits()).toEqual([]));
+  });
+
+  it('brings edits on a later state than it remembers as soon as the server answers', async () => {
+    const { server, rename, document, elsewhere } = await opened();
+    elsewhere((body) => ({ ...body, crew: 3 }));
+    rename('On top of theirs');
+    await waitFor(() => expect(document().sync.kind).toBe('saved'));
+    server.state.reachable = false;
+    rename('And another');
+    await settle();
+    const later = makeStore(localStorage);
+    await later.dispatch(openDocument('builds', ID));
+    await new Promise((done) => setTimeout(done, 400));
+    server.state.reachable = true;
+    window.dispatchEvent(new Event('online'));
+    await waitFor(() => expect(server.state.body).toMatchObject({ name: 'And another', crew: 3 }));
   });
 });
 
@@ -274,6 +316,20 @@ describe('two windows on one build', () => {
     await store.dispatch(takeTheirs(ID));
     expect([name(), document().pending.length, document().sync.kind]).toEqual(['Theirs', 0, 'saved']);
     expect(await keptEdits()).toEqual([]);
+  });
+
+  it('takes theirs and keeps what is typed while the server answers', async () => {
+    const { server, store, rename, name, document, elsewhere } = await opened();
+    elsewhere((body) => ({ ...body, name: 'Theirs' }));
+    rename('Mine');
+    await settle();
+    expect(document().sync.kind).toBe('conflict');
+    const taking = store.dispatch(takeTheirs(ID));
+    store.dispatch(editDocument<BuildDocument>(ID, 'Crew', (before) => ({ ...before, crew: 3 })));
+    await taking;
+    await settle();
+    expect(name()).toBe('Theirs');
+    expect(server.state.body).toMatchObject({ name: 'Theirs', crew: 3 });
   });
 
   it('count edits of what is gone, and drop nothing before they are told', async () => {

@@ -1,5 +1,6 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { createPatch } from 'rfc6902';
+import { mayNot } from '../access/access-slice';
 import { ApiError, requestJson } from '../api/request';
 import type { AppThunk } from '../app/store';
 import { keepBeside, readKept } from '../keeping/keep-beside';
@@ -17,7 +18,8 @@ import {
   type ServerDocument,
   syncChanged,
 } from './documents-slice';
-import { isUpgrade, type LoggedEdit, redoSteps, type Step, undoSteps } from './history';
+import { type Edit, isUpgrade, type LoggedEdit, redoSteps, type Step, undoSteps } from './history';
+import { remember, rememberSoon } from './remember';
 import { patchedBy, type Rebased, rebased } from './rebase';
 
 /** Keystrokes in one field closer than this are one step of undo. */
@@ -76,49 +78,11 @@ function fetchDocument(collection: OpenDocument['collection'], id: string): AppT
       queues.retries(`open ${id}`).later(refresh);
     }
     // What the person asked for goes first; what is left over from before comes on top as soon as it is found.
-    dispatch(bringBack(id)).catch(() => {
-      // The server has gone away again: they stay kept, and the next page tries.
-    });
-  };
-}
-
-/** Steps of the log that are remembered. */
-const REMEMBERED_STEPS = 200;
-/** Edits come in bursts; what is remembered follows when they rest, ms. */
-const REMEMBER_AFTER_MS = 800;
-
-/** Remembers a document as the server has it now, so that it opens while the server is away. */
-function remember(id: string, log: readonly LoggedEdit[]): AppThunk {
-  return (dispatch, getState) => {
-    const open = getState().documents.open[id];
-    if (open === undefined) return;
-    const { collection, base, revision } = open;
-    const document = { id, revision, body: base, updatedAtMs: Date.now() };
-    void dispatch(
-      keepBeside((kept) =>
-        kept.keepDocument({ id, collection, document, log: log.slice(-REMEMBERED_STEPS) }),
-      ),
-    );
-  };
-}
-
-const soon = new Map<string, ReturnType<typeof setTimeout>>();
-
-function rememberSoon(id: string): AppThunk {
-  return (dispatch, getState) => {
-    clearTimeout(soon.get(id));
-    soon.set(
-      id,
-      setTimeout(() => {
-        const { undo: steps = [] } = getState().documents.open[id]?.stacks ?? {};
-        dispatch(
-          remember(
-            id,
-            steps.map((step) => ({ ...step, id: null, revision: 0 })),
-          ),
-        );
-      }, REMEMBER_AFTER_MS),
-    );
+    const back = () => {
+      // They stay kept until the server answers, however often that takes.
+      dispatch(bringBack(id)).catch(() => queues.retries(`bring back ${id}`).later(back));
+    };
+    back();
   };
 }
 
@@ -136,7 +100,7 @@ function bringBack(id: string): AppThunk<Promise<void>> {
 function takeOver(kept: KeptEdits): AppThunk<Promise<void>> {
   return async (dispatch, getState) => {
     const { document: id, collection, revision, edits } = kept;
-    const { document, log } = await fetched({ collection, id });
+    const { document, log } = await dispatch(newestFor(kept));
     const forget = () =>
       dispatch(keepBeside((store) => store.keepEdits({ ...kept, edits: [] }), { frees: true }));
     const waiting = getState().documents.open[id];
@@ -155,17 +119,48 @@ function takeOver(kept: KeptEdits): AppThunk<Promise<void>> {
       const { name, keptAtMs } = kept;
       dispatch(editsFound({ document: id, name, edits: left.length, keptAtMs }));
     }
-    dispatch(opened({ collection, document, log, pending: [...moved.edits, ...waiting.pending] }));
+    // What was made in this window meanwhile was made without them, and comes after them.
+    const own = rebased(
+      waiting.pending,
+      waiting.base,
+      withEdits(document.body, moved.edits),
+      log.filter((step) => step.revision > waiting.revision),
+    );
+    const all: Rebased = {
+      edits: [...moved.edits, ...own.edits],
+      clashes: [...new Set([...moved.clashes, ...own.clashes])],
+      unfit: moved.unfit + own.unfit,
+    };
+    dispatch(opened({ collection, document, log, pending: all.edits }));
     dispatch(keep(id));
     await forget();
-    if (isAsked(moved)) dispatch(asked(id, moved));
+    if (isAsked(all)) dispatch(asked(id, all));
     else void dispatch(flush(id));
+  };
+}
+
+/** The document that kept edits go on: as the server has it, or with the server away as they were made on it. */
+function newestFor({ document: id, collection, revision }: KeptEdits): AppThunk<Promise<Fetched>> {
+  return async (dispatch) => {
+    try {
+      return await fetched({ collection, id });
+    } catch (error) {
+      const seen = mayPass(error)
+        ? await dispatch(readKept((store) => store.document(id), undefined))
+        : undefined;
+      if (seen?.document.revision !== revision) throw error;
+      return seen;
+    }
   };
 }
 
 /** A body before the newest edits of its log. */
 const stepsBack = (body: Body, since: readonly LoggedEdit[]): Body =>
   since.reduceRight<Body>((later, { inverse }) => patchedBy(later, inverse), body);
+
+/** A body with edits on top. */
+const withEdits = (body: Body, edits: readonly Edit[]): Body =>
+  edits.reduce<Body>((before, { patch }) => patchedBy(before, patch), body);
 
 /** Whether something was changed on both sides, or is gone. */
 const isAsked = ({ clashes, unfit }: Rebased): boolean => clashes.length > 0 || unfit > 0;
@@ -237,7 +232,11 @@ export function redo(id: string): AppThunk {
 }
 
 function commit(id: string, steps: readonly Step[]): AppThunk {
-  return (dispatch) => {
+  return (dispatch, getState) => {
+    if (getState().access.role === 'bench') {
+      dispatch(mayNot());
+      return;
+    }
     for (const step of steps) dispatch(edited({ id, edit: { id: nanoid(), ...step } }));
     dispatch(keep(id));
     // What the person sees goes first.
@@ -284,7 +283,7 @@ function flush(id: string): AppThunk<Promise<void>> {
           body: { baseRevision: document.revision, ...edit },
         });
         queues.retries(id).succeeded();
-        dispatch(acknowledged({ id, revision: taken.revision }));
+        dispatch(acknowledged({ id, edit: edit.id, revision: taken.revision }));
         dispatch(keep(id));
         dispatch(rememberSoon(id));
       }
@@ -360,13 +359,25 @@ export function putMineOnTop(id: string): AppThunk<Promise<number>> {
   };
 }
 
-/** Drops the pending edits and shows what the server holds. */
+/** Drops the edits that wait now and shows what the server holds; what is typed while it answers stays. */
 export function takeTheirs(id: string): AppThunk<Promise<void>> {
   return async (dispatch, getState) => {
-    const open = getState().documents.open[id];
-    if (open === undefined) return;
-    const { document, log } = await fetched(open);
-    dispatch(opened({ collection: open.collection, document, log }));
+    const before = getState().documents.open[id];
+    if (before === undefined) return;
+    const dropped = new Set(before.pending.map((edit) => edit.id));
+    const { document, log } = await fetched(before);
+    const open = getState().documents.open[id] ?? before;
+    const isDropped = ({ id: own }: Edit) => dropped.has(own);
+    const without = open.pending.filter((edit) => !isDropped(edit));
+    const moved = rebased(
+      without,
+      withEdits(open.base, open.pending.filter(isDropped)),
+      document.body,
+      log.filter(({ revision }) => revision > open.revision),
+    );
+    dispatch(opened({ collection: open.collection, document, log, pending: moved.edits }));
     dispatch(keep(id));
+    if (isAsked(moved)) dispatch(asked(id, moved));
+    else void dispatch(flush(id));
   };
 }

@@ -41,6 +41,7 @@ export function PanelDrawing({
       <LineShapes marks={marks} sheet={sheet} extras={extras} />
       <TrimLines marks={marks} sheet={sheet} />
       {showClamps && <Cauls marks={marks} sheet={sheet} />}
+      {showClamps && <Corners marks={marks} sheet={sheet} />}
       {showClamps && <ClampShapes marks={marks} sheet={sheet} extras={extras} />}
     </svg>
   );
@@ -106,6 +107,21 @@ function Cauls({ marks, sheet }: Part) {
           width={CAUL_MM * sheet.scale}
           height={marks.widthMm * sheet.scale + 8}
         />
+      ))}
+    </g>
+  );
+}
+
+/** Pads of the clamps that hold the corners down, seen from above. */
+function Corners({ marks, sheet }: Part) {
+  const { tokens } = useTheme().palette;
+  return (
+    <g fill={tokens.actionTint} stroke={tokens.action} strokeWidth={1.2} aria-hidden>
+      {marks.corners?.map(({ xMm, yMm, padMm }) => (
+        <g key={`${xMm} ${yMm}`}>
+          <circle cx={sheet.x(xMm)} cy={sheet.y(yMm)} r={Math.max(6, (padMm / 2) * sheet.scale)} />
+          <circle cx={sheet.x(xMm)} cy={sheet.y(yMm)} r={2.5} fill={tokens.action} />
+        </g>
       ))}
     </g>
   );

@@ -8,12 +8,14 @@ import StraightenIcon from '@mui/icons-material/StraightenOutlined';
 import TableRowsIcon from '@mui/icons-material/TableRowsOutlined';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import type { ComponentType, ReactNode } from 'react';
+import type { ComponentType } from 'react';
 import { NavLink, Outlet, useNavigation } from 'react-router';
+import { SignOut } from '../access/SignOut';
 import { preferred } from '../app/preferences';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { NewerProgram } from '../keeping/NewerProgram';
 import { KeepingNotices } from '../keeping/KeepingNotices';
+import { RailButton, railItem } from './RailButton';
 import { ShortcutHelp } from './ShortcutHelp';
 
 const RAIL_PX = 84;
@@ -31,21 +33,6 @@ const PLACES: readonly Place[] = [
   { to: '/logbook', name: 'Logbook', Icon: MenuBookIcon },
   { to: '/sums', name: 'Sums', Icon: CalculateIcon },
 ];
-
-const railItem = {
-  display: 'flex',
-  flexDirection: 'column',
-  alignItems: 'center',
-  justifyContent: 'center',
-  gap: 0.5,
-  minHeight: 64,
-  width: '100%',
-  fontSize: '0.875rem',
-  fontFamily: 'inherit',
-  textDecoration: 'none',
-  borderLeft: '4px solid transparent',
-  pr: '4px',
-} as const;
 
 /** The five places along the left edge around whichever screen is open. */
 export function Frame() {
@@ -122,6 +109,7 @@ function Rail() {
         ))}
       </Box>
       <Preferences />
+      <SignOut />
     </Box>
   );
 }
@@ -148,21 +136,5 @@ function Preferences() {
         {day ? 'day' : 'lamp'}
       </RailButton>
     </>
-  );
-}
-
-function RailButton({
-  label,
-  onClick,
-  children,
-}: {
-  readonly label: string;
-  readonly onClick: () => void;
-  readonly children: ReactNode;
-}) {
-  return (
-    <ButtonBase aria-label={label} onClick={onClick} sx={railItem}>
-      {children}
-    </ButtonBase>
   );
 }

@@ -60,6 +60,8 @@ export interface Kept {
   readonly keepEdits: (kept: KeptEdits) => Promise<void>;
   readonly document: (id: string) => Promise<KeptDocument | undefined>;
   readonly keepDocument: (kept: KeptDocument) => Promise<void>;
+  /** Takes out what was only seen: documents, and runs of which everything was sent. */
+  readonly forgetSeen: () => Promise<void>;
   readonly runs: () => Promise<readonly KeptRun[]>;
   readonly run: (id: string) => Promise<KeptRun | undefined>;
   readonly keepRun: (run: KeptRun) => Promise<void>;
@@ -102,6 +104,16 @@ export function keptInBrowser(): Kept {
     document: async (id) => (await db()).get('documents', id),
     keepDocument: async (kept) => {
       await (await db()).put('documents', kept);
+    },
+    forgetSeen: async () => {
+      const change = (await db()).transaction(['documents', 'runs', 'events'], 'readwrite');
+      const unsent = new Set((await change.objectStore('events').getAll()).map(({ run }) => run));
+      const runs = await change.objectStore('runs').getAllKeys();
+      await Promise.all([
+        change.objectStore('documents').clear(),
+        ...runs.filter((id) => !unsent.has(id)).map((id) => change.objectStore('runs').delete(id)),
+        change.done,
+      ]);
     },
     runs: async () => (await db()).getAll('runs'),
     run: async (id) => (await db()).get('runs', id),

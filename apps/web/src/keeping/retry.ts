@@ -4,9 +4,17 @@ import { ApiError } from '../api/request';
 const FIRST_MS = 1000;
 const LONGEST_MS = 60_000;
 
-/** Whether asking again may help: the server did not answer, is busy, or stumbled. What is refused or stale stays so. */
+/** Whether asking again may help: the server did not answer, is busy, stumbled, or wants a passphrase first. What is refused or stale stays so. */
 export const mayPass = (error: unknown): boolean =>
-  !(error instanceof ApiError) || error.status >= 500 || error.status === 429 || error.status === 408;
+  !(error instanceof ApiError) || error.status >= 500 || [401, 408, 429].includes(error.status);
+
+const AGAIN = 'lean-clasp-again';
+
+/** What ends a wait early. */
+const WAKING = ['online', AGAIN] as const;
+
+/** Tries everything that waits at once. */
+export const wakeRetries = (): void => void globalThis.dispatchEvent(new Event(AGAIN));
 
 /** Attempts at one thing, further and further apart until one succeeds. */
 export interface Retries {
@@ -27,10 +35,10 @@ export function growingRetries(random: () => number = Math.random): Retries {
         attempt();
       };
       const timer = setTimeout(go, waitMs * (0.75 + 0.5 * random()));
-      globalThis.addEventListener('online', go);
+      for (const event of WAKING) globalThis.addEventListener(event, go);
       cancel = () => {
         clearTimeout(timer);
-        globalThis.removeEventListener('online', go);
+        for (const event of WAKING) globalThis.removeEventListener(event, go);
         cancel = null;
       };
       waitMs = Math.min(LONGEST_MS, waitMs * 2);

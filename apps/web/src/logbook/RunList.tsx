@@ -7,11 +7,16 @@ import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
+import { useRef } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { instantWords } from '../bench/release';
 import { useNow } from '../parts/use-now';
+import { useWindowed } from '../parts/Windowed';
 import { useFormat } from '../quantities/use-format';
 import { handsOnMinutes } from './run-figures';
+
+/** How high a row is. */
+const ROW_PX = 57;
 
 const STATE_WORDS: Readonly<Record<RunSummary['state'], string>> = {
   running: 'running',
@@ -29,8 +34,10 @@ export function RunList({
 }) {
   const now = useNow(false);
   const f = useFormat();
+  const body = useRef<HTMLTableSectionElement>(null);
+  const { totalPx, shown } = useWindowed<HTMLTableRowElement>(body, { count: runs.length, rowPx: ROW_PX });
   return (
-    <Table size="small">
+    <Table size="small" aria-rowcount={runs.length + 1}>
       <TableHead>
         <TableRow>
           <TableCell>begun</TableCell>
@@ -42,11 +49,14 @@ export function RunList({
           <TableCell>came out</TableCell>
         </TableRow>
       </TableHead>
-      <TableBody>
-        {runs.map((run) => {
+      <TableBody ref={body}>
+        <Beyond px={shown[0]?.startPx ?? 0} />
+        {shown.flatMap(({ index }) => {
+          const run = runs[index];
+          if (run === undefined) return [];
           const minutes = handsOnMinutes(run);
           return (
-            <TableRow key={run.id}>
+            <TableRow key={run.id} aria-rowindex={index + 2} sx={{ height: ROW_PX }}>
               <TableCell>
                 <Link
                   component={RouterLink}
@@ -69,7 +79,13 @@ export function RunList({
             </TableRow>
           );
         })}
+        <Beyond px={totalPx - (shown.at(-1)?.endPx ?? totalPx)} />
       </TableBody>
     </Table>
   );
+}
+
+/** Room of the rows that are beyond the screen. */
+function Beyond({ px }: { readonly px: number }) {
+  return px <= 0 ? null : <tr aria-hidden style={{ height: px }} />;
 }

@@ -7,6 +7,7 @@ import { Page } from '../frame/Page';
 import { AirSection } from './AirSection';
 import { CaulsSection } from './CaulsSection';
 import { HoursSection } from './HoursSection';
+import { NetworkSection } from './NetworkSection';
 import { OwnSection } from './OwnSection';
 import { PeopleSection } from './PeopleSection';
 import { RackSection } from './RackSection';
@@ -35,6 +36,7 @@ export function ShopPage() {
       <AirSection shop={shop} />
       <HoursSection shop={shop} />
       <PeopleSection shop={shop} />
+      <NetworkSection />
     </Page>
   );
 }

@@ -1,3 +1,4 @@
+import { NewBuildButton } from '../builds/NewBuildButton';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import type { RunSummary } from '@lean-clasp/core/runs';
 import { storedMoisturePct } from '@lean-clasp/core/air';
@@ -112,14 +113,7 @@ function LatestBuilds() {
   const builds = useBuildsInfiniteQuery('').data?.pages[0]?.builds;
   const { shop } = useShop();
   return (
-    <Section
-      title="Worked on last"
-      aside={
-        <Button component={RouterLink} to="/builds/new" variant="contained">
-          New build
-        </Button>
-      }
-    >
+    <Section title="Worked on last" aside={<NewBuildButton />}>
       {builds?.length === 0 && (
         <Typography>No build yet. Every kind takes at most eight answers to set up.</Typography>
       )}

@@ -1,6 +1,6 @@
 import { panelMarks } from '@lean-clasp/core/drawing';
 import type { Fix } from '@lean-clasp/core/fixes';
-import { type Plan, rowOf, type RowPlan } from '@lean-clasp/core/plan';
+import { cornersOf, type Plan, rowOf, type RowPlan } from '@lean-clasp/core/plan';
 import Box from '@mui/material/Box';
 import { lazy, Suspense, useMemo } from 'react';
 import { DrawingSheet } from '../drawing/DrawingSheet';
@@ -54,7 +54,7 @@ function RowDrawing({
   const f = useFormat();
   const dressing = DRESSINGS[step];
   const movable = step === 'squeeze';
-  const marks = useMemo(() => panelMarks(row), [row]);
+  const marks = useMemo(() => panelMarks(row, cornersOf(plan)), [row, plan]);
   const extras = useMemo(
     (): DrawingExtras => ({
       dressing,

@@ -165,9 +165,17 @@ export interface BlockSeat {
   readonly holdsN: number;
 }
 
+/** Two jaws, one against the other. */
+export interface JawPlace {
+  readonly from: Vec3;
+  readonly to: Vec3;
+  readonly off: Vec3;
+}
+
 /** Clamps that hold blocks where they are, and press no joint. */
 export interface ClampsOnBlocks {
-  readonly count: number;
+  /** Between which points each is drawn up, and which way its bar lies off the work. */
+  readonly places: readonly JawPlace[];
   readonly openingMm: number;
   /** What each must pull: so much, and so large a share of the pull that its block takes. */
   readonly forceN: number;

@@ -3,6 +3,7 @@ export {
   type Assembly,
   type BlockSeat,
   type ClampsOnBlocks,
+  type JawPlace,
   type Condition,
   CONDITIONS,
   type Dimension,

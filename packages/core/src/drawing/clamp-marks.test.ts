@@ -21,7 +21,9 @@ describe('clamps on the sheet', () => {
       const plan = settled(template);
       for (const view of VIEWS) {
         const marks = clampMarks(plan, view);
-        expect(marks.map(({ number }) => number)).toEqual(clampsOf(plan).map(({ number }) => number));
+        expect(marks.map(({ number }) => number).filter((each) => each > 0)).toEqual(
+          clampsOf(plan).map(({ number }) => number),
+        );
         const { from, size } = frameWith(assemblyMarks(plan.facts, view), marks);
         for (const { band, bars, metal, wood, at } of marks) {
           expect(band.length + metal.length).toBeGreaterThan(0);
@@ -36,6 +38,38 @@ describe('clamps on the sheet', () => {
       }
     },
   );
+
+  it('draws what holds blocks and corners, without numbers, where it stands', () => {
+    const held = (plan: Plan) => clampMarks(plan, 'above').filter(({ number }) => number === 0);
+    const angle = settled('odd-angle', {
+      angleDeg: 130,
+      firstMm: 400,
+      secondMm: 400,
+      widthMm: 60,
+      thicknessMm: 20,
+    });
+    expect(held(angle)).toHaveLength(2);
+    const blocks = settled('round-panel', { fixing: 'scribed-clamped' });
+    expect(held(blocks)).toHaveLength(2 * blocks.facts.assembly.aids.length);
+    // Over the edge: from above their pads lie half over the block and half over the work.
+    for (const { at } of held(blocks)) expect(Math.abs(at[1])).toBeGreaterThan(100);
+    const { build, shop } = planQuestion({
+      template: 'tenon-frame',
+      shop: PRACTICE_SHOP,
+      crew: 2,
+      answers: {},
+      squeeze: { clampedDown: true },
+    });
+    const frame = settlePlan(planBuild(build as BuildDocument, shop));
+    const corners = held(frame);
+    expect(corners).toHaveLength(4);
+    const { fromMm, toMm } = frame.facts;
+    const [left, right] = [
+      corners.filter(({ at }) => at[0] < (fromMm[0] + toMm[0]) / 2),
+      corners.filter(({ at }) => at[0] > (fromMm[0] + toMm[0]) / 2),
+    ];
+    expect([left.length, right.length]).toEqual([2, 2]);
+  });
 
   it('draws jaws as wide as their pads, on blocks as thick as they are said to be', () => {
     const plan = settled('tenon-frame');

@@ -1,5 +1,6 @@
 import { findClampKind } from '../clamps';
-import { type ClampInSpace, packingOf, type Plan } from '../plan';
+import type { RackLot } from '../formats';
+import { type ClampInSpace, holdingClamps, packingOf, type Plan } from '../plan';
 import {
   add,
   convexHull,
@@ -31,7 +32,7 @@ export interface PlacedMark {
   readonly wood: readonly (readonly Vec2[])[];
   /** Whether it lies on the far side of the work. */
   readonly behind: boolean;
-  /** Whether it only holds, as a strip of tape does, and wants no number. */
+  /** Whether it only holds, as a strip of tape or a clamp over a block does, and wants no number. */
   readonly strip: boolean;
 }
 
@@ -45,14 +46,27 @@ const WEIGHT_MM = 90;
 /** Blocks stand out this far past the jaw on every side. */
 const BLOCK_PAST_MM = 8;
 
-type Seen = Pick<Plan, 'facts' | 'build' | 'squeeze'>;
+type Seen = Pick<Plan, 'facts' | 'build' | 'shop' | 'pulls' | 'row' | 'squeeze'>;
+/** What clamps are drawn on. */
+type Work = Pick<Plan, 'facts' | 'build'>;
 
 /** Flattens the clamps of a plan to the sheet of a view; none before they are in their places. */
 export function clampMarks(plan: Seen, view: AssemblyView): PlacedMark[] {
   const flatten = flattener(view);
   const outlined = (points: readonly Vec3[]): Vec2[] => convexHull(points.map(flatten));
+  const jawsOf = (lot: RackLot, shape: Jaws, packed: boolean) => {
+    const { bars, metal, wood, end, off } = withJaws(plan, lot, shape, packed);
+    return {
+      at: flatten(end),
+      bars: bars.map(outlined),
+      metal: metal.map(outlined),
+      wood: wood.map(outlined),
+      behind: dot(off, EYES[view].towards) < -1e-6,
+    };
+  };
   const clamps = plan.squeeze?.pulls.flatMap((pull) => pull.clamps) ?? [];
-  return clamps.map((clamp): PlacedMark => {
+  const holding = plan.squeeze === null ? [] : holdingClamps(plan);
+  const pressing = clamps.map((clamp): PlacedMark => {
     const { id, number, shape, lot } = clamp;
     const base = { id, number, band: [], bars: [], wood: [], behind: false, strip: false };
     if (shape.kind === 'band') {
@@ -63,16 +77,18 @@ export function clampMarks(plan: Seen, view: AssemblyView): PlacedMark[] {
       const { at, solids } = onSpot(plan, clamp, shape.at, view);
       return { ...base, at: flatten(at), metal: solids.map(outlined), strip: lot.kind === 'tape' };
     }
-    const { bars, metal, wood, end, off } = withJaws(plan, clamp, shape);
-    return {
-      ...base,
-      at: flatten(end),
-      bars: bars.map(outlined),
-      metal: metal.map(outlined),
-      wood: wood.map(outlined),
-      behind: dot(off, EYES[view].towards) < -1e-6,
-    };
+    return { ...base, ...jawsOf(lot, shape, true) };
   });
+  return [
+    ...pressing,
+    ...holding.map(({ lot, place }): PlacedMark => ({
+      id: null,
+      number: 0,
+      band: [],
+      strip: true,
+      ...jawsOf(lot, place, false),
+    })),
+  ];
 }
 
 /** Corners of a box along a line: half its size in two directions square to it. */
@@ -84,17 +100,22 @@ function boxOf(from: Vec3, to: Vec3, one: Vec3, halfOne: number, other: Vec3, ha
   );
 }
 
+/** Where jaws bite, and which way the bar lies off the work. */
+type Jaws = Pick<Extract<ClampInSpace['shape'], { readonly kind: 'jaws' }>, 'from' | 'to' | 'off'>;
+
 /** A clamp with a bar: it runs beside the work on the side where its jaws are nearest to the outside. */
 function withJaws(
-  { facts, build }: Seen,
-  { lot }: ClampInSpace,
-  { from, to, off: given }: Extract<ClampInSpace['shape'], { readonly kind: 'jaws' }>,
+  { facts, build }: Work,
+  lot: RackLot,
+  { from, to, off: given }: Jaws,
+  packed: boolean,
 ): Record<'bars' | 'metal' | 'wood', Vec3[][]> & Record<'end' | 'off', Vec3> {
   const axis = unit(subtract(to, from));
   const { off, mm } = outside(facts, from, to, axis, given);
   const beside = unit(cross(axis, off));
   const packing = packingOf(build);
-  const packedMm = packing.kind === 'blocks' && facts.assembly.aids.length === 0 ? packing.thicknessMm : 0;
+  const packedMm =
+    packed && packing.kind === 'blocks' && facts.assembly.aids.length === 0 ? packing.thicknessMm : 0;
   const { handleMm } = findClampKind(lot.kind);
   const [halfAlong, halfUp] = [lot.padWidthMm / 2, lot.padHeightMm / 2];
   const barMm = Math.max(mm, halfUp) + BAR.off + BAR.deep / 2;
@@ -175,7 +196,7 @@ function outside(
 
 /** A strip across its joint, a spring over its corner, or a weight, on the side that is seen. */
 function onSpot(
-  { facts }: Seen,
+  { facts }: Work,
   { joints, lot }: ClampInSpace,
   spot: Vec3,
   view: AssemblyView,

@@ -1,5 +1,5 @@
 import type { Vec2 } from '../solids';
-import type { Plan } from '../plan';
+import { cornersOf, type Plan } from '../plan';
 import { type AssemblyMarks, assemblyMarks } from './assembly-marks';
 import { clampMarks, type PlacedMark } from './clamp-marks';
 import { box, type Figure, type FigureInk, type FigurePath, line, outline, word } from './figures/figure';
@@ -118,6 +118,6 @@ export function panelFigure({
 /** What a settled plan looks like: a row of straight boards from above, all else on the slant. */
 export function drawingOf(plan: Plan): Figure {
   const { row, facts } = plan;
-  if (row !== null && !row.panel.outlined) return panelFigure(panelMarks(row));
+  if (row !== null && !row.panel.outlined) return panelFigure(panelMarks(row, cornersOf(plan)));
   return assemblyFigure(assemblyMarks(facts, 'slant'), clampMarks(plan, 'slant'));
 }

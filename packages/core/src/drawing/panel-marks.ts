@@ -1,5 +1,5 @@
 import { paddingOf } from '../assembly';
-import { clampBowMm, type RowPlan } from '../plan';
+import { clampBowMm, CORNER_INSET_MM, type CornersDown, type RowPlan } from '../plan';
 
 /** Steps of the pressure ramp: under half the low end, light, then rising shares of the target's high end. */
 export type PressureStep = 0 | 1 | 2 | 3 | 4 | 5;
@@ -65,6 +65,8 @@ export interface PanelMarks {
   readonly boards: readonly BoardMark[];
   readonly lines: readonly LineMark[];
   readonly clamps: readonly ClampMark[];
+  /** Clamps that hold its corners down: middles of their pads. A kit kept by an earlier version has none. */
+  readonly corners?: readonly { readonly xMm: number; readonly yMm: number; readonly padMm: number }[];
   readonly caulsAtMm: readonly number[];
   readonly caulWidthMm: number;
   /** Bow at the middle while clamped, as far as it is held; null where it pops. */
@@ -72,8 +74,8 @@ export interface PanelMarks {
   readonly trimMm: number;
 }
 
-/** Computes the marks of the plan view. */
-export function panelMarks(row: RowPlan): PanelMarks {
+/** Computes the marks of the plan view, with the clamps that hold its corners down where there are any. */
+export function panelMarks(row: RowPlan, down: CornersDown | null = null): PanelMarks {
   const { panel, job } = row;
   const weakest = row.lines.reduce((a, b) =>
     b.pressure.minMPa / b.target.lowMPa < a.pressure.minMPa / a.target.lowMPa ? b : a,
@@ -118,11 +120,21 @@ export function panelMarks(row: RowPlan): PanelMarks {
       pinned: clamp.placed.pinned === true,
       faulty: clamp.fit === 'too-short' || clamp.padPressureMPa > clamp.crushLimitMPa,
     })),
+    corners: down === null ? [] : cornersOn(row, down),
     caulsAtMm: row.cauls?.placesMm ?? [],
     caulWidthMm: row.cauls?.caul.widthMm ?? 0,
     bowMm: finiteOrNull(clampBowMm(row)),
     trimMm: job.trimMm,
   };
+}
+
+function cornersOn(
+  { panel: { lengthMm, widthMm } }: RowPlan,
+  { lot }: CornersDown,
+): NonNullable<PanelMarks['corners']> {
+  return [CORNER_INSET_MM, lengthMm - CORNER_INSET_MM].flatMap((xMm) =>
+    [CORNER_INSET_MM, widthMm - CORNER_INSET_MM].map((yMm) => ({ xMm, yMm, padMm: lot.padWidthMm })),
+  );
 }
 
 /** Stored as JSON, which knows no infinity. */

@@ -18,6 +18,7 @@ export interface ChangeValues {
   'use-blocks': { thicknessMm: number };
   'use-battens': { thicknessMm: number };
   'fix-blocks': { fixing: string };
+  'saw-after': None;
   'end-stops': None;
   'leave-long': { trimMm: number };
   'centre-pull': { offsetMm: number };

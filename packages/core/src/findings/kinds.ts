@@ -24,6 +24,7 @@ export interface KindValues {
   'feet-stay-apart': { apartMm: number };
   'crack-to-its-end': None;
   'halves-with-film': None;
+  'sawn-after': None;
   'unequal-mitre': {
     corner: string;
     wideMm: number;

@@ -23,6 +23,8 @@ const EFFORTS: Readonly<Record<string, number | ((values: Values) => number)>> =
   'use-blocks': 0.8,
   'blocks-under': 0.6,
   'fix-blocks': 1,
+  // More wood, and the saw work at another time.
+  'saw-after': 1.5,
   'use-battens': 1.4,
   'slip-round': 0.6,
   'press-between-platens': 3,

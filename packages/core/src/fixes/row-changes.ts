@@ -2,7 +2,7 @@ import { longEnoughLots, type Panel } from '../assembly';
 import { findClampKind, lotForceN } from '../clamps';
 import { finding } from '../findings';
 import { caulPairsIn, type PlacedClamp, type ShopDocument } from '../formats';
-import { BLOCK_FIXINGS } from '../kinds';
+import { BLOCK_FIXINGS, kindOf } from '../kinds';
 import { LIMITS } from '../basics/limits';
 import { positionsOn, withBoards, withRow } from '../plan';
 import { ROW_PRESSING_SOURCES } from './row-pressing-changes';
@@ -24,6 +24,7 @@ const SOURCES: readonly Source[] = [
   holdFlat,
   edgePacking,
   fixBlocks,
+  otherAnswers,
   squareEnds,
   pullThroughMiddle,
   turnBoards,
@@ -165,6 +166,15 @@ function fixBlocks({ build, panel }: RowToChange): readonly Candidate[] {
         change: finding('fix-blocks', 'informs', { fixing }),
         build: { ...build, answers: { ...build.answers, fixing } },
       }));
+}
+
+/** The same piece come by in another way, where its kind knows one. */
+function otherAnswers({ build }: RowToChange): readonly Candidate[] {
+  const others = kindOf(build.template)?.otherwise(build.answers) ?? [];
+  return others.map(({ change, answers }) => ({
+    change,
+    build: { ...build, answers: { ...build.answers, ...answers } },
+  }));
 }
 
 function squareEnds({ build, job, square }: RowToChange): readonly Candidate[] {

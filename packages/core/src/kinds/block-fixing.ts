@@ -1,5 +1,5 @@
-import type { Aid, ClampsOnBlocks } from '../assembly';
-import { extruded, solidOf, type Vec2 } from '../solids';
+import type { Aid, ClampsOnBlocks, JawPlace } from '../assembly';
+import { extruded, MAIN_AXES, scale, solidOf, type Vec2 } from '../solids';
 import { askChoice, later } from './question';
 
 /** How blocks cut to a curved edge are kept from sliding along it. */
@@ -12,8 +12,8 @@ export interface BlockHold {
   readonly holdsN: number;
 }
 
-/** Light clamps over each block that is clamped down, and what each gives, N [judgement]. */
-const OVER_BLOCK = 2;
+/** Where light clamps stand over each block that is clamped down, as shares of the way along its face, and what each gives, N [judgement]. */
+const OVER_BLOCK = [0.25, 0.75] as const;
 const LIGHTLY_N = 300;
 /** Pads above and below. */
 const OVER_PADS_MM = 40;
@@ -39,13 +39,15 @@ export const holdOf = (fixing: BlockFixing): BlockHold => HOLDS[fixing];
 /** The clamps over blocks that are held down; left out where something else holds them. */
 export const clampsOver = (
   fixing: BlockFixing,
-  blocks: number,
+  blocks: readonly Aid[],
   thicknessMm: number,
 ): { readonly blockClamps?: ClampsOnBlocks } =>
   fixing === 'scribed-clamped'
     ? {
         blockClamps: {
-          count: OVER_BLOCK * blocks,
+          places: blocks.flatMap(({ seat }) =>
+            seat === undefined ? [] : OVER_BLOCK.map((share) => overEdge(seat.face, share, thicknessMm)),
+          ),
           openingMm: thicknessMm + OVER_PADS_MM,
           forceN: LIGHTLY_N,
           shareOfPull: 0,
@@ -54,6 +56,12 @@ export const clampsOver = (
         },
       }
     : {};
+
+/** Over the edge between a block and the work, its bar on the side of the block; the work's middle is at y = 0. */
+function overEdge(face: readonly Vec2[], share: number, thicknessMm: number): JawPlace {
+  const [x, y] = face[Math.round(share * (face.length - 1))] ?? [0, 0];
+  return { from: [x, y, 0], to: [x, y, thicknessMm], off: scale(MAIN_AXES[1], y < 0 ? -1 : 1) };
+}
 
 /** How steeply the edge may fall away under the end of a block. */
 export const reachSlope = ({ friction, holdsN }: BlockHold): number =>

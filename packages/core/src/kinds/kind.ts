@@ -1,5 +1,6 @@
 import type { SqueezeOutAccess } from '../choice';
 import type { Assembly, Part, PartRole, Ring } from '../assembly';
+import type { Finding } from '../findings';
 import type { Board, RowSection } from '../formats';
 import type { OwnWood } from '../materials';
 import { MAIN_AXES, type Solid, type Vec3 } from '../solids';
@@ -81,6 +82,12 @@ export interface AsksOfGlue {
   readonly veneer?: 'sheet' | 'iron-on';
 }
 
+/** Answers to change, and what that is called. */
+export interface OtherAnswers {
+  readonly change: Finding;
+  readonly answers: Readonly<Record<string, string | number>>;
+}
+
 /** A kind of glue-up: what it asks, how it is laid out, what to do first and what can hurt. */
 export interface Kind {
   readonly id: string;
@@ -99,6 +106,10 @@ export interface Kind {
   readonly row: ((answers: Answers) => RowByAnswers) | null;
   /** Whether the person keeps a list of boards, each with its own size, in place of the sizes asked for at the start. */
   readonly ownBoards: boolean;
+  /** Preparations that these answers make needless. */
+  readonly needless: (answers: Answers) => readonly Preparation[];
+  /** Other answers that come to the same piece and may mend what fails, each with what it is called. */
+  readonly otherwise: (answers: Answers) => readonly OtherAnswers[];
   /** What it is judged by unless the person says otherwise, mm. */
   readonly goals: { readonly flatMm: number; readonly squareMm: number };
   /** @param boards the person's own, for kinds that have them; empty: as the answers say. @throws InputError for answers out of bounds or that do not go together. */
@@ -128,10 +139,23 @@ export const WALL_MM = 3;
 
 /** Ties questions to the layout that answers them. */
 export function defineKind<Q extends Questions>(
-  kind: Omit<Kind, 'questions' | 'layOut' | 'row' | 'ownBoards' | 'goals' | 'squeezeOut' | 'asksOfGlue'> & {
+  kind: Omit<
+    Kind,
+    | 'questions'
+    | 'layOut'
+    | 'row'
+    | 'ownBoards'
+    | 'goals'
+    | 'squeezeOut'
+    | 'asksOfGlue'
+    | 'needless'
+    | 'otherwise'
+  > & {
     readonly questions: Q;
     readonly row?: (answers: AnswersTo<Q>) => RowByAnswers;
     readonly ownBoards?: boolean;
+    readonly needless?: Kind['needless'];
+    readonly otherwise?: Kind['otherwise'];
     readonly goals?: Kind['goals'];
     readonly squeezeOut?: SqueezeOutAccess;
     readonly asksOfGlue?: AsksOfGlue;
@@ -148,6 +172,8 @@ export function defineKind<Q extends Questions>(
     goals: { flatMm: 1, squareMm: 1 },
     squeezeOut: 'open',
     asksOfGlue: {},
+    needless: () => [],
+    otherwise: () => [],
     ...kind,
     row: row === undefined ? null : (answers) => row(checkAnswers(kind.questions, answers, null)),
     layOut: (answers, season, boards = []) => ({

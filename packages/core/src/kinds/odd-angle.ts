@@ -1,6 +1,6 @@
 import { type Finding, finding } from '../findings';
 import { radians } from '../geometry';
-import { extruded, solidOf, type Vec2 } from '../solids';
+import { extruded, MAIN_AXES, solidOf, type Vec2 } from '../solids';
 import type { Aid, ClampsOnBlocks } from '../assembly';
 import { defineKind, PADS_MM } from './kind';
 import { frameOf } from './mitre-outline';
@@ -49,7 +49,7 @@ export const ODD_ANGLE = defineKind({
       open: true,
       names: ['first member', 'second member'],
     });
-    const blocks = blocksFor(angleDeg, firstMm, secondMm, answers.widthMm);
+    const blocks = blocksFor(angleDeg, firstMm, secondMm, answers);
     return {
       ...corner,
       aids: (['block', 'foot'] as const).flatMap((role) =>
@@ -89,7 +89,12 @@ interface Blocks {
  * line at right angles and meets the outer edges at w / sin θ from the corner, θ/2 away from square to them: beyond
  * atan μ the block slides on its own and must be clamped or pinned to the member. Source: plane geometry.
  */
-function blocksFor(angleDeg: number, firstMm: number, secondMm: number, widthMm: number): Blocks {
+function blocksFor(
+  angleDeg: number,
+  firstMm: number,
+  secondMm: number,
+  { widthMm, thicknessMm }: { readonly widthMm: number; readonly thicknessMm: number },
+): Blocks {
   const half = radians(angleDeg / 2);
   const [sin, cos] = [Math.sin(half), Math.cos(half)];
   const atMm = widthMm / Math.sin(radians(angleDeg));
@@ -138,7 +143,17 @@ function blocksFor(angleDeg: number, firstMm: number, secondMm: number, widthMm:
     foot: held ? members.map((place) => place(foot)) : [],
     clamps: held
       ? {
-          count: members.length,
+          places: members.map((place) => {
+            const [outer, inner] = place([
+              [footFromMm + footMm / 2, FOOT_HIGH_MM],
+              [footFromMm + footMm / 2, -widthMm],
+            ]) as [Vec2, Vec2];
+            return {
+              from: [...outer, thicknessMm / 2],
+              to: [...inner, thicknessMm / 2],
+              off: MAIN_AXES[2],
+            };
+          }),
           openingMm: widthMm + FOOT_HIGH_MM + PADS_MM,
           forceN: 0,
           // What friction under the pull itself leaves, over the friction under the foot.

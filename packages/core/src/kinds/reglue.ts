@@ -1,10 +1,10 @@
 import { InputError } from '../basics/checks';
 import { finding } from '../findings';
 import { askFixing } from './block-fixing';
-import { defineKind, joint, PADS_MM, partId, upTo } from './kind';
+import { defineKind } from './kind';
 import { askChoice, askCount, askLength, askSpecies, later, onlyWhen } from './question';
 import { ovalLayout } from './round-panel';
-import { acrossRow, sideBySide } from './side-by-side';
+import { squareRow } from './side-by-side';
 
 /** Blocks for a round top unless it is laid out as a round panel, edge to jaw, mm. */
 const BLOCK_MM = 70;
@@ -57,18 +57,10 @@ export const REGLUE = defineKind({
     const ends = shape === 'crack' && crackMm >= LEAST_CRACK_MM && crackMm < lengthMm;
     // A crack has two sides, however many boards the top was made of.
     const pieces = shape === 'crack' ? 2 : answers.pieces;
-    const joints = upTo(pieces - 1).map((n) => joint('edge', partId('board', n), partId('board', n + 1)));
+    // What lies past the end of a crack is whole: it holds, and nothing is pressed there.
+    const pressedMm = ends ? crackMm : lengthMm;
     return {
-      // What lies past the end of a crack is whole: it holds, and nothing is pressed there.
-      parts: sideBySide(species, pieces, widthMm / pieces, ends ? crackMm : lengthMm, thicknessMm),
-      joints,
-      pulls: [
-        acrossRow(
-          joints.map(({ id }) => id),
-          widthMm + PADS_MM,
-        ),
-      ],
-      flat: { kind: 'wind' },
+      ...squareRow(species, pieces, { widthMm, lengthMm: pressedMm, thicknessMm }),
       findings: [
         ...(shape === 'crack' ? [finding('crack-to-its-end', 'informs')] : []),
         ...(ends ? [finding('crack-ends-inside', 'informs', { crackMm, lengthMm })] : []),

@@ -5,7 +5,7 @@ import { extruded, solidOf, type Vec2 } from '../solids';
 import { askFixing, type BlockFixing, clampsOver, curvedBlock, holdOf, reachSlope } from './block-fixing';
 import { defineKind, joint, type Layout, part, partId, upTo, usualRing, X } from './kind';
 import { askChoice, askCount, askLength, askSpecies } from './question';
-import { acrossRow } from './side-by-side';
+import { acrossRow, squareRow } from './side-by-side';
 
 /** Less of the outer line than this under a block leaves its ends unpressed [judgement]. */
 const LEAST_REACH_SHARE = 0.6;
@@ -41,7 +41,7 @@ export const ROUND_PANEL = defineKind({
   id: 'round-panel',
   questions: {
     species: askSpecies('hard-maple'),
-    outline: askChoice(['oval', 'live-edge', 'halves'], 'oval'),
+    outline: askChoice(['oval', 'oval-after', 'live-edge', 'halves'], 'oval'),
     boards: askCount(6, 2, 12),
     lengthMm: askLength(900, 150, 3000),
     widthMm: askLength(620, 100, 2000),
@@ -54,8 +54,22 @@ export const ROUND_PANEL = defineKind({
   adhesive: null,
   faces: 1,
   method: 'card',
-  row: ({ blockMm }) => ({ edge: { kind: 'blocks', thicknessMm: blockMm } }),
+  row: ({ outline, blockMm, thicknessMm }) => ({
+    edge: outline === 'oval-after' ? { kind: 'bare', thicknessMm } : { kind: 'blocks', thicknessMm: blockMm },
+  }),
+  needless: ({ outline }) => (outline === 'oval-after' ? ['blocks-fixed'] : []),
+  otherwise: (answers) =>
+    (answers['outline'] ?? 'oval') === 'oval'
+      ? [{ change: finding('saw-after', 'informs'), answers: { outline: 'oval-after' } }]
+      : [],
   layOut: ({ outline, ...shape }) => {
+    if (outline === 'oval-after') {
+      // The oval is sawn out of them once they are one piece.
+      return {
+        ...squareRow(shape.species, shape.boards, shape),
+        findings: [finding('sawn-after', 'informs')],
+      };
+    }
     if (outline === 'live-edge') return laidOut(shape, liveEdge(shape));
     const whole = ovalLayout(shape);
     if (outline === 'oval') return whole;
@@ -93,7 +107,7 @@ function laidOut(shape: Shape, { boards, blocks, findings }: Outlined) {
     })),
     joints,
     aids: blocks,
-    ...clampsOver(shape.fixing, blocks.length, thicknessMm),
+    ...clampsOver(shape.fixing, blocks, thicknessMm),
     pulls: [
       acrossRow(
         joints.map(({ id }) => id),

@@ -1,6 +1,18 @@
 import type { Pull } from '../assembly';
 import { box, solidOf } from '../solids';
-import { BAR_CLAMPS, part, type PartDraft, upTo, usualRing, X, Y } from './kind';
+import {
+  BAR_CLAMPS,
+  joint,
+  type Layout,
+  PADS_MM,
+  part,
+  partId,
+  type PartDraft,
+  upTo,
+  usualRing,
+  X,
+  Y,
+} from './kind';
 
 /** Equal boards lying side by side, grain along x, from the first clamped edge on. */
 export function sideBySide(
@@ -33,3 +45,23 @@ export const acrossRow = (joints: readonly string[], openingMm: number): Pull =>
   openingMm,
   kinds: BAR_CLAMPS,
 });
+
+/** Equal boards with straight edges under plain bars: parts, lines and pull. */
+export function squareRow(
+  species: string,
+  count: number,
+  { widthMm, lengthMm, thicknessMm }: Readonly<Record<'widthMm' | 'lengthMm' | 'thicknessMm', number>>,
+) {
+  const joints = upTo(count - 1).map((n) => joint('edge', partId('board', n), partId('board', n + 1)));
+  return {
+    parts: sideBySide(species, count, widthMm / count, lengthMm, thicknessMm),
+    joints,
+    pulls: [
+      acrossRow(
+        joints.map(({ id }) => id),
+        widthMm + PADS_MM,
+      ),
+    ],
+    flat: { kind: 'wind' },
+  } satisfies Partial<Layout>;
+}

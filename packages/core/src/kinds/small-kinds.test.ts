@@ -211,6 +211,34 @@ describe('a top in two halves', () => {
   });
 });
 
+describe('a round top that starves at its ends', () => {
+  const round = (answers: Readonly<Record<string, string | number>>) =>
+    practise({
+      template: 'round-panel',
+      shop: PRACTICE_SHOP,
+      answers: { boards: 6, widthMm: 900, lengthMm: 900, ...answers },
+    });
+
+  it('is mended by leaving the boards square, which is then judged like any panel of its size', () => {
+    const { answer, fixes } = round({ outline: 'oval' });
+    expect(fixes.tight.map(({ change }) => change.code)).toContain('saw-after');
+    const { answer: square } = round({ outline: 'oval-after' });
+    const { answer: panel } = practise({
+      template: 'edge-panel',
+      shop: PRACTICE_SHOP,
+      answers: { boards: 6, widthMm: 900, lengthMm: 900, thicknessMm: 24 },
+    });
+    expect(square.verdicts.tight.figure).toBe(panel.verdicts.tight.figure);
+    expect(answer.verdicts.tight.state).toBe('fails');
+    expect(square.verdicts.tight.state).not.toBe('fails');
+    const did = square.sessions.flatMap(({ operations }) => operations.map(({ id }) => id));
+    expect(did).not.toContain('before:blocks');
+    expect(did).toContain('before:bars-open');
+    // Three lines in the middle and two beside them, all as long as the blank.
+    expect(square.joints.map(({ areaMm2 }) => Math.round(areaMm2))).toEqual(Array(5).fill(900 * 24));
+  });
+});
+
 describe('what came apart', () => {
   const reglue = (answers: Record<string, string | number>) =>
     practise({ template: 'reglue', answers }).answer;

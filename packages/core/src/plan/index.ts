@@ -51,7 +51,11 @@ export { familiesOf } from './shelf';
 export {
   acrossInTurn,
   blockClampsOf,
+  type HoldingClamp,
+  holdingClamps,
   type ClampInSpace,
+  CORNER_INSET_MM,
+  type CornersDown,
   cornersOf,
   leastOf,
   type Packing,

@@ -98,6 +98,21 @@ const JOBS: readonly (readonly [name: string, input: PlanInput, expected: Expect
     { states: { square: 'holds', tight: ['close', 'fails'] }, says: ['block-reach'] },
   ],
   [
+    'the same top glued square and sawn round afterwards: no blocks, every line to its ends',
+    {
+      template: 'round-panel',
+      answers: {
+        outline: 'oval-after',
+        species: 'white-ash',
+        boards: 6,
+        widthMm: 900,
+        lengthMm: 900,
+        thicknessMm: 24,
+      },
+    },
+    { states: { square: 'holds', tight: ['holds', 'close'] }, says: ['sawn-after'] },
+  ],
+  [
     'an oval seat pressed between scribed blocks',
     {
       template: 'round-panel',

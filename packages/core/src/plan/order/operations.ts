@@ -19,18 +19,22 @@ export function operationsOf(plan: Plan, session: OrderedSession): PlannedOperat
   const worked = dried
     ? driedFilmDrafts(plan, session)
     : session.operations.flatMap((operation) => expanded(plan, operation));
-  const before = ritualOf(plan.build.template).before.map(({ kind, what }): Draft => ({
-    id: `before:${what}`,
-    kind,
-    joints: [],
-    clamps: [],
-    hands: [0],
-    startMin: 0,
-    endMin: 0,
-    wait: null,
-    asks: null,
-    instruction: finding(`do-${what}`, 'informs'),
-  }));
+  const { before: preparing } = ritualOf(plan.build.template);
+  const hasBlocks = plan.facts.assembly.aids.length > 0;
+  const before = preparing
+    .filter(({ what }) => what !== 'blocks' || hasBlocks)
+    .map(({ kind, what }): Draft => ({
+      id: `before:${what}`,
+      kind,
+      joints: [],
+      clamps: [],
+      hands: [0],
+      startMin: 0,
+      endMin: 0,
+      wait: null,
+      asks: null,
+      instruction: finding(`do-${what}`, 'informs'),
+    }));
   const workedMin = dried ? Math.max(0, ...worked.map(({ endMin }) => endMin)) : session.handsOnMin;
   const corners = dried ? [] : cornersDraft(plan, workedMin);
   const downMin = Math.max(workedMin, ...corners.map(({ endMin }) => endMin));

@@ -47,7 +47,8 @@ function blockClamps(
   pullN: number,
 ): BlockClamps | null {
   if (wanted === undefined) return null;
-  const { count, openingMm, fromJawMm } = wanted;
+  const { openingMm, fromJawMm } = wanted;
+  const count = wanted.places.length;
   const forceN = wanted.forceN + wanted.shareOfPull * pullN;
   const lot = leftOnRack(shop, used, { count, openingMm, forceN });
   return { lot, count, forceN, openingMm, fouls: foulOf(fromJawMm, lot, used) };

@@ -17,6 +17,8 @@ export interface CornersDown {
 
 /** One at each corner; opposite ones in turn. */
 export const CORNERS = 4;
+/** A corner’s clamp bites so far in from it, mm [judgement]. */
+export const CORNER_INSET_MM = 40;
 /** A flat base and a pad, beside the work itself, mm [judgement]. */
 const BASE_MM = 60;
 /** What lays a corner down without bending the base, N [judgement]. */

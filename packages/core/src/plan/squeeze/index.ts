@@ -1,5 +1,6 @@
 export { blockClampsOf } from './block-clamps';
-export { cornersOf } from './corners-down';
+export { type HoldingClamp, holdingClamps } from './holding-clamps';
+export { CORNER_INSET_MM, type CornersDown, cornersOf } from './corners-down';
 export { packingOf, squeezePlan } from './squeeze-plan';
 export { leastOf } from './least';
 export { type Packing, spreadMm, type Stack, stackOf } from './press-stack';

@@ -1,6 +1,7 @@
 import { request as httpRequest } from 'node:http';
 import { gzipSync } from 'node:zlib';
 import { CALCULATIONS } from '@lean-clasp/core/calculations';
+import { type Health, watchHealth } from './health';
 import { type Random, seeded } from './random';
 
 /** A request as somebody would send it who means no good, or knows no better. */
@@ -18,8 +19,7 @@ export interface HostileOutcome {
   /** Attempts that were answered with a fault of the server, or with nothing. */
   readonly faults: readonly { readonly attempt: Attempt; readonly status: number; readonly said: string }[];
   readonly slowestMs: number;
-  /** How long a question after the server's health took meanwhile, ms. */
-  readonly health: { readonly p50Ms: number; readonly p99Ms: number; readonly mostMs: number };
+  readonly health: Health;
 }
 
 const ABSURD: readonly unknown[] = [
@@ -61,6 +61,11 @@ const PATHS: readonly string[] = [
   '/api/plan',
   '/api/air/series',
   '/api/catalogue',
+  '/api/session',
+  '/api/network',
+  '/api/network/passphrases/owner',
+  '/api/network/passphrases/ghost',
+  '/api/certificate',
   '/api/nowhere',
   '/api/%ff',
   '/api/builds/%ff',
@@ -231,9 +236,6 @@ function send(url: URL, { method, path, headers, body }: Attempt): Promise<{ sta
   });
 }
 
-const share = (sorted: readonly number[], of: number) =>
-  sorted[Math.min(sorted.length - 1, Math.floor(of * sorted.length))] ?? 0;
-
 /**
  * Sends seeded nonsense to a server, several at once, and asks after its health meanwhile.
  * @param count of attempts.
@@ -246,18 +248,9 @@ export async function hostile(
   const random = seeded(seed);
   const byStatus: Record<string, number> = {};
   const faults: HostileOutcome['faults'][number][] = [];
-  const healthMs: number[] = [];
   let slowestMs = 0;
   let sent = 0;
-  let over = false;
-  const watch = (async () => {
-    while (!over) {
-      const from = performance.now();
-      await send(url, { method: 'GET', path: '/api/health', headers: {}, body: null });
-      healthMs.push(performance.now() - from);
-      await new Promise((done) => setTimeout(done, 20));
-    }
-  })();
+  const health = watchHealth(base);
   const one = async () => {
     while (sent < count) {
       sent += 1;
@@ -270,14 +263,11 @@ export async function hostile(
     }
   };
   await Promise.all(Array.from({ length: atOnce }, one));
-  over = true;
-  await watch;
-  healthMs.sort((a, b) => a - b);
   return {
     sent,
     byStatus,
     faults,
     slowestMs,
-    health: { p50Ms: share(healthMs, 0.5), p99Ms: share(healthMs, 0.99), mostMs: share(healthMs, 1) },
+    health: await health.stop(),
   };
 }
