@@ -192,6 +192,7 @@ describe('HTTPS', () => {
       .expect(200);
     const response = await device
       .post('/api/session')
+      .set('x-forwarded-for', '192.0.2.7')
       .trustLocalhost()
       .send({ passphrase: OWNER })
       .expect(200);

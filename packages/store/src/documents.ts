@@ -2,6 +2,7 @@ import { sql } from 'kysely';
 import { applyPatch, type Operation } from 'rfc6902';
 import { cursorOf, cut } from './cursor';
 import type { Database } from './database';
+import { prepared } from './prepared';
 import type { Tables } from './tables';
 
 /** A document with its revision. */
@@ -102,6 +103,44 @@ type Row = Tables['documents'];
 /** Larger documents are refused: a patch may copy what it finds. */
 const MOST_CHARACTERS = 1_000_000;
 
+/** What every edit asks and writes. */
+const questions = (db: Database) => ({
+  row: prepared(({ id, kind }: Pick<Row, 'id' | 'kind'>) =>
+    db
+      .selectFrom('documents')
+      .selectAll()
+      .where('id', '=', id)
+      .where('kind', '=', kind)
+      .where('deleted_at_ms', 'is', null),
+  ),
+  edit: prepared(({ document, edit }: { document: string; edit: string }) =>
+    db
+      .selectFrom('document_edits')
+      .select('revision')
+      .where('document_id', '=', document)
+      .where('edit_id', '=', edit),
+  ),
+  write: prepared(({ id, body, revision, updated_at_ms }: Row) =>
+    db.updateTable('documents').set({ body, revision, updated_at_ms }).where('id', '=', id),
+  ),
+  log: prepared(
+    ({
+      document_id,
+      revision,
+      kind,
+      label,
+      group_key,
+      edit_id,
+      patch,
+      inverse,
+      at_ms,
+    }: Tables['document_edits']) =>
+      db
+        .insertInto('document_edits')
+        .values({ document_id, revision, kind, label, group_key, edit_id, patch, inverse, at_ms }),
+  ),
+});
+
 /** Keeps whole documents beside a log of the edits that made them. */
 export function documentStore<Body>(
   db: Database,
@@ -116,14 +155,6 @@ export function documentStore<Body>(
     createdAtMs: row.created_at_ms,
     updatedAtMs: row.updated_at_ms,
   });
-  const rowOf = (from: Pick<Database, 'selectFrom'>, id: string) =>
-    from
-      .selectFrom('documents')
-      .selectAll()
-      .where('id', '=', id)
-      .where('kind', '=', kind)
-      .where('deleted_at_ms', 'is', null)
-      .executeTakeFirst();
   const moved = async (id: string, deletedAtMs: number | null): Promise<boolean> => {
     const result = await db
       .updateTable('documents')
@@ -134,6 +165,7 @@ export function documentStore<Body>(
       .executeTakeFirst();
     return result.numUpdatedRows > 0n;
   };
+  const ask = questions(db);
   const field = (name: 'name' | 'project' | 'template') =>
     sql<string | null>`json_extract(body, ${`$.${name}`})`;
 
@@ -182,7 +214,7 @@ export function documentStore<Body>(
     },
 
     find: async (id) => {
-      const row = await rowOf(db, id);
+      const [row] = await ask.row(db, { id, kind });
       if (row === undefined) return undefined;
       const body = parsed(row.body);
       return body !== undefined && readable(body) ? toDocument(row, body as Body) : undefined;
@@ -218,9 +250,9 @@ export function documentStore<Body>(
 
     edit: (id, baseRevision, edit) =>
       db.transaction().execute(async (trx): Promise<EditOutcome<Body>> => {
-        const row = await rowOf(trx, id);
+        const [row] = await ask.row(trx, { id, kind });
         if (row === undefined) return { kind: 'missing' };
-        if (edit.id !== null && (await isKnown(trx, id, edit.id))) {
+        if (edit.id !== null && (await ask.edit(trx, { document: id, edit: edit.id })).length > 0) {
           return { kind: 'done', document: toDocument(row) };
         }
         if (row.revision !== baseRevision) return { kind: 'stale', document: toDocument(row) };
@@ -235,25 +267,18 @@ export function documentStore<Body>(
           revision: row.revision + 1,
           updated_at_ms: at,
         };
-        await trx
-          .updateTable('documents')
-          .set({ body: next.body, revision: next.revision, updated_at_ms: at })
-          .where('id', '=', id)
-          .execute();
-        await trx
-          .insertInto('document_edits')
-          .values({
-            document_id: id,
-            revision: next.revision,
-            kind: edit.kind,
-            label: edit.label,
-            group_key: edit.group,
-            edit_id: edit.id,
-            patch: JSON.stringify(edit.patch),
-            inverse: JSON.stringify(edit.inverse),
-            at_ms: at,
-          })
-          .execute();
+        await ask.write(trx, next);
+        await ask.log(trx, {
+          document_id: id,
+          revision: next.revision,
+          kind: edit.kind,
+          label: edit.label,
+          group_key: edit.group,
+          edit_id: edit.id,
+          patch: JSON.stringify(edit.patch),
+          inverse: JSON.stringify(edit.inverse),
+          at_ms: at,
+        });
         written?.(checked);
         return { kind: 'done', document: toDocument(next, checked) };
       }),
@@ -301,20 +326,6 @@ function patchInto(body: unknown, patch: readonly Operation[]): string | null {
     }
   }
   return null;
-}
-
-async function isKnown(
-  trx: Pick<Database, 'selectFrom'>,
-  documentId: string,
-  editId: string,
-): Promise<boolean> {
-  const found = await trx
-    .selectFrom('document_edits')
-    .select('revision')
-    .where('document_id', '=', documentId)
-    .where('edit_id', '=', editId)
-    .executeTakeFirst();
-  return found !== undefined;
 }
 
 function parsed(body: string): unknown {

@@ -4,7 +4,7 @@ import { httpError } from '../http/errors';
 /** Counts requests by address, and answers whoever asks too much with a sentence. */
 export const limited = (
   message: string,
-  options: Partial<Pick<Options, 'windowMs' | 'limit' | 'skip' | 'skipSuccessfulRequests'>>,
+  options: Partial<Pick<Options, 'windowMs' | 'limit' | 'skipSuccessfulRequests'>>,
 ) =>
   rateLimit({
     standardHeaders: 'draft-8',

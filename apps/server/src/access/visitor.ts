@@ -1,5 +1,5 @@
 import type { PassphraseStore, Role } from '@lean-clasp/store';
-import type { Request, RequestHandler, Response } from 'express';
+import { type Request, type RequestHandler, type Response, Router } from 'express';
 import { type HttpError, httpError } from '../http/errors';
 
 /** Who asks. */
@@ -20,6 +20,12 @@ export function isHere(request: Pick<Request, 'socket' | 'headers'>): boolean {
   if (remoteAddress === undefined || FORWARDED.some((name) => request.headers[name] !== undefined))
     return false;
   return LOOPBACK.test(remoteAddress) || remoteAddress === localAddress;
+}
+
+/** Runs handlers for whoever comes over the network, and passes them over for this machine. */
+export function fromNetwork(...handlers: readonly RequestHandler[]): RequestHandler {
+  const all = Router().use(...handlers);
+  return (request, response, next) => (isHere(request) ? next() : all(request, response, next));
 }
 
 /** Finds out who asks, for all that comes after. */

@@ -8,12 +8,11 @@ import cookieSession from 'cookie-session';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
-import { pinoHttp } from 'pino-http';
 import sirv from 'sirv';
 import type { DocumentStore, PassphraseStore, RunStore } from '@lean-clasp/store';
 import { accessRoutes, type NetworkState } from '../access/access-routes';
 import { limited } from '../access/limited';
-import { isHere, nameVisitor, ownerChanges, requireSignedIn, visitorOf } from '../access/visitor';
+import { fromNetwork, nameVisitor, ownerChanges, requireSignedIn } from '../access/visitor';
 import type { AirWatch } from '../air/air-watch';
 import { binRoutes } from './bin-routes';
 import { buildRoutes } from './build-routes';
@@ -91,7 +90,6 @@ export function createApp(deps: AppDeps): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
-    pinoHttp({ logger: deps.logger, autoLogging: false }),
     requireOwnHost(deps.hosts),
     helmet({
       contentSecurityPolicy: CONTENT_POLICY,
@@ -103,25 +101,23 @@ export function createApp(deps: AppDeps): Express {
   );
   app.use(
     '/api',
-    // Nothing is packed for a page on this machine: that would only cost time.
-    compression({
-      filter: (request, response) => !isHere(request) && compression.filter(request, response),
-    }),
     requireOwnOrigin,
-    cookieSession({
-      name: 'lean-clasp',
-      keys: [deps.secret],
-      maxAge: SESSION_MS,
-      httpOnly: true,
-      sameSite: 'strict',
-      secure: deps.network.secure,
-    }),
+    // A page on this machine gains nothing from packing, and its visitor is known without a session.
+    fromNetwork(
+      compression(),
+      cookieSession({
+        name: 'lean-clasp',
+        keys: [deps.secret],
+        maxAge: SESSION_MS,
+        httpOnly: true,
+        sameSite: 'strict',
+        secure: deps.network.secure,
+      }),
+    ),
     nameVisitor(deps.passphrases),
-    limited('This device asks more than a person can.', {
-      windowMs: MINUTE_MS,
-      limit: ASKED_A_MINUTE,
-      skip: (_request, response) => visitorOf(response).here,
-    }),
+    fromNetwork(
+      limited('This device asks more than a person can.', { windowMs: MINUTE_MS, limit: ASKED_A_MINUTE }),
+    ),
     express.json({ limit: BODY_LIMIT, strict: false, type: () => true, verify: refuseDeep }),
     refuseUnsound,
     whileThere(deps.database),
@@ -129,7 +125,7 @@ export function createApp(deps: AppDeps): Express {
   );
   if (deps.webRoot !== undefined && existsSync(deps.webRoot)) serveWeb(app, deps.webRoot);
   app.use(notFound);
-  app.use(answerErrors);
+  app.use(answerErrors(deps.logger));
   return app;
 }
 

@@ -78,7 +78,8 @@ export function documentRoutes<Body>(
     });
     switch (outcome.kind) {
       case 'done':
-        response.json(outcome.document);
+        // Nobody asks for this answer again: no tag is worked out for it.
+        response.type('json').end(JSON.stringify(outcome.document));
         return;
       case 'missing':
         throw missing(what);

@@ -1,3 +1,4 @@
+import type { Logger } from 'pino';
 import { InputError } from '@lean-clasp/core/basics';
 import { inWords, StorageError } from '@lean-clasp/store';
 import { type ErrorBody, errorBody } from '@lean-clasp/validation';
@@ -81,15 +82,17 @@ const fieldOf = (error: unknown, name: string): unknown =>
   typeof error === 'object' && error !== null ? (error as Record<string, unknown>)[name] : undefined;
 
 /** Turns whatever was thrown into the one error shape. Four parameters, or Express does not see it. */
-export const answerErrors: ErrorRequestHandler = (error: unknown, request, response, next) => {
-  if (response.headersSent) {
-    next(error);
-    return;
-  }
-  const known = asHttpError(error);
-  if (known === undefined) request.log.error({ err: error }, 'unexpected failure');
-  const answer =
-    known ??
-    httpError(500, 'server-fault', 'The server could not finish this; nothing was changed.', 'try again');
-  response.status(answer.status).json(answer.body);
-};
+export const answerErrors =
+  (logger: Logger): ErrorRequestHandler =>
+  (error: unknown, { method, originalUrl: url }, response, next) => {
+    if (response.headersSent) {
+      next(error);
+      return;
+    }
+    const known = asHttpError(error);
+    if (known === undefined) logger.error({ err: error, method, url }, 'unexpected failure');
+    const answer =
+      known ??
+      httpError(500, 'server-fault', 'The server could not finish this; nothing was changed.', 'try again');
+    response.status(answer.status).json(answer.body);
+  };
