@@ -3,6 +3,7 @@ import DeleteIcon from '@mui/icons-material/DeleteOutlined';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import Link from '@mui/material/Link';
+import { useDeferredValue } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { type BuildLine, useBuildQuery } from '../api/api';
 import { BuildPicture, NoPicture } from './BuildPicture';
@@ -16,7 +17,9 @@ export function BuildItem({
   readonly onRemove: (() => void) | null;
 }) {
   const { id, revision, name, project, template } = build;
-  const { data } = useBuildQuery({ id, revision });
+  const { data: found } = useBuildQuery({ id, revision });
+  // Pictures are drawn one after the other, and give way to whatever else is to be done.
+  const data = useDeferredValue(found);
   return (
     <Box role="listitem" sx={{ borderTop: 2, borderColor: 'text.primary', pt: 1, minWidth: 0 }}>
       <Link component={RouterLink} to={`/builds/${id}/fit`} underline="hover" sx={{ display: 'block' }}>

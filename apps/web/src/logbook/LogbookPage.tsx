@@ -1,5 +1,5 @@
 import Typography from '@mui/material/Typography';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useDeferredValue } from 'react';
 import { useRunLogInfiniteQuery } from '../api/api';
 import { Loading } from '../frame/Loading';
 import { Page, Section } from '../frame/Page';
@@ -10,12 +10,13 @@ const PaceChart = lazy(() => import('./PaceChart').then((m) => ({ default: m.Pac
 
 /** Every glue-up: what was planned against what happened. */
 export function LogbookPage() {
-  const { data, isLoading, isError, hasNextPage, isFetchingNextPage, fetchNextPage } =
-    useRunLogInfiniteQuery();
-  const runs = data?.pages.flatMap((page) => page.runs);
+  const { data, isError, hasNextPage, isFetchingNextPage, fetchNextPage } = useRunLogInfiniteQuery();
+  // Rows are drawn while the page stays ready for whatever is done on it.
+  const pages = useDeferredValue(data?.pages);
+  const runs = pages?.flatMap((page) => page.runs);
   return (
     <Page title="Logbook" intro="Every glue-up with what its plan promised and how it came out.">
-      {isLoading && <Loading what="Reading the log" />}
+      {runs === undefined && !isError && <Loading what="Reading the log" />}
       {isError && (
         <Typography color="error">The log cannot be read: the server does not answer. Load again.</Typography>
       )}

@@ -1,5 +1,6 @@
 import type { ShopDocument } from '@lean-clasp/core/formats';
 import Typography from '@mui/material/Typography';
+import { useDeferredValue } from 'react';
 import { SyncNotice } from '../documents/SyncNotice';
 import { useDocument } from '../documents/use-document';
 import { Loading } from '../frame/Loading';
@@ -30,6 +31,17 @@ export function ShopPage() {
     <Page title={shop.name} intro="Clamps, glue, air and hands. Every plan reads this; every edit is kept.">
       <SyncNotice id={SHOP_ID} />
       <RackSection shop={shop} />
+      <BelowTheRack shop={shop} />
+    </Page>
+  );
+}
+
+/** What is further down comes once the top of the page stands, and gives way to whatever is done there. */
+function BelowTheRack({ shop }: { readonly shop: ShopDocument }) {
+  const stands = useDeferredValue(true, false);
+  if (!stands) return null;
+  return (
+    <>
       <CaulsSection shop={shop} />
       <ShelfSection shop={shop} />
       <OwnSection shop={shop} />
@@ -37,6 +49,6 @@ export function ShopPage() {
       <HoursSection shop={shop} />
       <PeopleSection shop={shop} />
       <NetworkSection />
-    </Page>
+    </>
   );
 }
