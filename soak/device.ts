@@ -154,7 +154,7 @@ async function device() {
     /** Notes a step; whether it could. */
     note: (run: string, step: number): boolean => {
       if (runOf(run) === undefined) return false;
-      const operation = kit.script.steps[step % kit.script.steps.length]?.operation ?? '';
+      const operation = kit.script.operations[step % kit.script.operations.length]?.id ?? '';
       here((store) => store.dispatch(runs.noteEvent(run, { kind: 'done', operation })));
       return true;
     },

@@ -1,6 +1,5 @@
 import { findAdhesive } from '@lean-clasp/core/adhesives';
-import type { GatherValues, TroubleValues } from '@lean-clasp/core/findings';
-import { formatClock } from '@lean-clasp/core/units';
+import type { GatherValues } from '@lean-clasp/core/findings';
 import { clampName } from './catalogue';
 import type { Words } from './values';
 
@@ -41,15 +40,4 @@ export const GATHER: Words<GatherValues> = {
     'An iron on a stand, a damp cloth, a smooth block to follow it, an offcut to try it on',
   'gather-checks': () => 'Straightedge, square, tape, soft mallet and a block',
   'gather-cleaning': () => 'Scraper, rag, water or what the label asks for, gloves, light',
-};
-
-/** What still helps when something went wrong. */
-export const TROUBLE: Words<TroubleValues> = {
-  'call-helper': ({ leftMin }) =>
-    `Call another pair of hands now: ${formatClock(leftMin)} left on the shortest fuse.`,
-  'pull-apart': ({ lines, leftMin }) =>
-    `Stop, pull ${lines} apart and wipe off while it is wet: possible for ${formatClock(leftMin)}.`,
-  'past-its-time': ({ lines }) =>
-    `${lines} ran out: once grabbed it is weaker if moved. Leave it, and mark it in the log.`,
-  'press-on': () => 'Go on as planned; get the clamps on light, centre first, and look again.',
 };

@@ -28,6 +28,7 @@ export {
   sideWords,
 } from './kind-words';
 export { obstacleWords, statusWords } from './order';
+export { fieldWords, MISHAP_WORDS } from './trouble';
 export { PRESSURE_WORDS, pullName } from './pulls';
 export { lotWords } from './rack';
 export { CHANGE_WORDS, CLEAN_UP_WORDS, STEP_WORDS, reasonWords } from './reasons';

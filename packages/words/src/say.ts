@@ -11,11 +11,12 @@ import { ASPECTS } from '@lean-clasp/core/verdicts';
 import { detailWords, INSTRUCTIONS } from './bench';
 import { CAUSES, CHANGES } from './causes';
 import type { Format } from './format';
-import { GATHER, TROUBLE } from './gather';
+import { GATHER } from './gather';
 import { KIND_FINDINGS } from './kind-findings';
 import { PULL_CAUSES, PULL_CHANGES, PULL_TIGHTENING } from './pulls';
 import { PLACING_WORDS, ROW_CAUSES, ROW_CHANGES, ROW_TIGHTENING } from './rows';
 import { SUM_FINDINGS } from './sums';
+import { CORRECTIONS, TROUBLE } from './trouble';
 import type { Say, Words } from './values';
 
 /** Every finding but the workings, which are explained at length, as a sentence. */
@@ -32,6 +33,7 @@ const SENTENCES: Words<Omit<FindingValues, keyof WorkingValues>> = {
   ...INSTRUCTIONS,
   ...GATHER,
   ...TROUBLE,
+  ...CORRECTIONS,
   ...KIND_FINDINGS,
   ...SUM_FINDINGS,
 };

@@ -1,5 +1,5 @@
 import { listAdhesives } from '@lean-clasp/core/adhesives';
-import { benchScript, gatherList, positionOf, readFuse, troubleOptions } from '@lean-clasp/core/bench';
+import { benchScript, gatherList, positionOf, answersTo, MISHAPS } from '@lean-clasp/core/bench';
 import { findFixes } from '@lean-clasp/core/fixes';
 import { type Board, type BuildDocument, type RowSection, USUAL_ROW } from '@lean-clasp/core/formats';
 import { listSpecies } from '@lean-clasp/core/materials';
@@ -10,6 +10,7 @@ import { formatFor } from './format';
 import { againstWords, figureWords } from './figures';
 import { detailWords } from './bench';
 import { says } from './say';
+import { MISHAP_WORDS } from './trouble';
 import { hazardWords } from './catalogue';
 import { traitWords } from './glue';
 import { strutWords } from './strut';
@@ -142,16 +143,15 @@ describe('words', () => {
   it('exist for every bench step, everything to gather and every way out', () => {
     for (const plan of PLANS) {
       const script = benchScript(plan);
-      for (const step of script.steps) {
-        expectWords(says(step.instruction, inches));
-        expectWords(detailWords(step.instruction, inches));
+      for (const { instruction } of script.operations) {
+        expectWords(says(instruction, inches));
+        expectWords(detailWords(instruction, inches));
       }
       gatherList(plan).forEach((finding) => expectWords(says(finding, f)));
-      for (const minutes of [0.5, 90]) {
-        const readings = script.fuses.map((fuse) =>
-          readFuse(fuse, positionOf(script, 0, []), minutes * 60_000),
-        );
-        troubleOptions(readings).forEach((finding) => expectWords(says(finding, f)));
+      const moment = { script, position: positionOf(script, 0, []), nowMs: 0, people: plan.build.crew };
+      for (const mishap of MISHAPS) {
+        expectWords(MISHAP_WORDS[mishap]);
+        answersTo(mishap, moment).forEach(({ what }) => expectWords(says(what, f)));
       }
     }
   });

@@ -1,29 +1,36 @@
-import { positionOf, readFuse, shortestFuse } from '@lean-clasp/core/bench';
-import type { RunDocument, RunEvent } from '@lean-clasp/core/formats';
-import { detailWords, says } from '@lean-clasp/words';
+import { asked, readFuse, type ScriptOperation, shortestFuse, waitsUntilMs } from '@lean-clasp/core/bench';
+import type { RunDocument } from '@lean-clasp/core/formats';
+import { says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { preferred } from '../app/preferences';
 import { useAppDispatch, useAppSelector } from '../app/store';
+import { useNow } from '../parts/use-now';
 import { useFormat } from '../quantities/use-format';
 import type { BenchKit } from './bench-kit';
 import { BenchButtons } from './BenchButtons';
 import { BenchDrawing } from './BenchDrawing';
 import { BurningList } from './BurningList';
-import { noteEvent } from './run-sync';
+import { ClockNotice } from './ClockNotice';
+import { Instruction } from './Instruction';
+import { LaneChoice, useLane } from './LaneChoice';
+import { Readings } from './Readings';
+import { runClock } from './run-clock';
+import { noteEvent, type Noted } from './run-sync';
 import { ShortestFuse } from './ShortestFuse';
 import { Trouble } from './Trouble';
 import { useAwake } from './use-awake';
-import { useCues, useSpoken } from './use-cues';
-import { useNow } from '../parts/use-now';
-import { ClockNotice } from './ClockNotice';
-import { runClock } from './run-clock';
 import { useClockWatch } from './use-clock-watch';
+import { useCues, useSpoken, useWaitCue } from './use-cues';
+import { useStanding } from './use-moment';
 import { useOneStep } from './use-one-step';
+import { WhatNow } from './WhatNow';
 
 const MS_PER_MIN = 60_000;
 const TICK_MS = 250;
+/** Steps told ahead. */
+const AHEAD = 2;
 
 /** The running clock: one instruction, the shortest fuse large, the next two steps small. */
 export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: BenchKit }) {
@@ -33,98 +40,122 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
   const clockChange = useClockWatch(run.id);
   const oneStep = useOneStep();
   const [trouble, setTrouble] = useState(false);
+  const [lane, setLane] = useLane();
   const { sound, speech } = useAppSelector((state) => state.preferences);
   const { script } = kit;
-  const position = positionOf(script, run.startedAtMs, run.events);
+  const { position, moment, outlook, way } = useStanding(run, kit, now);
   const readings = useMemo(
-    () => script.fuses.map((fuse) => readFuse(fuse, positionOf(script, run.startedAtMs, run.events), now)),
-    [script, run.startedAtMs, run.events, now],
+    () => script.fuses.map((fuse) => readFuse(fuse, position, now)),
+    [script, position, now],
   );
-  const step = script.steps[Math.min(position.step, script.steps.length - 1)];
-  const heading = step === undefined ? '' : says(step.instruction, f);
+  const showing = lane === null ? position.showing : (position.lanes[lane] ?? null);
+  const untilMs = showing === null ? null : waitsUntilMs(showing, position);
+  const waitMin = untilMs === null || untilMs <= now ? null : (untilMs - now) / MS_PER_MIN;
   useAwake(true);
   useCues(readings);
-  useSpoken(heading);
+  useWaitCue(waitMin !== null);
+  useSpoken(showing === null || waitMin !== null ? '' : says(showing.instruction, f));
 
-  const note = (kind: RunEvent['kind'], operation?: string) =>
-    dispatch(noteEvent(run.id, { kind, ...(operation === undefined ? {} : { operation }) }));
+  const note = (what: Noted) => dispatch(noteEvent(run.id, what));
   const next = (event?: KeyboardEvent) =>
-    oneStep(
-      'next',
-      () => {
-        if (step === undefined) return;
-        note('done', step.operation);
-        if (position.step === script.steps.length - 1) note('finish');
-      },
-      event,
-    );
+    oneStep('next', () => showing !== null && goOn(showing, waitMin !== null), event);
+  const goOn = (operation: ScriptOperation, waiting: boolean) => {
+    const hand = operation.hands[0] ?? 0;
+    if (waiting) {
+      note({ kind: 'wait-over', operation: operation.id, hand });
+      return;
+    }
+    note({ kind: 'done', operation: operation.id, hand });
+    if (position.doneCount === position.count - 1) note({ kind: 'finish' });
+  };
   const back = (event?: KeyboardEvent) =>
     oneStep(
       'back',
       () => {
-        const before = script.steps[position.step - 1];
-        if (before !== undefined) note('back', before.operation);
+        if (position.last !== null) note({ kind: 'back', operation: position.last });
       },
       event,
     );
   const sounding = sound || speech;
   const toggleSound = () => dispatch(preferred({ sound: !sounding, speech: !sounding }));
-  useHotkeys('space, enter', next, {
+  useHotkeys('space, enter, pagedown, mediaplaypause', next, {
     preventDefault: true,
     enabled: !trouble,
     eventListenerOptions: { capture: true },
   });
-  useHotkeys('backspace', back, { preventDefault: true, enabled: !trouble });
+  useHotkeys('backspace, pageup', back, { preventDefault: true, enabled: !trouble });
   useHotkeys('m', toggleSound);
 
-  if (step === undefined) return null;
-  const elapsedMin = (now - run.startedAtMs) / MS_PER_MIN;
+  const check = showing === null ? null : asked(showing);
   return (
     <Box sx={{ height: '100%', minHeight: 640, display: 'flex', flexDirection: 'column' }}>
       <ClockNotice change={clockChange} />
       <ShortestFuse
         reading={shortestFuse(readings)}
-        lateMin={elapsedMin - (script.steps[position.step - 1]?.plannedEndMin ?? 0)}
-        elapsedMin={elapsedMin}
+        lateMin={lateness(position.showing, (now - run.startedAtMs) / MS_PER_MIN)}
+        spareMin={outlook.spareMin}
+        elapsedMin={(now - run.startedAtMs) / MS_PER_MIN}
       />
+      {way !== null && <WhatNow way={way} onTake={() => way.events.forEach(note)} />}
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: { xs: 'column', md: 'row' } }}>
         <Box
           sx={{ flex: 1, minWidth: 0, minHeight: 0, p: 3, pb: 0, display: 'flex', flexDirection: 'column' }}
         >
-          <Box sx={{ color: 'text.secondary', fontSize: '1.375rem' }}>
-            {position.step + 1} of {script.steps.length}
-          </Box>
           <Box
-            component="h1"
-            aria-live="assertive"
-            sx={{ m: 0, fontSize: { xs: '2.75rem', md: '3.5rem' }, lineHeight: 1.15 }}
+            sx={{
+              display: 'flex',
+              alignItems: 'center',
+              gap: 2,
+              color: 'text.secondary',
+              fontSize: '1.375rem',
+            }}
           >
-            {heading}
+            {position.doneCount + 1} of {position.count}
+            {moment.people > 1 && <LaneChoice lane={lane} people={moment.people} onChoose={setLane} />}
           </Box>
-          <Box sx={{ fontSize: '1.625rem', mb: 1 }}>{detailWords(step.instruction, f)}</Box>
-          <BenchDrawing kit={kit} step={step} />
+          <Instruction showing={showing} waitMin={waitMin} others={lane === null ? position.lanes : []} />
+          {showing !== null && check !== null && kit.readings !== undefined ? (
+            <Readings
+              key={showing.id}
+              run={run}
+              kit={kit}
+              check={check}
+              operation={showing.id}
+              onNote={note}
+            />
+          ) : (
+            showing !== null && <BenchDrawing kit={kit} now={showing} />
+          )}
         </Box>
         <BurningList
           readings={readings}
-          upcoming={script.steps.slice(position.step + 1, position.step + 3)}
+          upcoming={position.upcoming.filter(({ id }) => id !== showing?.id).slice(0, AHEAD)}
+          people={moment.people}
         />
       </Box>
       <BenchButtons
         onBack={() => back()}
         onNext={() => next()}
         onTrouble={() => setTrouble(true)}
-        canGoBack={position.step > 0}
-        last={position.step === script.steps.length - 1}
+        canGoBack={position.last !== null}
+        label={
+          waitMin !== null
+            ? 'Wait is over'
+            : position.doneCount === position.count - 1
+              ? 'Done – clamped'
+              : 'Done – next'
+        }
         sounding={sounding}
         onToggleSound={toggleSound}
       />
-      <Trouble
-        open={trouble}
-        readings={readings}
-        onClose={() => setTrouble(false)}
-        onNote={() => note('mishap')}
-        onAbandon={() => note('abandon')}
-      />
+      <Trouble open={trouble} moment={moment} onClose={() => setTrouble(false)} onNote={note} />
     </Box>
   );
+}
+
+/** Minutes behind the plan: past the end of what is on show; negative while its time has not even come. */
+function lateness(showing: ScriptOperation | null, elapsedMin: number): number {
+  if (showing === null) return 0;
+  if (elapsedMin > showing.endMin) return elapsedMin - showing.endMin;
+  return Math.min(0, elapsedMin - showing.startMin);
 }

@@ -11,7 +11,7 @@ export function BenchButtons({
   onNext,
   onTrouble,
   canGoBack,
-  last,
+  label,
   sounding,
   onToggleSound,
 }: {
@@ -19,7 +19,7 @@ export function BenchButtons({
   readonly onNext: () => void;
   readonly onTrouble: () => void;
   readonly canGoBack: boolean;
-  readonly last: boolean;
+  readonly label: string;
   readonly sounding: boolean;
   readonly onToggleSound: () => void;
 }) {
@@ -40,7 +40,7 @@ export function BenchButtons({
         onClick={onNext}
         sx={{ ...big, flex: 4, fontSize: '2.25rem' }}
       >
-        {last ? 'Done – clamped' : 'Done – next'}
+        {label}
       </Button>
       <Button variant="outlined" color="error" onClick={onTrouble} sx={{ ...big, flex: 1.2, borderWidth: 2 }}>
         Trouble

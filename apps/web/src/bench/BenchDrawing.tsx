@@ -1,19 +1,31 @@
-import type { BenchStep } from '@lean-clasp/core/bench';
+import type { ScriptOperation } from '@lean-clasp/core/bench';
 import { assemblyFigure, type PanelMarks } from '@lean-clasp/core/drawing';
 import Box from '@mui/material/Box';
 import { FigureView } from '../drawing/FigureView';
 import { PanelDrawing } from '../drawing/PanelDrawing';
 import { type Size, useSize } from '../drawing/use-size';
-import type { BenchAssembly, BenchKit } from './bench-kit';
+import { type BenchAssembly, type BenchKit, linesOf } from './bench-kit';
+
+/** What is touched now: joints by their place in the drawing, and the clamp in hand. */
+interface Touched {
+  readonly lines: readonly number[];
+  readonly clamp: number | null;
+}
 
 /** What is glued, with only what is touched now standing out. */
-export function BenchDrawing({ kit, step }: { readonly kit: BenchKit; readonly step: BenchStep }) {
+export function BenchDrawing({ kit, now }: { readonly kit: BenchKit; readonly now: ScriptOperation }) {
   const [ref, size] = useSize({ width: 700, height: 300 });
+  const touched: Touched = {
+    lines: linesOf(kit, now.joints),
+    clamp: now.kind === 'caul' ? null : (now.clamps[0] ?? null),
+  };
   return (
     <Box ref={ref} sx={{ flex: 1, minHeight: 160, overflow: 'hidden' }} aria-hidden>
       <Box sx={{ pointerEvents: 'none' }} inert>
-        {kit.marks !== null && <RowDrawing title={kit.title} marks={kit.marks} step={step} size={size} />}
-        {kit.drawn && <AssemblyNow assembly={kit.drawn} step={step} size={size} />}
+        {kit.marks !== null && (
+          <RowDrawing title={kit.title} marks={kit.marks} touched={touched} size={size} />
+        )}
+        {kit.drawn && <AssemblyNow assembly={kit.drawn} touched={touched} size={size} />}
       </Box>
     </Box>
   );
@@ -22,31 +34,26 @@ export function BenchDrawing({ kit, step }: { readonly kit: BenchKit; readonly s
 function RowDrawing({
   title,
   marks,
-  step,
+  touched,
   size,
 }: {
   readonly title: string;
   readonly marks: PanelMarks;
-  readonly step: BenchStep;
+  readonly touched: Touched;
   readonly size: Size;
 }) {
   return (
-    <PanelDrawing
-      marks={marks}
-      title={title}
-      size={size}
-      extras={{ dressing: 'plain', focus: { lines: step.lines, clamp: step.clamp } }}
-    />
+    <PanelDrawing marks={marks} title={title} size={size} extras={{ dressing: 'plain', focus: touched }} />
   );
 }
 
 function AssemblyNow({
   assembly: { marks, joins, clamps },
-  step: { lines, clamp },
+  touched: { lines, clamp },
   size,
 }: {
   readonly assembly: BenchAssembly;
-  readonly step: BenchStep;
+  readonly touched: Touched;
   readonly size: Size;
 }) {
   // A clamp in hand stands for itself; its pass concerns joints all over.

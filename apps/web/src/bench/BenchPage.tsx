@@ -1,7 +1,7 @@
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import { useParams } from 'react-router';
-import { readRun, summaryOf } from '@lean-clasp/core/runs';
+import { readRun } from '@lean-clasp/core/runs';
 import { Loading } from '../frame/Loading';
 import { useTitle } from '../frame/Page';
 import { Bench } from './Bench';
@@ -22,9 +22,7 @@ export function BenchPage() {
           {failure}
         </Alert>
       )}
-      {failure === null && run !== undefined && state !== 'running' && (
-        <Clamped run={summaryOf(run)} lastOperation={kit?.script.steps.at(-1)?.operation} />
-      )}
+      {failure === null && run !== undefined && state !== 'running' && <Clamped run={run} kit={kit} />}
       {failure === null && run !== undefined && state === 'running' && kit !== null && (
         <Bench key={run.id} run={run} kit={kit} />
       )}

@@ -1,8 +1,9 @@
-import type { BenchStep, FuseReading } from '@lean-clasp/core/bench';
+import type { FuseReading, ScriptOperation } from '@lean-clasp/core/bench';
 import { formatClock } from '@lean-clasp/core/units';
 import { says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { FIGURE_FACE } from '../app/theme';
+import { handWords } from './hands';
 import { useFormat } from '../quantities/use-format';
 
 /** Longest label that stands beside its bar, such as "A–B". */
@@ -12,9 +13,12 @@ const MOST_LETTERS = 4;
 export function BurningList({
   readings,
   upcoming,
+  people,
 }: {
   readonly readings: readonly FuseReading[];
-  readonly upcoming: readonly BenchStep[];
+  readonly upcoming: readonly ScriptOperation[];
+  /** With more than one pair of hands it is told whose turn it is. */
+  readonly people: number;
 }) {
   const f = useFormat();
   const burning = readings.filter(({ leftMin }) => leftMin !== null);
@@ -38,9 +42,10 @@ export function BurningList({
       <Box sx={{ flex: { xs: 1, md: 'none' } }}>
         <Heading>then</Heading>
         {upcoming.length === 0 && <Box>that is all</Box>}
-        {upcoming.map((step) => (
-          <Box key={step.index} sx={{ py: 1, borderBottom: 1, borderColor: 'divider' }}>
-            {says(step.instruction, f)}
+        {upcoming.map(({ id, instruction, hands }) => (
+          <Box key={id} sx={{ py: 1, borderBottom: 1, borderColor: 'divider' }}>
+            {people > 1 && <Box sx={{ color: 'text.secondary' }}>{handWords(hands)}</Box>}
+            {says(instruction, f)}
           </Box>
         ))}
       </Box>
@@ -49,7 +54,7 @@ export function BurningList({
         {burning.length === 0 && <Box>nothing</Box>}
         {burning.map(({ fuse, leftMin, burnt }) => (
           <Box
-            key={fuse.line}
+            key={fuse.joint}
             sx={{
               display: 'flex',
               flexWrap: 'wrap',

@@ -6,11 +6,14 @@ import Box from '@mui/material/Box';
 export function ShortestFuse({
   reading,
   lateMin,
+  spareMin,
   elapsedMin,
 }: {
   readonly reading: FuseReading | undefined;
   /** Minutes behind the plan; negative when ahead. */
   readonly lateMin: number;
+  /** What the worst fuse is left with if all goes on by the plan; null where none burns any more. */
+  readonly spareMin: number | null;
   readonly elapsedMin: number;
 }) {
   const left = reading?.leftMin ?? null;
@@ -36,7 +39,9 @@ export function ShortestFuse({
         </Box>
         <Box sx={{ fontSize: '1.5rem' }}>
           <Box>{fuseWords(reading)}</Box>
-          <Box sx={{ fontSize: '1.25rem', color: 'text.secondary' }}>{paceWords(lateMin)}</Box>
+          <Box sx={{ fontSize: '1.25rem', color: 'text.secondary' }}>
+            {[spareWords(spareMin), paceWords(lateMin)].filter((words) => words !== '').join(' · ')}
+          </Box>
         </Box>
       </Box>
       <FuseBar burnt={reading?.burnt ?? 0} out={out} />
@@ -45,18 +50,25 @@ export function ShortestFuse({
 }
 
 function fuseWords(reading: FuseReading | undefined) {
-  if (reading?.leftMin == null) return <>since the start; no line is burning</>;
+  if (reading?.leftMin == null) return <>since the start; no joint is burning</>;
   const { state, fuse, leftMin } = reading;
   const what = state === 'open' ? 'must be closed' : 'must be under full pressure';
   return leftMin <= 0 ? (
     <>
-      over: line <strong>{fuse.label}</strong> {what}
+      over: <strong>{fuse.label}</strong> {what}
     </>
   ) : (
     <>
-      until line <strong>{fuse.label}</strong> {what}
+      until <strong>{fuse.label}</strong> {what}
     </>
   );
+}
+
+function spareWords(spareMin: number | null): string {
+  if (spareMin === null) return '';
+  return spareMin >= 0
+    ? `finishes with ${formatClock(spareMin)} to spare`
+    : `would finish ${formatClock(-spareMin)} too late`;
 }
 
 /** Half a minute either way is on plan. */

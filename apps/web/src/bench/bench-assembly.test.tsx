@@ -1,6 +1,6 @@
 import { DEMO_SHOP, wagonBuilds } from '@lean-clasp/core/demo';
 import type { RunDocument } from '@lean-clasp/core/formats';
-import { frozenScript, promiseOf } from '@lean-clasp/core/bench';
+import { comesLater, promiseOf } from '@lean-clasp/core/bench';
 import { planBuild, settlePlan } from '@lean-clasp/core/plan';
 import { formatFor, says } from '@lean-clasp/words';
 import { act, fireEvent, screen } from '@testing-library/react';
@@ -35,17 +35,19 @@ function atBench(id: string, steps: number) {
     session: 0,
     piece: 0,
     startedAtMs,
-    script: frozenScript(kit.script),
+    script: kit.script,
     promise: promiseOf(plan),
-    events: kit.script.steps.slice(0, steps).map(({ operation }, seq) => ({
-      id: `before-${seq}`,
-      device: 'before',
-      seq,
-      atMs: startedAtMs + seq,
-      hand: 0,
-      kind: 'done',
-      operation,
-    })),
+    events: soonOf(kit)
+      .slice(0, steps)
+      .map(({ id: operation }, seq) => ({
+        id: `before-${seq}`,
+        device: 'before',
+        seq,
+        atMs: startedAtMs + seq,
+        hand: 0,
+        kind: 'done',
+        operation,
+      })),
   };
   const page = renderPage(<BenchOf id={run.id} kit={kit} />, { silent: true });
   act(() => {
@@ -54,15 +56,21 @@ function atBench(id: string, steps: number) {
   return { ...page, kit, plan };
 }
 
+/** What is done before the clamps are left alone, in the order in which it is shown. */
+const soonOf = ({ script }: BenchKit) =>
+  script.operations
+    .filter((operation) => !comesLater(operation))
+    .sort((a, b) => a.endMin - b.endMin || a.startMin - b.startMin);
+
 const drawn = () => screen.queryByTestId('bench-assembly');
 
 describe('an assembly at the bench', () => {
   it.each(wagonBuilds().map(({ id }) => id))('%s is told step by step beside its drawing', (id) => {
     const { kit } = atBench(id, 0);
-    const [step] = kit.script.steps;
+    const [step] = soonOf(kit);
     if (step === undefined) throw new Error('no step');
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe(says(step.instruction, f));
-    expect(screen.getByText(`1 of ${kit.script.steps.length}`)).toBeInTheDocument();
+    expect(screen.getByText(`1 of ${soonOf(kit).length}`)).toBeInTheDocument();
     // A row is drawn from above, everything else on the slant.
     expect(kit.marks === null).toBe(kit.drawn !== null);
     if (kit.marks === null) expect(drawn()?.querySelectorAll('path').length).toBeGreaterThan(3);
@@ -71,8 +79,8 @@ describe('an assembly at the bench', () => {
 
   it('marks both parts of the joint that is spread, and only those', () => {
     const { kit, plan } = atBench('scenery-flats', 0);
-    const [step] = kit.script.steps;
-    const joint = plan.facts.joints[step?.lines[0] ?? -1]?.joint;
+    const [step] = soonOf(kit);
+    const joint = plan.facts.joints.find((each) => each.joint.id === step?.joints[0])?.joint;
     const lit = kit.drawn?.marks.sides.filter(({ part }) => part === joint?.a || part === joint?.b) ?? [];
     const fills = [...(drawn()?.querySelectorAll('path') ?? [])].map((path) => path.getAttribute('fill'));
     const counts = new Map<string | null, number>();
@@ -84,10 +92,10 @@ describe('an assembly at the bench', () => {
   it('shows the clamp in hand by its number, without marking the joints of the whole pass', () => {
     const build = wagonBuilds().find(({ id }) => id === 'costume-trunk')?.build;
     if (build === undefined) throw new Error('no trunk');
-    const script = benchKit(settlePlan(planBuild(build, DEMO_SHOP))).script;
-    const first = script.steps.findIndex(({ clamp }) => clamp !== null);
-    const { kit } = atBench('costume-trunk', first);
-    const number = kit.script.steps[first]?.clamp;
+    const steps = soonOf(benchKit(settlePlan(planBuild(build, DEMO_SHOP))));
+    const first = steps.findIndex(({ clamps }) => clamps.length > 0);
+    atBench('costume-trunk', first);
+    const number = steps[first]?.clamps[0];
     const labels = [...(drawn()?.querySelectorAll('text') ?? [])].map((text) => text.textContent);
     expect(labels).toEqual([String(number)]);
   });
@@ -96,7 +104,7 @@ describe('an assembly at the bench', () => {
     const { kit } = atBench('scenery-flats', 3);
     expect(kit.script.fuses.length).toBeGreaterThan(2);
     expect(screen.getByText('burning')).toBeInTheDocument();
-    expect(screen.getByText(/^until line /)).toBeInTheDocument();
+    expect(screen.getByText(/^until /)).toBeInTheDocument();
   });
 
   it('goes on and back by the large buttons', () => {
@@ -123,17 +131,59 @@ describe('an assembly at the bench', () => {
   });
 
   it('offers what still helps when something goes wrong', () => {
-    atBench('scenery-flats', 4);
+    const { store } = atBench('scenery-flats', 4);
     fireEvent.click(screen.getByRole('button', { name: 'Trouble' }));
-    expect(screen.getByRole('dialog', { name: 'Something went wrong' }).textContent).toMatch(
-      /Call another pair of hands now/,
-    );
+    fireEvent.click(screen.getByRole('button', { name: 'A clamp is too short' }));
+    const answers = screen.getByRole('dialog', { name: 'A clamp is too short' });
+    expect(answers.textContent).toMatch(/Take a spare clamp, about 1 min[\d:.]* to spare/);
+    fireEvent.click(screen.getByRole('button', { name: /Take a spare clamp/ }));
+    const { events = [] } = store.getState().runs.byId['run-scenery-flats'] ?? {};
+    expect(events.at(-1)).toMatchObject({
+      kind: 'mishap',
+      payload: { mishap: { what: 'clamp-short', answer: 'next-spare-clamp' } },
+    });
   });
 
-  it('keeps what is done hours into the cure out of the script', () => {
+  it('reads both diagonals on a big pad, says what to pull, and reads again until it will do', () => {
+    const build = wagonBuilds().find(({ id }) => id === 'scenery-flats')?.build;
+    if (build === undefined) throw new Error('no flats');
+    const steps = soonOf(benchKit(settlePlan(planBuild(build, DEMO_SHOP))));
+    const { store } = atBench(
+      'scenery-flats',
+      steps.findIndex(({ asks }) => asks === 'diagonals'),
+    );
+    const tell = (ac: string, bd: string) => {
+      for (const [label, text] of [
+        ['A–C', ac],
+        ['B–D', bd],
+      ] as const) {
+        act(() => screen.getByLabelText(label).focus());
+        for (const key of text) fireEvent.click(screen.getByRole('button', { name: key }));
+      }
+      fireEvent.click(screen.getByRole('button', { name: 'That is what I read' }));
+    };
+    tell('1506', '1500');
+    expect(screen.getByText(/clamp lightly across A–C, draw it in by 3 mm/)).toBeInTheDocument();
+    tell('1502', '1502');
+    expect(screen.getByText(/That will do/)).toBeInTheDocument();
+    expect(screen.getByText('reading 2')).toBeInTheDocument();
+    const { events = [] } = store.getState().runs.byId['run-scenery-flats'] ?? {};
+    expect(
+      events.filter(({ kind }) => kind === 'reading').map(({ payload }) => payload?.reading),
+    ).toMatchObject([
+      { check: 'diagonals', values: { ac: 1506, bd: 1500 }, accepted: false },
+      { check: 'diagonals', values: { ac: 1502, bd: 1502 }, accepted: true },
+    ]);
+  });
+
+  it('keeps what is done hours into the cure for after the last clamp', () => {
     const { kit, plan } = atBench('scenery-flats', 0);
-    const last = kit.script.steps.at(-1);
-    expect(last?.plannedEndMin).toBeLessThan(plan.handsOnMin + 5);
-    expect(kit.script.steps.map(({ instruction }) => instruction.code).join()).not.toContain('peel');
+    const last = soonOf(kit).at(-1);
+    expect(last?.endMin).toBeLessThan(plan.handsOnMin + 5);
+    expect(
+      soonOf(kit)
+        .map(({ instruction }) => instruction.code)
+        .join(),
+    ).not.toContain('peel');
   });
 });

@@ -6,11 +6,11 @@ import { instantWords, releaseOf } from './release';
 
 const reading = (leftMin: number | null, burnt: number): FuseReading => ({
   fuse: {
-    line: 1,
+    joint: 'b_c',
     label: 'B–C',
-    litByStep: 0,
-    closedByStep: 1,
-    outByStep: 9,
+    lit: 'spread:b_c',
+    closed: 'close:b_c',
+    holds: ['spread:b_c', 'close:b_c'],
     openMin: 4,
     closedMin: 6,
     totalMin: 10,
@@ -35,7 +35,7 @@ describe('cues', () => {
     const open = cuesPassed(reading(1, 0.8));
     const closed = cuesPassed({ ...reading(1, 0.8), state: 'closed' });
     expect(new Set([...open, ...closed].map(({ key }) => key)).size).toBe(4);
-    expect(cueWords('half', 'B–C')).toBe('Line B C, half its time gone');
+    expect(cueWords('half', 'B–C')).toBe('B C, half its time gone');
   });
 });
 

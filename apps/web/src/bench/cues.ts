@@ -15,7 +15,7 @@ export function cuesPassed(reading: FuseReading): { readonly key: string; readon
     ...(leftMin <= LATE_CALL_MIN ? (['two-minutes'] as const) : []),
     ...(leftMin <= 0 ? (['out'] as const) : []),
   ];
-  return passed.map((cue) => ({ key: `${fuse.line} ${state} ${cue}`, cue }));
+  return passed.map((cue) => ({ key: `${fuse.joint} ${state} ${cue}`, cue }));
 }
 
 /** What is said at a cue. */
@@ -23,22 +23,23 @@ export function cueWords(cue: Cue, label: string): string {
   const line = label.replace('–', ' ');
   switch (cue) {
     case 'half':
-      return `Line ${line}, half its time gone`;
+      return `${line}, half its time gone`;
     case 'two-minutes':
-      return `Line ${line}, two minutes`;
+      return `${line}, two minutes`;
     case 'out':
-      return `Line ${line}, time is out`;
+      return `${line}, time is out`;
   }
 }
 
-const TONES: Readonly<Record<Cue, { readonly hertz: number; readonly beeps: number }>> = {
+const TONES: Readonly<Record<Cue | 'wait-over', { readonly hertz: number; readonly beeps: number }>> = {
   half: { hertz: 520, beeps: 1 },
   'two-minutes': { hertz: 660, beeps: 2 },
   out: { hertz: 880, beeps: 4 },
+  'wait-over': { hertz: 740, beeps: 3 },
 };
 
 /** Plays a cue's beeps. The context is made on the first one, after the person has touched the page. */
-export function makeBeeper(): (cue: Cue) => void {
+export function makeBeeper(): (cue: Cue | 'wait-over') => void {
   let context: AudioContext | undefined;
   return (cue) => {
     context ??= new AudioContext();

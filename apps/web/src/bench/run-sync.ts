@@ -1,4 +1,4 @@
-import { frozenScript, promiseOf } from '@lean-clasp/core/bench';
+import { promiseOf } from '@lean-clasp/core/bench';
 import type { RunDocument, RunEvent, RunHead, RunRecord } from '@lean-clasp/core/formats';
 import type { Plan } from '@lean-clasp/core/plan';
 import { readRun } from '@lean-clasp/core/runs';
@@ -35,8 +35,8 @@ export function beginRun(
       session,
       piece: 0,
       startedAtMs: runClock.now(),
-      script: frozenScript(kit.script),
-      promise: promiseOf(plan),
+      script: kit.script,
+      promise: promiseOf(plan, session),
     };
     dispatch(runBegun({ run: { ...head, events: [] }, known: false, unsent: [] }));
     kits.set(head.id, kit);
@@ -55,11 +55,11 @@ export const keptKit = (id: string): BenchKit | null => kits.get(id) ?? null;
 /** Numbers events of this page, over all runs. */
 let lastSeq = -1;
 
+/** What is told of something that happened. */
+export type Noted = Pick<RunEvent, 'kind' | 'operation' | 'joint' | 'payload'> & { readonly hand?: number };
+
 /** Notes something that happened at the bench. */
-export function noteEvent(
-  id: string,
-  what: Pick<RunEvent, 'kind' | 'operation' | 'payload'>,
-): AppThunk<void> {
+export function noteEvent(id: string, what: Noted): AppThunk<void> {
   return (dispatch, _getState, { window: device }) => {
     lastSeq += 1;
     const event: RunEvent = {

@@ -40,3 +40,13 @@ export function useSpoken(words: string): void {
     if (speech && words !== '') speak(words);
   }, [words, speech]);
 }
+
+/** Beeps once when a wait that was on is over. */
+export function useWaitCue(waiting: boolean): void {
+  const sound = useAppSelector((state) => state.preferences.sound);
+  const waited = useRef(false);
+  useEffect(() => {
+    if (waited.current && !waiting && sound) beep('wait-over');
+    waited.current = waiting;
+  }, [waiting, sound]);
+}

@@ -5,7 +5,7 @@ import { useAppDispatch, useAppSelector } from '../app/store';
 import type { ServerDocument } from '../documents/documents-slice';
 import { planner } from '../planner/workers';
 import { SHOP_ID } from '../shop/shop-id';
-import { type BenchKit, benchKit } from './bench-kit';
+import { type BenchKit, benchKit, kitOfRun } from './bench-kit';
 import { takeUpClock } from './use-clock-watch';
 import { followRun, keptKit, openRun } from './run-sync';
 
@@ -34,13 +34,16 @@ export function useRun(id: string): RunState {
  * the hands it was promised for.
  */
 export function useKit(run: RunDocument | undefined): BenchKit | null {
-  const [kit, setKit] = useState<BenchKit | null>(() => (run === undefined ? null : keptKit(run.id)));
+  const [kit, setKit] = useState<BenchKit | null>(() => {
+    const kept = run === undefined ? null : keptKit(run.id);
+    return kept === null || run === undefined ? null : kitOfRun(kept, run);
+  });
   useEffect(() => {
     if (run === undefined || kit !== null) return;
     const kept = keptKit(run.id);
     const found = kept === null ? kitFromBuild(run) : Promise.resolve(kept);
     Promise.all([found, takeUpClock(kept !== null)]).then(
-      ([ready]) => setKit(ready),
+      ([ready]) => setKit(kitOfRun(ready, run)),
       () => undefined,
     );
     // The run changes with every step; once there is a kit, nothing more is asked.
@@ -55,7 +58,5 @@ async function kitFromBuild(run: RunDocument): Promise<BenchKit> {
   ]);
   const body = { ...(build.body as BuildDocument), climate: run.promise.climate, crew: run.promise.crew };
   const plan = await planner().plan(body, shop.body as ShopDocument);
-  const kit = benchKit(plan, run.session);
-  // What was frozen when it began is what it is run by, whatever the plan says today.
-  return run.script === null ? kit : { ...kit, script: run.script };
+  return benchKit(plan, run.session);
 }

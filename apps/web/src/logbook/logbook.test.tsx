@@ -2,7 +2,6 @@ import { DEMO_SHOP, pastRuns, stageFloor } from '@lean-clasp/core/demo';
 import { readRun, summaryOf } from '@lean-clasp/core/runs';
 import { act, screen, within } from '@testing-library/react';
 import { renderBuild, retype } from '../../test/render-build';
-import { Trouble } from '../bench/Trouble';
 import { runBegun } from '../bench/runs-slice';
 import { keptInBrowser } from '../keeping/kept';
 import { RunList } from './RunList';
@@ -65,39 +64,5 @@ describe('RunList', () => {
     expect(rows).toHaveLength(2);
     expect(within(rows[0] as HTMLElement).getByText('Interior PVA, fast')).toBeInTheDocument();
     expect(within(rows[0] as HTMLElement).getByRole('link')).toHaveAttribute('href', `/logbook/${run?.id}`);
-  });
-});
-
-describe('Trouble', () => {
-  it('offers what still helps, notes it or gives up', async () => {
-    const onNote = jest.fn();
-    const onAbandon = jest.fn();
-    const onClose = jest.fn();
-    const fuse = {
-      line: 0,
-      label: 'A–B',
-      litByStep: 0,
-      closedByStep: 1,
-      outByStep: 9,
-      openMin: 4,
-      closedMin: 6,
-      totalMin: 10,
-    };
-    const { user } = renderBuild(
-      <Trouble
-        open
-        readings={[{ fuse, state: 'open', leftMin: 1.5, burnt: 0.6 }]}
-        onClose={onClose}
-        onNote={onNote}
-        onAbandon={onAbandon}
-      />,
-    );
-    expect(screen.getByText(/Call another pair of hands now: 1:30 left/)).toBeInTheDocument();
-    expect(screen.getByText(/pull A–B apart and wipe off/)).toBeInTheDocument();
-    await user.click(screen.getByRole('button', { name: 'Note it and go on' }));
-    await user.click(screen.getByRole('button', { name: 'Give this glue-up up' }));
-    expect([onNote.mock.calls.length, onAbandon.mock.calls.length, onClose.mock.calls.length]).toEqual([
-      1, 1, 2,
-    ]);
   });
 });

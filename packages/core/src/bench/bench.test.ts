@@ -5,19 +5,20 @@ import { maplePanel, TEST_SHOP } from '../test-support/builds';
 import { planBuild, settlePlan } from '../plan';
 import {
   benchScript,
+  comesLater,
   gatherList,
   positionOf,
   promiseOf,
   readFuse,
   readinessOf,
   shortestFuse,
-  troubleOptions,
 } from '.';
 
 const MINUTE = 60_000;
 const START = 1_750_000_000_000;
 const plan = planBuild(maplePanel(), TEST_SHOP);
 const script = benchScript(plan);
+const session = script.operations.filter((operation) => !comesLater(operation));
 /** What a person presses at some minute. */
 interface Press {
   readonly way: 1 | -1;
@@ -25,13 +26,13 @@ interface Press {
 }
 const next = (minutes: number): Press => ({ way: 1, minutes });
 const back = (minutes: number): Press => ({ way: -1, minutes });
-/** Presses as the page notes them: by the operation on show, or the one before it. */
+/** Presses as the page notes them: what is on show is done, or the last that was is taken back. */
 function events(presses: readonly Press[]): RunEvent[] {
-  let step = 0;
-  return presses.map(({ way, minutes }, seq) => {
-    const operation = script.steps[way === 1 ? step : step - 1]?.operation;
-    step = Math.min(script.steps.length, Math.max(0, step + way));
-    return {
+  const noted: RunEvent[] = [];
+  presses.forEach(({ way, minutes }, seq) => {
+    const { showing, last } = positionOf(script, START, noted);
+    const operation = way === 1 ? showing?.id : (last ?? undefined);
+    noted.push({
       id: `d-${seq}`,
       device: 'd',
       seq,
@@ -39,8 +40,9 @@ function events(presses: readonly Press[]): RunEvent[] {
       kind: way === 1 ? 'done' : 'back',
       atMs: START + minutes * MINUTE,
       ...(operation === undefined ? {} : { operation }),
-    };
+    });
   });
+  return noted;
 }
 const fuse = (line: number) => {
   const found = script.fuses[line];
@@ -50,7 +52,7 @@ const fuse = (line: number) => {
 
 describe('benchScript', () => {
   it('spreads and closes each line, sets and tightens each clamp, and checks last', () => {
-    const codes = script.steps.map((step) => step.instruction.code);
+    const codes = script.operations.map(({ instruction }) => instruction.code);
     expect(codes.filter((code) => code === 'do-spread')).toHaveLength(4);
     expect(codes.filter((code) => code === 'do-close')).toHaveLength(4);
     expect(codes.filter((code) => code === 'do-set-clamp')).toHaveLength(6);
@@ -60,9 +62,10 @@ describe('benchScript', () => {
   });
 
   it('lights each fuse before it closes and puts all out with the last full pull', () => {
-    for (const each of script.fuses) {
-      expect(each.litByStep).toBeLessThan(each.closedByStep);
-      expect(each.outByStep).toBe(script.steps.length - 4);
+    const place = (id: string | undefined) => session.findIndex((operation) => operation.id === id);
+    for (const { lit, closed, holds } of script.fuses) {
+      expect(place(lit)).toBeLessThan(place(closed));
+      expect(Math.max(...holds.map(place))).toBe(session.length - 4);
     }
   });
 });
@@ -70,13 +73,13 @@ describe('benchScript', () => {
 describe('positionOf', () => {
   it('goes on, goes back and remembers when each step was begun', () => {
     const position = positionOf(script, START, events([next(0.5), next(1), back(1.2), next(2)]));
-    expect(position.step).toBe(2);
-    expect(position.begunAtMs.slice(0, 4)).toEqual([
-      START,
-      START + 0.5 * MINUTE,
-      START + 2 * MINUTE,
-      undefined,
-    ]);
+    expect(position.doneCount).toBe(2);
+    const [first, second] = [...position.done];
+    expect(first?.[1]).toBe(START + 0.5 * MINUTE);
+    expect(second?.[1]).toBe(START + 2 * MINUTE);
+    expect(position.last).toBe(second?.[0]);
+    expect(position.begunAtMs.get(first?.[0] ?? '')).toBe(START);
+    expect(position.begunAtMs.get(position.showing?.id ?? '')).toBeLessThanOrEqual(START + 2 * MINUTE);
   });
 
   it('is the same from two pages that both did it, in whatever order their events come', () => {
@@ -87,15 +90,19 @@ describe('positionOf', () => {
       id: `e-${event.seq}`,
     }));
     const both = positionOf(script, START, [...mine, ...theirs]);
-    expect(both.step).toBe(3);
+    expect(both.doneCount).toBe(3);
     expect(positionOf(script, START, [...theirs, ...mine].reverse())).toEqual(both);
-    expect(both.begunAtMs[1]).toBe(START + 0.5 * MINUTE);
+    expect(both.done.get(mine[0]?.operation ?? '')).toBe(START + 0.5 * MINUTE);
   });
 
   it('stays inside the script whatever is pressed', () => {
-    expect(positionOf(script, START, events([back(0), back(0)])).step).toBe(0);
+    expect(positionOf(script, START, events([back(0), back(0)])).doneCount).toBe(0);
     const many = Array.from({ length: 200 }, (_, i) => next(i / 10));
-    expect(positionOf(script, START, events(many))).toMatchObject({ step: script.steps.length, done: true });
+    expect(positionOf(script, START, events(many))).toMatchObject({
+      doneCount: session.length,
+      showing: null,
+      upcoming: [],
+    });
   });
 });
 
@@ -124,7 +131,7 @@ describe('readFuse', () => {
 
   it('is unlit before its bead and out after the last pull; goes below zero when late', () => {
     expect(readFuse(fuse(3), positionOf(script, START, []), START).state).toBe('unlit');
-    const all = script.steps.map((_, i) => next(i / 10));
+    const all = session.map((_, i) => next(i / 10));
     expect(readFuse(line0, positionOf(script, START, events(all)), START + 99 * MINUTE).state).toBe('out');
     expect(readFuse(line0, positionOf(script, START, []), START + 60 * MINUTE).leftMin).toBeLessThan(0);
   });
@@ -185,36 +192,20 @@ describe('gatherList of the demo', () => {
   );
 });
 
-describe('troubleOptions', () => {
-  const readingsAt = (minutes: number, noted: RunEvent[]) =>
-    script.fuses.map((each) => readFuse(each, positionOf(script, START, noted), START + minutes * MINUTE));
-
-  it('offers to pull apart while there is time and not after', () => {
-    const codes = (minutes: number) => troubleOptions(readingsAt(minutes, [])).map(({ code }) => code);
-    expect(codes(1)).toEqual(['call-helper', 'pull-apart', 'press-on']);
-    expect(codes(30)).toEqual(['past-its-time', 'press-on']);
-  });
-
-  it('has nothing to pull apart when nothing burns', () => {
-    const all = script.steps.map((_, i) => next(i / 10));
-    expect(troubleOptions(readingsAt(5, events(all))).map(({ code }) => code)).toEqual(['press-on']);
-  });
-});
-
 describe('a run of two people, or of wetter wood', () => {
   it('lights each fuse no later than its own bead begins, whoever is spreading', () => {
     const two = planBuild(maplePanel({ crew: 2 }), TEST_SHOP);
     const shared = benchScript(two);
     const operations = two.order?.sessions[0]?.operations ?? [];
     expect(shared.fuses).toHaveLength(4);
-    for (const each of shared.fuses) {
-      const joint = two.joints[each.line]?.facts.joint.id ?? '';
+    for (const { joint, lit } of shared.fuses) {
       const startMin = operations.find(
         ({ kind, joints }) => kind === 'spread' && joints.includes(joint),
       )?.startMin;
-      // The step that lights it begins when the one before it ends.
-      const litMin = shared.steps[each.litByStep - 1]?.plannedEndMin ?? 0;
-      expect(litMin).toBeLessThanOrEqual((startMin ?? NaN) + 1e-9);
+      // It is lit once all that it waits for is done.
+      const after = shared.operations.find(({ id }) => id === lit)?.after ?? [];
+      const ends = shared.operations.filter(({ id }) => after.includes(id)).map(({ endMin }) => endMin);
+      expect(Math.max(0, ...ends)).toBeCloseTo(startMin ?? NaN, 9);
     }
   });
 
@@ -244,7 +235,7 @@ describe('a run of two people, or of wetter wood', () => {
       }),
       TEST_SHOP,
     );
-    const [first, second] = benchScript(own).steps.filter(
+    const [first, second] = benchScript(own).operations.filter(
       ({ instruction }) => instruction.code === 'do-spread',
     );
     expect(first?.instruction.values).toMatchObject({ method: 'hand roller', faces: 2 });

@@ -1,5 +1,17 @@
-export { type FuseReading, positionOf, readFuse, type RunPosition, shortestFuse } from './clock';
+export { asPlanned, bestOrder, type Moment, type Outlook } from './ahead';
+export { type Field, fieldsOf, isRead, type Judged, judgeReading, type Subject, type Values } from './checks';
+export { type FuseReading, readFuse, shortestFuse } from './clock';
+export { type Answer, answersTo, type Mishap, MISHAPS } from './mishaps';
+export { isLeftOut, positionOf, type RunPosition, waitsUntilMs } from './position';
 export { promiseOf } from './promise';
 export { gatherList, readinessOf } from './readiness';
-export { type BenchScript, benchScript, type BenchStep, frozenScript } from './steps';
-export { troubleOptions } from './trouble';
+export {
+  asked,
+  type BenchScript,
+  benchScript,
+  comesLater,
+  type Fuse,
+  type ScriptOperation,
+  scriptOfRun,
+} from './script';
+export { bestWay, type NotedEvent, type Way, waysOn } from './ways';

@@ -1,19 +1,24 @@
 import type { RunPromise } from '../formats';
 import { leastOf, ON_A_ROLL, type Plan, slowestOf } from '../plan';
 
-/** What a plan promises, frozen when a run begins. Release times are those of the joint that takes longest. */
-export function promiseOf(plan: Plan): RunPromise {
-  const windows = plan.joints.filter(({ facts }) => facts.gluedMm2 > 0).map(({ window }) => window);
+/** What a session of a plan promises, frozen when a run begins. Release times are those of its joint that takes longest. */
+export function promiseOf(plan: Plan, session = 0): RunPromise {
+  const ordered = plan.order?.sessions[session];
+  const joints =
+    ordered === undefined
+      ? plan.joints
+      : plan.joints.filter(({ facts }) => ordered.joints.includes(facts.joint.id));
+  const windows = joints.filter(({ facts }) => facts.gluedMm2 > 0).map(({ window }) => window);
   const least = (values: readonly (number | undefined)[]) =>
     values.length === 0 || values.includes(undefined) ? null : Math.min(...(values as number[]));
-  const { clampMin, machineMin } = slowestOf(plan.joints);
+  const { clampMin, machineMin } = slowestOf(joints);
   return {
     adhesive: plan.adhesive.id,
     climate: { ...plan.climate },
     crew: plan.build.crew,
     clamps: plan.pulls.reduce((sum, { taken }) => sum + taken.reduce((all, { count }) => all + count, 0), 0),
     lots: lotsOf(plan),
-    handsOnMin: plan.handsOnMin,
+    handsOnMin: ordered?.workMin ?? plan.handsOnMin,
     windowMin: least(windows.map(({ totalMin }) => totalMin?.low)),
     lowestMPa: lowestMPa(plan),
     flatMm: plan.verdicts.flat.figure,

@@ -8,7 +8,7 @@ import {
   USUAL_ROW,
 } from '../formats';
 import { newBuild } from '../templates';
-import { benchScript, frozenScript, promiseOf } from '../bench';
+import { benchScript, comesLater, promiseOf } from '../bench';
 import { planBuild } from '../plan';
 
 /** Widths as they came off the saw; they add up to 600 mm. */
@@ -128,14 +128,16 @@ export function pastRuns(
       session: 0,
       piece: 0,
       startedAtMs,
-      script: frozenScript(script),
+      script: script,
       promise: promiseOf(plan),
       events: numbered([
-        ...script.steps.map(({ operation, plannedEndMin }) => ({
-          kind: 'done' as const,
-          operation,
-          atMs: Math.round(startedAtMs + plannedEndMin * pace * MINUTE_MS),
-        })),
+        ...script.operations
+          .filter((operation) => !comesLater(operation))
+          .map(({ id: operation, endMin: plannedEndMin }) => ({
+            kind: 'done' as const,
+            operation,
+            atMs: Math.round(startedAtMs + plannedEndMin * pace * MINUTE_MS),
+          })),
         { kind: 'finish', atMs: clampedAtMs },
         { kind: 'note', atMs: clampedAtMs, payload: { record } },
       ]),

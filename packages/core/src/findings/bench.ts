@@ -122,10 +122,52 @@ export interface GatherValues {
   'gather-cleaning': None;
 }
 
-/** What still helps when something went wrong. */
-export interface TroubleValues {
-  'call-helper': { leftMin: number };
-  'pull-apart': { lines: string; leftMin: number };
-  'past-its-time': { lines: string };
-  'press-on': None;
+/** Ways out of what went wrong. */
+export type MishapAnswer =
+  | 'next-spare-clamp'
+  | 'work-it-loose'
+  | 'drop-the-blocks'
+  | 'two-in-line'
+  | 'spare-brush'
+  | 'by-finger'
+  | 'alone-for-now'
+  | 'mallet-and-block'
+  | 'turn-it-round'
+  | 'next-bottle'
+  | 'thinner-from-others'
+  | 'go-on-now';
+
+/** What can be done when it is late or something went wrong. */
+export interface TroubleValues extends Record<`answer-${MishapAnswer}`, { takesMin: number }> {
+  'way-go-on': None;
+  'way-this-first': { joint: string };
+  'way-helper': None;
+  'way-leave': { joints: string; count: number };
+  'way-afresh': { joint: string };
+}
+
+/** What a reading comes to, and what to do about it while it still moves. */
+export interface CorrectionValues {
+  'reads-true': None;
+  'draw-diagonal': { where: string; long: string; pullMm: number; outMm: number };
+  'twisted-base': { outMm: number };
+  'wrong-length': { sides: string; byMm: number };
+  'lower-corner': { corner: string; byMm: number };
+  'bars-too-low': { byMm: number };
+  'bars-too-high': { byMm: number };
+  'part-is-bowed': { bowMm: number };
+  'scarf-kinked': { byMm: number; high: number };
+  'tap-flush': { joint: string; byMm: number };
+  'draw-over': { joints: string };
+  'square-off': { byMm: number; open: string };
+  'clear-bore': None;
+  'tap-stack': { byMm: number };
+  'stack-too-high': { byMm: number };
+  'open-angle': { byDeg: number };
+  'close-angle': { byDeg: number };
+  'seam-open': None;
+  'flat-spot': None;
+  'feet-in': { byMm: number };
+  'feet-out': { byMm: number };
+  'iron-again': None;
 }

@@ -1,4 +1,11 @@
-import type { GatherValues, InstructionValues, MomentValues, RitualValues, TroubleValues } from './bench';
+import type {
+  CorrectionValues,
+  GatherValues,
+  InstructionValues,
+  MomentValues,
+  RitualValues,
+  TroubleValues,
+} from './bench';
 import type { PlacingValues, PullTighteningValues, RowTighteningValues } from './bringing-on';
 import type { CauseValues, PullValues, RowValues } from './causes';
 import type { ChangeValues, PullChangeValues, RowChangeValues } from './changes';
@@ -30,6 +37,7 @@ export interface FindingValues
     MomentValues,
     GatherValues,
     TroubleValues,
+    CorrectionValues,
     KindValues,
     WorkingValues,
     SumValues {}

@@ -1,7 +1,9 @@
 export type {
   CheckCode,
+  CorrectionValues,
   GatherValues,
   InstructionValues,
+  MishapAnswer,
   MomentValues,
   PreparingCode,
   RitualValues,

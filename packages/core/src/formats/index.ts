@@ -21,6 +21,7 @@ export {
   type RunPromise,
   type RunRecord,
   type Script,
+  type ScriptOfBefore,
 } from './run-document';
 export {
   type BlockLot,

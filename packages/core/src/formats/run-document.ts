@@ -61,10 +61,13 @@ export const RUN_EVENT_KINDS = [
   'abandon',
   'taken-over',
   'clock-set',
+  'left-out',
 ] as const;
 
 /** Id of an operation of the script, made of what it is and of joints or clamps. */
 const OperationId = Type.String({ minLength: 1, maxLength: 300 });
+
+const JointId = Type.String({ minLength: 1, maxLength: 140 });
 
 /** Something that happened. Events are only ever added; device and number tell each from every other. */
 export const RunEventSchema = strictObject({
@@ -78,11 +81,24 @@ export const RunEventSchema = strictObject({
   hand: Type.Integer({ minimum: 0, maximum: LIMITS.crew.max - 1 }),
   kind: oneOf(RUN_EVENT_KINDS),
   operation: Type.Optional(OperationId),
-  joint: Type.Optional(Type.String({ minLength: 1, maxLength: 140 })),
+  joint: Type.Optional(JointId),
   payload: Type.Optional(
     strictObject({
       record: Type.Optional(Type.Partial(RunRecordSchema, { additionalProperties: false })),
       text: Type.Optional(Type.String({ maxLength: 4000 })),
+      /** What was read: of which check, field by field, and whether it will do. */
+      reading: Type.Optional(
+        strictObject({
+          check: Type.String({ minLength: 1, maxLength: 40 }),
+          values: Type.Record(
+            Type.String({ maxLength: 60 }),
+            Type.Union([Type.Number({ minimum: -1e6, maximum: 1e6 }), Type.String({ maxLength: 60 })]),
+          ),
+          accepted: Type.Boolean(),
+        }),
+      ),
+      /** What went wrong, and what was done about it. */
+      mishap: Type.Optional(strictObject({ what: ShortText, answer: orNull(ShortText) })),
       /** By how much a clock was set. */
       byMs: Type.Optional(Type.Integer({ minimum: -4e12, maximum: 4e12 })),
     }),
@@ -100,11 +116,53 @@ const FrozenFinding = Type.Unsafe<Finding>(
     ),
   }),
 );
-const StepIndex = Type.Integer({ minimum: -1, maximum: MOST_STEPS });
 const Minutes = Type.Number({ minimum: -1e6, maximum: 1e6 });
+const Joints = Type.Array(JointId, { maxItems: MOST_STEPS });
+const FuseWindows = { openMin: Minutes, closedMin: Minutes, totalMin: Minutes };
 
 /** What a session is run through, as planned when it began. */
 export const ScriptSchema = strictObject({
+  operations: Type.Array(
+    strictObject({
+      id: OperationId,
+      kind: Type.String({ minLength: 1, maxLength: 40 }),
+      instruction: FrozenFinding,
+      joints: Joints,
+      clamps: Type.Array(Type.Integer({ minimum: 0, maximum: 10_000 }), { maxItems: MOST_STEPS }),
+      hands: Type.Array(Type.Integer({ minimum: 0, maximum: LIMITS.crew.max - 1 }), {
+        maxItems: LIMITS.crew.max,
+      }),
+      /** From the first bead. */
+      startMin: Minutes,
+      endMin: Minutes,
+      /** Those that must be done before it may begin. */
+      after: Type.Array(OperationId, { maxItems: MOST_STEPS }),
+      /** A wait that it begins with. */
+      wait: orNull(strictObject({ min: Minutes, until: oneOf(['drags', 'rubbery', 'dry']) })),
+      /** What is read there. */
+      asks: orNull(Type.String({ minLength: 1, maxLength: 40 })),
+    }),
+    { maxItems: MOST_STEPS },
+  ),
+  fuses: Type.Array(
+    strictObject({
+      joint: JointId,
+      label: ShortText,
+      lit: OperationId,
+      closed: OperationId,
+      /** All that must be done before it is out. */
+      holds: Type.Array(OperationId, { maxItems: MOST_STEPS }),
+      ...FuseWindows,
+    }),
+    { maxItems: 1000 },
+  ),
+  plannedMin: Minutes,
+});
+
+const StepIndex = Type.Integer({ minimum: -1, maximum: MOST_STEPS });
+
+/** What runs were begun with before scripts named joints and hands: steps one after the other, by their places. */
+const StepsOfBeforeSchema = strictObject({
   steps: Type.Array(
     strictObject({
       index: StepIndex,
@@ -123,9 +181,7 @@ export const ScriptSchema = strictObject({
       litByStep: StepIndex,
       closedByStep: StepIndex,
       outByStep: StepIndex,
-      openMin: Minutes,
-      closedMin: Minutes,
-      totalMin: Minutes,
+      ...FuseWindows,
     }),
     { maxItems: 1000 },
   ),
@@ -149,7 +205,7 @@ export const RunDocumentSchema = strictObject({
   piece: Type.Integer({ minimum: 0, maximum: 1000 }),
   startedAtMs: Instant,
   /** Null for runs of before, which kept none. */
-  script: orNull(ScriptSchema),
+  script: orNull(Type.Union([ScriptSchema, StepsOfBeforeSchema])),
   promise: RunPromiseSchema,
   events: Type.Array(RunEventSchema, { maxItems: MOST_EVENTS }),
 });
@@ -161,3 +217,4 @@ export type RunDocument = Static<typeof RunDocumentSchema>;
 /** A run without what happened. */
 export type RunHead = Omit<RunDocument, 'events'>;
 export type Script = Static<typeof ScriptSchema>;
+export type ScriptOfBefore = Static<typeof StepsOfBeforeSchema>;

@@ -9,7 +9,7 @@ export {
   type Season,
   startOf,
 } from './kind';
-export { type OperationKind, type Ritual, ritualOf } from './ritual';
+export { lookOf, type OperationKind, type Ritual, ritualOf } from './ritual';
 export { BLOCK_FIXINGS } from './block-fixing';
 export { letsIn } from './free-joinery';
 export { layAssembly } from './lay-assembly';

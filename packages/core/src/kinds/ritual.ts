@@ -39,6 +39,10 @@ export interface Preparing {
 export interface Look {
   readonly check: CheckCode;
   readonly minutes: number;
+  /** Places at which it is read, where that is more than one. */
+  readonly at?: readonly string[];
+  /** What a straightedge shows that rocks: a pull off mid-thickness, the bow of one part, or a kink at the joint. */
+  readonly shows?: 'pull' | 'part' | 'kink';
 }
 
 /** What a kind has done beside spreading, closing and clamping, in the order of the bench. */
@@ -50,12 +54,16 @@ export interface Ritual {
 
 const step = (kind: OperationKind, what: PreparingCode): Preparing => ({ kind, what });
 
-const look = (check: CheckCode, minutes = 0.25): Look => ({ check, minutes });
+const look = (check: CheckCode, minutes = 0.25, more: Pick<Look, 'at' | 'shows'> = {}): Look => ({
+  check,
+  minutes,
+  ...more,
+});
 
 const LAY_OUT = step('lay-out', 'lay-out');
 const FLAT_ROW: Ritual = {
   before: [step('lay-out', 'bars-open'), step('lay-out', 'film')],
-  pulled: [look('squeeze-out'), look('straightedge'), look('flush')],
+  pulled: [look('squeeze-out'), look('straightedge', 0.25, { shows: 'pull' }), look('flush')],
 };
 const SQUARED: Ritual = {
   before: [step('lay-out', 'as-it-stands')],
@@ -74,7 +82,11 @@ const RITUALS: Readonly<Record<string, Ritual>> = {
   },
   'mitred-post': {
     before: [step('tape', 'hinges')],
-    pulled: [look('flush'), look('diagonals'), look('bore')],
+    pulled: [
+      look('flush'),
+      look('diagonals', 0.25, { at: ['one end', 'middle', 'other end'] }),
+      look('bore'),
+    ],
   },
   'mitred-frame': { ...SQUARED, pulled: [look('flush'), look('diagonals'), look('winding')] },
   'trim-set': { before: [step('heat', 'gun')], pulled: [look('angle', 0.5), look('flush')] },
@@ -85,7 +97,10 @@ const RITUALS: Readonly<Record<string, Ritual>> = {
   },
   case: {
     before: [step('lay-out', 'masked')],
-    pulled: [look('diagonals', 0.5), look('straightedge')],
+    pulled: [
+      look('diagonals', 0.5, { at: ['front', 'back'] }),
+      look('straightedge', 0.25, { shows: 'part' }),
+    ],
   },
   breadboard: { before: [LAY_OUT], pulled: [look('flush'), look('try-square', 0.5)] },
   'veneered-sheet': {
@@ -109,7 +124,7 @@ const RITUALS: Readonly<Record<string, Ritual>> = {
   'edge-banding': { before: [step('lay-out', 'masked')], pulled: [look('flush', 0.75)] },
   scarf: {
     before: [step('lay-out', 'in-line')],
-    pulled: [look('straightedge', 0.5), look('flush')],
+    pulled: [look('straightedge', 0.5, { shows: 'kink' }), look('flush')],
   },
   'odd-angle': {
     before: [step('lay-out', 'blocks')],
@@ -121,6 +136,10 @@ const USUAL_RITUAL: Ritual = {
   before: [LAY_OUT],
   pulled: [look('squeeze-out'), look('try-square'), look('flush')],
 };
+
+/** How a kind has a check made; nothing where it does not ask for it. */
+export const lookOf = (template: string, check: CheckCode): Look | undefined =>
+  ritualOf(template).pulled.find((each) => each.check === check);
 
 /** The ritual of a kind. */
 export const ritualOf = (template: string): Ritual => RITUALS[template] ?? USUAL_RITUAL;

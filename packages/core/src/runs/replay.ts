@@ -4,6 +4,9 @@ import { inOrder } from './events';
 /** How a run stands, worked out from its events alone: the same events give the same on every device. */
 export interface RunReading {
   readonly state: 'running' | 'clamped' | 'abandoned';
+  /** When clamps came off, and when the wood was first worked; null before. */
+  readonly clampsOffAtMs: number | null;
+  readonly machinedAtMs: number | null;
   /** When the last step was done and the clamps were left alone. */
   readonly clampedAtMs: number | null;
   /** Operations that are done, and when each was. */
@@ -24,6 +27,8 @@ export interface RunSummary {
   readonly promise: RunDocument['promise'];
   readonly state: RunReading['state'];
   readonly clampedAtMs: number | null;
+  /** Left out by summaries of before. */
+  readonly clampsOffAtMs?: number | null;
   readonly record: RunRecord;
 }
 
@@ -39,6 +44,8 @@ const EMPTY_RECORD: RunRecord = {
 const BEGUN: RunReading = {
   state: 'running',
   clampedAtMs: null,
+  clampsOffAtMs: null,
+  machinedAtMs: null,
   done: new Map(),
   record: EMPTY_RECORD,
   clockSet: [],
@@ -68,6 +75,10 @@ const CHANGES: Readonly<Partial<Record<RunEvent['kind'], Change>>> = {
   finish: (reading, { atMs }) =>
     reading.state === 'clamped' ? reading : { ...reading, state: 'clamped', clampedAtMs: atMs },
   abandon: (reading) => (reading.state === 'running' ? { ...reading, state: 'abandoned' } : reading),
+  'clamps-off': (reading, { atMs }) =>
+    reading.clampsOffAtMs === null ? { ...reading, clampsOffAtMs: atMs } : reading,
+  machined: (reading, { atMs }) =>
+    reading.machinedAtMs === null ? { ...reading, machinedAtMs: atMs } : reading,
   reading: noted,
   note: noted,
   'clock-set': (reading, { atMs, payload }) => ({
@@ -83,6 +94,6 @@ export const readRun = ({ events }: Pick<RunDocument, 'events'>): RunReading =>
 /** The summary of a run. */
 export function summaryOf(run: RunDocument): RunSummary {
   const { id, buildId, buildName, session, startedAtMs, promise } = run;
-  const { state, clampedAtMs, record } = readRun(run);
-  return { id, buildId, buildName, session, startedAtMs, promise, state, clampedAtMs, record };
+  const { state, clampedAtMs, clampsOffAtMs, record } = readRun(run);
+  return { id, buildId, buildName, session, startedAtMs, promise, state, clampedAtMs, clampsOffAtMs, record };
 }

@@ -86,7 +86,7 @@ export function GlueUpStep() {
         color="secondary"
         size="large"
         fullWidth
-        disabled={forbids.length > 0 || script.steps.length === 0}
+        disabled={forbids.length > 0 || script.operations.length === 0}
         onClick={start}
         sx={{ minHeight: 72, fontSize: '1.25rem' }}
       >
@@ -95,13 +95,13 @@ export function GlueUpStep() {
       <Caution>
         {hazardWords(plan.adhesive.hazards)} {CLAMP_CAUTION}
       </Caution>
-      <Section title={`${script.steps.length} steps`}>
+      <Section title={`${script.operations.length} steps`}>
         <Box component="ol" sx={{ pl: 4, m: 0 }}>
-          {script.steps.map((step) => (
-            <Box component="li" key={step.index} sx={{ py: 0.5 }}>
-              <strong>{says(step.instruction, f)}</strong>
+          {script.operations.map(({ id: operation, instruction }) => (
+            <Box component="li" key={operation} sx={{ py: 0.5 }}>
+              <strong>{says(instruction, f)}</strong>
               <Typography variant="body2" color="text.secondary">
-                {detailWords(step.instruction, f)}
+                {detailWords(instruction, f)}
               </Typography>
             </Box>
           ))}
