@@ -1,6 +1,6 @@
 import type { Mishap } from '@lean-clasp/core/bench';
 import type { CorrectionValues, TroubleValues } from '@lean-clasp/core/findings';
-import { formatWait } from '@lean-clasp/core/units';
+import { formatClock } from '@lean-clasp/core/units';
 import type { Words } from './values';
 
 /** What goes wrong at a bench, as one would call it out. */
@@ -16,7 +16,7 @@ export const MISHAP_WORDS: Readonly<Record<Mishap, string>> = {
   other: 'Something else',
 };
 
-const about = (takesMin: number): string => (takesMin > 0 ? `, about ${formatWait(takesMin)}` : '');
+const about = (takesMin: number): string => (takesMin > 0 ? `, takes ${formatClock(takesMin)}` : '');
 
 /** What can be done when it is late or something went wrong. */
 export const TROUBLE: Words<TroubleValues> = {

@@ -87,6 +87,7 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
   useHotkeys('m', toggleSound);
 
   const check = showing === null ? null : asked(showing);
+  const shown = [showing, ...(lane === null ? position.lanes : [])].flatMap((each) => each?.id ?? []);
   return (
     <Box sx={{ height: '100%', minHeight: 640, display: 'flex', flexDirection: 'column' }}>
       <ClockNotice change={clockChange} />
@@ -110,10 +111,16 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
               fontSize: '1.375rem',
             }}
           >
-            {position.doneCount + 1} of {position.count}
+            <span>
+              {position.doneCount + 1} of {position.count}
+            </span>
             {moment.people > 1 && <LaneChoice lane={lane} people={moment.people} onChoose={setLane} />}
           </Box>
-          <Instruction showing={showing} waitMin={waitMin} others={lane === null ? position.lanes : []} />
+          <Instruction
+            showing={showing}
+            waitMin={waitMin}
+            others={lane === null && moment.people > 1 ? position.lanes : []}
+          />
           {showing !== null && check !== null && kit.readings !== undefined ? (
             <Readings
               key={showing.id}
@@ -129,7 +136,7 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
         </Box>
         <BurningList
           readings={readings}
-          upcoming={position.upcoming.filter(({ id }) => id !== showing?.id).slice(0, AHEAD)}
+          upcoming={position.upcoming.filter(({ id }) => !shown.includes(id)).slice(0, AHEAD)}
           people={moment.people}
         />
       </Box>

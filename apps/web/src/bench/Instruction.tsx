@@ -18,6 +18,7 @@ export function Instruction({
 }) {
   const f = useFormat();
   const beside = others.filter((each) => each !== null && each.id !== showing?.id);
+  const whose = others.length > 1 && showing !== null ? `${handWords(showing.hands)}: ` : '';
   const words = showing === null ? 'Hands free: wait for the others' : says(showing.instruction, f);
   return (
     <>
@@ -26,6 +27,11 @@ export function Instruction({
         aria-live="assertive"
         sx={{ m: 0, fontSize: { xs: '2.75rem', md: '3.5rem' }, lineHeight: 1.15 }}
       >
+        {whose !== '' && (
+          <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
+            {whose}
+          </Box>
+        )}
         {waitMin === null ? words : `Wait: ${words.charAt(0).toLowerCase()}${words.slice(1)}`}
       </Box>
       {waitMin !== null && (

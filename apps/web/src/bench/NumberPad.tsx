@@ -2,7 +2,7 @@ import BackspaceIcon from '@mui/icons-material/BackspaceOutlined';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 
-const DIGITS = ['7', '8', '9', '4', '5', '6', '1', '2', '3', '0', '.'];
+const DIGITS = ['7', '8', '9', '0', '4', '5', '6', '.', '1', '2', '3'];
 /** In inches: a space before a fraction, and its stroke. */
 const FRACTION = [' ', '/'];
 
@@ -16,24 +16,15 @@ export function NumberPad({
   readonly fractions: boolean;
   readonly onType: (text: string) => void;
 }) {
-  const keys = fractions ? [...DIGITS, ...FRACTION] : DIGITS;
+  const more = fractions ? FRACTION : [];
   return (
     <Box
       role="group"
       aria-label="Number pad"
-      sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 84px)', gap: 1, alignContent: 'start' }}
+      sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 72px)', gap: 1, alignContent: 'start' }}
     >
-      {keys.map((key) => (
-        <Button
-          key={key}
-          variant="outlined"
-          color="inherit"
-          aria-label={key === ' ' ? 'space' : key === '.' ? 'point' : key === '/' ? 'over' : key}
-          onClick={() => onType(text + key)}
-          sx={{ minHeight: 72, minWidth: 0, fontSize: '1.75rem' }}
-        >
-          {key === ' ' ? '␣' : key}
-        </Button>
+      {DIGITS.map((key) => (
+        <Key key={key} sign={key} onPress={() => onType(text + key)} />
       ))}
       <Button
         variant="outlined"
@@ -44,6 +35,25 @@ export function NumberPad({
       >
         <BackspaceIcon />
       </Button>
+      {more.map((key) => (
+        <Key key={key} sign={key} onPress={() => onType(text + key)} />
+      ))}
     </Box>
+  );
+}
+
+const NAMES: Readonly<Record<string, string>> = { ' ': 'space', '.': 'point', '/': 'over' };
+
+function Key({ sign, onPress }: { readonly sign: string; readonly onPress: () => void }) {
+  return (
+    <Button
+      variant="outlined"
+      color="inherit"
+      aria-label={NAMES[sign] ?? sign}
+      onClick={onPress}
+      sx={{ minHeight: 72, minWidth: 0, fontSize: '1.75rem' }}
+    >
+      {sign === ' ' ? '␣' : sign}
+    </Button>
   );
 }

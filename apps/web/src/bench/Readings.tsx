@@ -50,6 +50,7 @@ export function Readings({
   const subject = subjectOf(kit, operation);
   const fields = fieldsOf(check, subject);
   const [texts, setTexts] = useState<Readonly<Record<string, string>>>({});
+  const [all, setAll] = useState(false);
   const [at, setAt] = useState(() => fields.find(({ ask }) => ask !== 'word')?.id ?? null);
   const values = valuesOf(fields, texts, f);
   const taken = takenAt(run.events, operation);
@@ -66,41 +67,53 @@ export function Readings({
     });
     setTexts({});
   };
+  const shownFields = fields.filter(({ optional, ask }) => all || optional !== true || ask === 'word');
   return (
     <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', display: 'flex', gap: 3, flexWrap: 'wrap', pb: 1 }}>
       <Box sx={{ flex: '1 1 320px', minWidth: 0, display: 'grid', gap: 1.5, alignContent: 'start' }}>
         {judged !== null && <Verdict judged={judged} times={taken.length} />}
-        {fields.map((field) =>
-          field.ask === 'word' ? (
-            <Words
-              key={field.id}
-              field={field}
-              value={texts[field.id]}
-              onPick={(word) => type(field.id, word)}
-            />
-          ) : (
-            <TextField
-              key={field.id}
-              label={`${fieldWords(field.id)}${field.optional === true ? ', if read' : ''}`}
-              value={texts[field.id] ?? ''}
-              error={(texts[field.id] ?? '') !== '' && values[field.id] === undefined}
-              onFocus={() => setAt(field.id)}
-              onChange={(event) => type(field.id, event.target.value.slice(0, 20))}
-              slotProps={{
-                inputLabel: { shrink: true },
-                htmlInput: { inputMode: 'none', style: { fontSize: '1.75rem', height: 48 } },
-              }}
-            />
-          ),
-        )}
-        <Button
-          variant="contained"
-          disabled={!isRead(check, values, subject)}
-          onClick={tell}
-          sx={{ minHeight: 72, fontSize: '1.375rem' }}
-        >
-          That is what I read
-        </Button>
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, pt: 0.5 }}>
+          {shownFields.map((field) =>
+            field.ask === 'word' ? (
+              <Words
+                key={field.id}
+                field={field}
+                value={texts[field.id]}
+                onPick={(word) => type(field.id, word)}
+              />
+            ) : (
+              <TextField
+                key={field.id}
+                label={`${fieldWords(field.id)}${field.optional === true ? ', if read' : ''}`}
+                value={texts[field.id] ?? ''}
+                error={(texts[field.id] ?? '') !== '' && values[field.id] === undefined}
+                onFocus={() => setAt(field.id)}
+                onChange={(event) => type(field.id, event.target.value.slice(0, 20))}
+                focused={at === field.id}
+                slotProps={{
+                  inputLabel: { shrink: true },
+                  htmlInput: { inputMode: 'none', style: { fontSize: '1.75rem', height: 40 } },
+                }}
+                sx={{ flex: '1 1 180px' }}
+              />
+            ),
+          )}
+        </Box>
+        <Box sx={{ display: 'flex', gap: 1.5 }}>
+          <Button
+            variant="contained"
+            disabled={!isRead(check, values, subject)}
+            onClick={tell}
+            sx={{ minHeight: 72, fontSize: '1.375rem', flex: 1 }}
+          >
+            That is what I read
+          </Button>
+          {!all && shownFields.length < fields.length && (
+            <Button onClick={() => setAll(true)} sx={{ minHeight: 72, fontSize: '1.125rem' }}>
+              More to read
+            </Button>
+          )}
+        </Box>
       </Box>
       {at !== null && (
         <NumberPad

@@ -44,7 +44,7 @@ export function ShortestFuse({
           </Box>
         </Box>
       </Box>
-      <FuseBar burnt={reading?.burnt ?? 0} out={out} />
+      <FuseBar burnt={reading?.burnt ?? 1} out={out} />
     </Box>
   );
 }

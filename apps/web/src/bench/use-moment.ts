@@ -25,7 +25,7 @@ export interface Standing {
 }
 
 /** Pairs of hands that are there now. */
-export const peopleAt = (crew: number, events: RunDocument['events']): number =>
+const peopleAt = (crew: number, events: RunDocument['events']): number =>
   Math.max(
     1,
     events.reduce(

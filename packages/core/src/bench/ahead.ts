@@ -297,6 +297,9 @@ function restOf({ script, position, nowMs, people, delayMin = 0, afresh = [], wi
 const earlierThan = (left: readonly ScriptOperation[], i: number, wanted: 'ended' | 'begun'): number[] =>
   left.slice(0, i).flatMap((earlier, k) => (before(earlier, left[i]) === wanted ? [k] : []));
 
+const share = (few: ScriptOperation, many: ScriptOperation): boolean =>
+  few.joints.some((joint) => many.joints.includes(joint));
+
 /** What two people do at once, on the same joints. */
 const AT_ONCE: readonly string[] = ['caul', 'set-clamp', 'tighten', 'tape', 'wrap'];
 const setting = (kind: string): string => (kind === 'tighten' ? 'tighten' : 'set');
@@ -311,7 +314,7 @@ function before(one: ScriptOperation, other: ScriptOperation | undefined): 'ende
     one.joints.length === 0 ||
     other.joints.length === 0 ||
     (one.kind === 'close' && other.kind === 'close') ||
-    one.joints.some((joint) => other.joints.includes(joint));
+    (one.joints.length <= other.joints.length ? share(one, other) : share(other, one));
   if (!concerned) return null;
   const atOnce =
     AT_ONCE.includes(one.kind) && AT_ONCE.includes(other.kind) && setting(one.kind) === setting(other.kind);

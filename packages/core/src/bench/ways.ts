@@ -18,8 +18,11 @@ export interface Way {
 /** Most pairs of hands at one glue-up. */
 const MOST_PEOPLE = 4;
 
-/** More joints than this left for another session are another plan. */
+/** More closings than this left for another session are another plan. */
 const MOST_LEFT = 12;
+
+/** With more steps than this not every number of joints left is looked at in every order. */
+const LARGE = 60;
 
 const keeps = ({ spareMin }: Outlook): boolean => spareMin === null || spareMin >= 0;
 
@@ -69,30 +72,40 @@ function labelAt({ script }: Moment, id: string): string {
   return script.fuses.find(({ joint }) => joints.includes(joint))?.label ?? '';
 }
 
-/** The fewest closings from the end, none of them begun, that must wait for another session so that the others keep their windows. */
+/** Closings from the end, none of them begun, that must wait for another session so that the others keep their windows: as few as can be, in large sessions as few as go by the plan. */
 function leaving(moment: Moment): Way[] {
-  const { script, position } = moment;
-  const closings = script.operations
-    .filter(({ kind, id }) => kind === 'close' && !position.done.has(id))
-    .sort((a, b) => b.endMin - a.endMin);
+  const large = moment.script.operations.length > LARGE;
   let without: string[] = [];
-  for (const { joints } of closings) {
-    const lit = script.fuses.some((fuse) => joints.includes(fuse.joint) && position.begunAtMs.has(fuse.lit));
-    if (lit || without.length >= MOST_LEFT) break;
+  for (const joints of notBegun(moment).slice(0, MOST_LEFT)) {
     without = [...without, ...joints];
     const planned = asPlanned({ ...moment, without });
-    const outlook = keeps(planned) ? planned : bestOrder({ ...moment, without });
-    if (!keeps(outlook)) continue;
-    const labels = script.fuses.filter(({ joint }) => without.includes(joint)).map(({ label }) => label);
-    return [
-      way(
-        finding('way-leave', 'informs', { joints: labels.join(', '), count: without.length }),
-        outlook,
-        without.map((joint) => ({ kind: 'left-out', joint })),
-      ),
-    ];
+    const outlook = keeps(planned) || large ? planned : bestOrder({ ...moment, without });
+    if (keeps(outlook)) return [leftOut(moment, without, outlook)];
   }
-  return [];
+  if (without.length === 0 || !large) return [];
+  const outlook = bestOrder({ ...moment, without });
+  return keeps(outlook) ? [leftOut(moment, without, outlook)] : [];
+}
+
+/** Joints of the closings from the last back to the first of which a bead is laid. */
+function notBegun({ script, position }: Moment): (readonly string[])[] {
+  const closings = script.operations
+    .filter(({ kind, id }) => kind === 'close' && !position.done.has(id))
+    .sort((a, b) => b.endMin - a.endMin)
+    .map(({ joints }) => joints);
+  const isLit = (joints: readonly string[]) =>
+    script.fuses.some((fuse) => joints.includes(fuse.joint) && position.begunAtMs.has(fuse.lit));
+  const begun = closings.findIndex(isLit);
+  return begun === -1 ? closings : closings.slice(0, begun);
+}
+
+function leftOut({ script }: Moment, joints: readonly string[], outlook: Outlook): Way {
+  const labels = script.fuses.filter(({ joint }) => joints.includes(joint)).map(({ label }) => label);
+  return way(
+    finding('way-leave', 'informs', { joints: labels.join(', '), count: joints.length }),
+    outlook,
+    joints.map((joint) => ({ kind: 'left-out', joint })),
+  );
 }
 
 /** The joint with the least time left, and what was closed with it, pulled apart while its glue is wet. */
