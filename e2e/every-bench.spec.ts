@@ -148,3 +148,52 @@ for (const [id, name] of BUILDS) {
     await expect(page.getByRole('row', { name: /hands-on time/ })).toBeVisible();
   });
 }
+
+test('a panel glued board by board knows what is glued, and what comes next', async ({ page, app }) => {
+  await page.clock.install({ time: NOON - MINUTE });
+  await page.goto(`${app.url}/builds/boarding-platform/glue-up`);
+  await expect(page.getByRole('combobox', { name: 'Which session' })).toHaveText(/^session 1, one joint$/);
+  await page.clock.pauseAt(NOON);
+  await page.getByRole('button', { name: /Start the clock/ }).click();
+  await runThrough(page, app.url, 1000);
+  await page.clock.runFor('00:02');
+  await page.getByRole('link', { name: 'Back to the build' }).click();
+  await page.clock.resume();
+  await page.goto(`${app.url}/builds/boarding-platform/glue-up`);
+  await expect(page.getByRole('combobox', { name: 'Which session' })).toHaveText(/^session 2, /);
+  await expect(page.getByText(/What this session joins onto is in clamps until today/)).toBeVisible();
+  await page.getByRole('combobox', { name: 'Which session' }).click();
+  await expect(page.getByRole('option', { name: /^session 1, one joint; glued today/ })).toBeVisible();
+});
+
+test('two devices each show their own hands, and every step is done once', async ({ page, app, context }) => {
+  await page.goto(`${app.url}/builds/costume-trunk/glue-up`);
+  await page.getByRole('button', { name: /Start the clock/ }).click();
+  await page.waitForURL('**/bench/**');
+  const helper = await context.newPage();
+  await helper.goto(page.url());
+  await page.getByRole('button', { name: 'you', exact: true }).click();
+  await helper.getByRole('button', { name: 'helper', exact: true }).click();
+  await helper.reload();
+  await expect(helper.getByRole('button', { name: 'helper', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  const clamped = page.getByRole('heading', { name: 'Clamped. Leave it now.' });
+  await expect(async () => {
+    for (const screen of [page, helper]) {
+      if (await clamped.isVisible()) return;
+      const busy = screen.getByRole('heading', { level: 1 }).filter({ hasNotText: 'Hands free' });
+      if (await busy.isVisible()) await screen.keyboard.press('Space');
+      await screen.waitForTimeout(430);
+    }
+    await expect(clamped).toBeVisible({ timeout: 10 });
+  }).toPass({ timeout: 100_000, intervals: [10] });
+  await expect(helper.getByRole('heading', { name: 'Clamped. Leave it now.' })).toBeVisible();
+  await page.waitForTimeout(500);
+  const { script, events } = await runAt(page, app.url);
+  const done = events.filter(({ kind }) => kind === 'done').map(({ operation }) => operation);
+  const soon = script.operations.filter(({ wait }) => wait?.until !== 'rubbery');
+  expect(new Set(done)).toEqual(new Set(soon.map(({ id }) => id)));
+  expect(done).toHaveLength(soon.length);
+});

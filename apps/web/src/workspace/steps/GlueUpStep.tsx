@@ -1,4 +1,5 @@
 import { benchScript, readinessOf } from '@lean-clasp/core/bench';
+import type { RunSummary } from '@lean-clasp/core/runs';
 import { CLAMP_CAUTION, says, detailWords, hazardWords } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
@@ -8,16 +9,27 @@ import { Link, useNavigate } from 'react-router';
 import { useRunsQuery } from '../../api/api';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { benchKit } from '../../bench/bench-kit';
+import { instantWords, releaseOf } from '../../bench/release';
 import { beginRun } from '../../bench/run-sync';
 import { Loading } from '../../frame/Loading';
 import { Section } from '../../frame/Page';
 import { Choice } from '../../parts/Choice';
 import { FieldRow } from '../../parts/FieldRow';
 import { Caution } from '../../parts/Caution';
+import { useNow } from '../../parts/use-now';
 import { usePlan } from '../../planner/plan-context';
 import { useFormat } from '../../quantities/use-format';
 import { useOpenBuild } from '../open-build';
 import Box from '@mui/material/Box';
+
+/** The last run of each session that ended in its clamps. */
+function gluedSessions(runs: readonly RunSummary[]): ReadonlyMap<number, RunSummary> {
+  const clamped = runs.filter(({ state }) => state === 'clamped');
+  return new Map([...clamped].sort((a, b) => a.startedAtMs - b.startedAtMs).map((run) => [run.session, run]));
+}
+
+const gluedWords = (run: RunSummary | undefined, nowMs: number): string =>
+  run?.clampedAtMs == null ? '' : `; glued ${instantWords(run.clampedAtMs, nowMs)}`;
 
 /** Glue up: the last look before the clock starts, and the steps as they will be read out. */
 export function GlueUpStep() {
@@ -28,10 +40,15 @@ export function GlueUpStep() {
   const revision = useAppSelector((state) => state.documents.open[id]?.revision ?? null);
   const navigate = useNavigate();
   const f = useFormat();
-  const [session, setSession] = useState(0);
+  const [session, setSession] = useState<number | null>(null);
+  const now = useNow(false);
   if (plan === null) return <Loading />;
   const sessions = plan.order?.sessions ?? [];
-  const chosen = Math.min(session, Math.max(0, sessions.length - 1));
+  const glued = gluedSessions(runs ?? []);
+  const next = sessions.findIndex((_, i) => !glued.has(i));
+  const chosen = Math.min(session ?? Math.max(0, next), Math.max(0, sessions.length - 1));
+  const before = [...glued].filter(([i]) => i < chosen).map(([, run]) => releaseOf(run).clampsOffMs ?? 0);
+  const inClampsMs = Math.max(0, ...before);
   const script = benchScript(plan, chosen);
   const { forbids, warns } = readinessOf(plan);
   const running = runs?.find((run) => run.state === 'running');
@@ -74,12 +91,22 @@ export function GlueUpStep() {
             value={String(chosen)}
             options={sessions.map(({ joints }, i) => ({
               value: String(i),
-              name: `session ${i + 1}, ${joints.length === 1 ? 'one joint' : `${joints.length} joints`}`,
+              name: `session ${i + 1}, ${joints.length === 1 ? 'one joint' : `${joints.length} joints`}${gluedWords(glued.get(i), now)}`,
             }))}
             onChange={(value) => setSession(Number(value))}
-            width={260}
+            width={420}
           />
         </FieldRow>
+      )}
+      {sessions.length > 1 && next === -1 && (
+        <Alert severity="success" variant="outlined" sx={{ mb: 2 }}>
+          Every session of this build is glued.
+        </Alert>
+      )}
+      {inClampsMs > now && (
+        <Alert severity="info" variant="outlined" sx={{ mb: 2 }}>
+          What this session joins onto is in clamps until {instantWords(inClampsMs, now)}.
+        </Alert>
       )}
       <Button
         variant="contained"
