@@ -15,9 +15,7 @@ const FLOOR = '/builds/stage-floor';
 const PICTURES = [
   ['today', '/'],
   ['builds', '/builds'],
-  ['kinds', '/builds/new'],
   ['new-build', '/builds/new/edge-panel'],
-  ['assembly-fit', '/builds/costume-trunk/fit'],
   ['fit', `${FLOOR}/fit`],
   ['glue', `${FLOOR}/glue`],
   ['order', `${FLOOR}/order`],
@@ -28,6 +26,8 @@ const PICTURES = [
   ['rehearse', `${FLOOR}/rehearse`],
   ['glue-up', `${FLOOR}/glue-up`],
   ['bench', `${FLOOR}/glue-up`, { theme: 'lamp' }, runSomeSteps],
+  ['bench-case', '/builds/costume-trunk/glue-up', {}, runSomeSteps],
+  ['bench-reading', '/builds/scenery-flats/glue-up', { theme: 'lamp' }, readDiagonals],
   ['record', `${FLOOR}/record`],
   ['shop', '/shop'],
   ['logbook', '/logbook'],
@@ -67,6 +67,25 @@ async function placeStack(page) {
   await page.getByRole('button', { name: 'Place clamps' }).click();
   await page.getByText(/^\d+ clamps: lowest/).waitFor({ timeout: 60_000 });
   await page.getByRole('heading', { name: 'Down' }).scrollIntoViewIfNeeded();
+}
+
+/** Both diagonals of a frame, read and answered. */
+async function readDiagonals(page) {
+  await page.getByRole('button', { name: /Start the clock/ }).click();
+  const diagonals = page.getByRole('heading', { level: 1, name: 'Read both diagonals' });
+  await page.getByRole('timer').waitFor();
+  while (!(await diagonals.isVisible())) {
+    await page.keyboard.press('Space');
+    await page.waitForTimeout(450);
+  }
+  for (const [label, digits] of [
+    ['A–C', '1506'],
+    ['B–D', '1500'],
+  ]) {
+    await page.getByLabel(label, { exact: true }).focus();
+    for (const digit of digits) await page.getByRole('button', { name: digit, exact: true }).click();
+  }
+  await page.getByRole('button', { name: 'That is what I read' }).click();
 }
 
 async function runSomeSteps(page) {

@@ -22,11 +22,20 @@ const STORAGE_KEY = 'lean-clasp.role';
 
 /** As the last visit left it: with the server away, a bench stays a bench. */
 export const loadAccess = (storage: Pick<Storage, 'getItem'>): State => ({
-  role: storage.getItem(STORAGE_KEY) === 'bench' ? 'bench' : 'owner',
+  role: keptRole(storage),
   here: true,
   open: false,
   refusals: 0,
 });
+
+function keptRole(storage: Pick<Storage, 'getItem'>): Role {
+  try {
+    return storage.getItem(STORAGE_KEY) === 'bench' ? 'bench' : 'owner';
+  } catch {
+    // Forbidden: the server says who this is.
+    return 'owner';
+  }
+}
 
 /** Keeps who this is for the next visit. */
 export function saveAccess(storage: Pick<Storage, 'setItem'>, { role }: Session): void {
