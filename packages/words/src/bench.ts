@@ -150,6 +150,23 @@ const DETAILS: Words<RitualValues & InstructionValues & MomentValues> = {
   ...WORK_DETAILS,
 };
 
+/** Kinds of work at the bench, for a table. */
+const WORK_NAMES: Readonly<Record<string, string>> = {
+  'set-clamp': 'clamps on',
+  tighten: 'full pull',
+  check: 'readings',
+  spread: 'spreading',
+  close: 'closing',
+  caul: 'cauls',
+  tape: 'taping',
+  wrap: 'wrapping',
+  bag: 'bag',
+  coat: 'coats',
+  iron: 'ironing',
+};
+
+export const workName = (kind: string): string => WORK_NAMES[kind] ?? kind;
+
 /** The detail of a bench step. */
 export function detailWords({ code, values }: Finding, f: Format): string {
   return code in DETAILS ? (DETAILS[code as keyof typeof DETAILS] as Say<Finding['values']>)(values, f) : '';

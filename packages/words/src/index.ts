@@ -1,4 +1,4 @@
-export { detailWords } from './bench';
+export { detailWords, workName } from './bench';
 export {
   ADHESIVE_OPTIONS,
   CLAMP_CAUTION,

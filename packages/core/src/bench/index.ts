@@ -1,6 +1,7 @@
 export { asPlanned, bestOrder, type Moment, type Outlook } from './ahead';
 export { type Field, fieldsOf, isRead, type Judged, judgeReading, type Subject, type Values } from './checks';
 export { type FuseReading, readFuse, shortestFuse } from './clock';
+export { type DryRun, dryRunOf, type Lap, stepsToWalk, type Walked } from './dry-run';
 export { type Answer, answersTo, type Mishap, MISHAPS } from './mishaps';
 export { positionOf, type RunPosition, waitsUntilMs } from './position';
 export { promiseOf } from './promise';

@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography';
 import { Loading } from '../../frame/Loading';
 import { Section } from '../../frame/Page';
 import { Tick } from '../../parts/Tick';
+import { DryRunSection } from './rehearse/DryRunSection';
 import { usePlan } from '../../planner/plan-context';
 import { useFormat } from '../../quantities/use-format';
 import { useOpenBuild } from '../open-build';
@@ -48,6 +49,7 @@ export function RehearseStep() {
           Clear
         </Button>
       </Typography>
+      <DryRunSection plan={plan} />
       <Section title="Before it closes">
         <Ticks items={BEFORE_IT_CLOSES} ticked={ticked} toggle={toggle} />
       </Section>

@@ -1,5 +1,6 @@
-import type { PlacedClamp } from '@lean-clasp/core/formats';
-import { rowOf, withRow } from '@lean-clasp/core/plan';
+import { benchScript, stepsToWalk } from '@lean-clasp/core/bench';
+import type { PlacedClamp, ShopDocument } from '@lean-clasp/core/formats';
+import { planBuild, rowOf, withRow } from '@lean-clasp/core/plan';
 import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
 import { screen, waitFor, within } from '@testing-library/react';
 import { renderBuild, retype } from '../../../test/render-build';
@@ -7,6 +8,7 @@ import { FitStep } from './FitStep';
 import { GlueStep } from './GlueStep';
 import { OrderStep } from '../../order/OrderStep';
 import { RehearseStep } from './RehearseStep';
+import { SHOP_ID } from '../../shop/shop-id';
 import { SqueezeStep } from './SqueezeStep';
 
 const clampedBy = (...clamps: PlacedClamp[]) => withRow(stageFloor(DEMO_SHOP), { clamps });
@@ -171,5 +173,31 @@ describe('Rehearse', () => {
     expect(localStorage.getItem('lean-clasp.ticks.stage-floor')).toContain('gather-stop');
     await user.click(screen.getByRole('button', { name: 'Clear' }));
     expect(screen.getByText(/^0 of 15 done/)).toBeInTheDocument();
+  });
+
+  it('is walked dry by the stopwatch, kept over a reload, and the shop goes by its pace when asked', async () => {
+    let atMs = 1_780_000_000_000;
+    jest.spyOn(Date, 'now').mockImplementation(() => atMs);
+    const page = renderBuild(<RehearseStep />);
+    const { user, store } = page;
+    await user.click(await screen.findByRole('button', { name: 'Start the dry run' }));
+    const steps = stepsToWalk(benchScript(planBuild(stageFloor(DEMO_SHOP), DEMO_SHOP)));
+    for (const [i, { startMin, endMin }] of steps.entries()) {
+      expect(screen.getByText(`${i + 1} of ${steps.length}`)).toBeInTheDocument();
+      // Half as fast again as planned; one move went wrong and took ages.
+      atMs += (i === 2 ? 9 : 1.5) * (endMin - startMin) * 60_000;
+      await user.click(screen.getByRole('button', { name: i === 2 ? 'Went wrong' : 'Done – next' }));
+    }
+    const all = within(screen.getByRole('table', { name: 'Planned and walked' }))
+      .getAllByRole('row')
+      .at(-1);
+    expect(all?.textContent).toMatch(/^in all.*1\.50$/);
+    expect(localStorage.getItem('lean-clasp.dry-run.stage-floor.0')).toContain('"mishap":true');
+    expect(await screen.findByText(/^At that pace, in time: [▲◆●] /)).toBeInTheDocument();
+    const pace = () => (store.getState().documents.open[SHOP_ID]?.body as ShopDocument).paceFactor;
+    const before = pace();
+    await user.click(screen.getByRole('button', { name: /^Plan at this pace/ }));
+    expect(pace()).toBeCloseTo(1.5 * before, 1);
+    jest.restoreAllMocks();
   });
 });

@@ -1,0 +1,76 @@
+import { type BenchScript, comesLater, type ScriptOperation } from './script';
+
+/** A step that was walked through without glue. */
+export interface Lap {
+  readonly operation: string;
+  readonly tookMs: number;
+  /** Something went wrong: it stays in the list, and out of the pace. */
+  readonly mishap: boolean;
+}
+
+/** What one kind of work was planned to take and took, and what a whole dry run comes to. */
+export interface Walked {
+  /** Of operations; empty for the whole. */
+  readonly kind: string;
+  readonly count: number;
+  readonly plannedMin: number;
+  readonly takenMin: number;
+  /** Taken over planned; 1 is as planned. */
+  readonly factor: number;
+}
+
+/** What a dry run comes to. */
+export interface DryRun {
+  readonly whole: Walked;
+  readonly byKind: readonly Walked[];
+  /** Steps that took more than twice their share: where somebody had to think. */
+  readonly hesitations: readonly string[];
+}
+
+const MS_PER_MIN = 60_000;
+/** A step is a hesitation past so many times what it should have taken at the pace of the whole [judgement]. */
+const HESITATION = 2;
+/** Shorter steps are not told apart from the pressing of a key, min. */
+const SHORT_MIN = 0.1;
+
+/** Steps to walk through: what is done before the clamps are left alone, in the order in which it is shown. */
+export const stepsToWalk = ({ operations }: BenchScript): ScriptOperation[] =>
+  operations
+    .filter((operation) => !comesLater(operation))
+    .sort((a, b) => a.endMin - b.endMin || a.startMin - b.startMin);
+
+/** Minutes of work of a step at the pace it was planned for; its wait is none. */
+const workMin = ({ startMin, endMin, wait }: ScriptOperation): number => endMin - startMin - (wait?.min ?? 0);
+
+/** Planned against taken, kind by kind, of a dry run that may have been stopped on the way. Null while there is nothing to go by. */
+export function dryRunOf(script: BenchScript, laps: readonly Lap[]): DryRun | null {
+  const walked = laps
+    .filter(({ mishap }) => !mishap)
+    .flatMap(({ operation, tookMs }) => {
+      const step = script.operations.find(({ id }) => id === operation);
+      return step === undefined ? [] : [{ step, takenMin: tookMs / MS_PER_MIN, plannedMin: workMin(step) }];
+    });
+  const summed = (kind: string, of: typeof walked): Walked => {
+    const plannedMin = of.reduce((sum, each) => sum + each.plannedMin, 0);
+    const takenMin = of.reduce((sum, each) => sum + each.takenMin, 0);
+    return { kind, count: of.length, plannedMin, takenMin, factor: takenMin / plannedMin };
+  };
+  const whole = summed('', walked);
+  if (!(whole.plannedMin > 0)) return null;
+  const kinds = [...new Set(walked.map(({ step }) => step.kind))];
+  return {
+    whole,
+    byKind: kinds.map((kind) =>
+      summed(
+        kind,
+        walked.filter(({ step }) => step.kind === kind),
+      ),
+    ),
+    hesitations: walked
+      .filter(
+        ({ takenMin, plannedMin }) =>
+          takenMin > SHORT_MIN && takenMin > HESITATION * whole.factor * plannedMin,
+      )
+      .map(({ step }) => step.id),
+  };
+}
