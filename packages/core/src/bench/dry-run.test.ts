@@ -49,6 +49,22 @@ describe('a dry run', () => {
     expect(dryRunOf(script, noted)?.hesitations).toEqual([]);
   });
 
+  it('tells a pace only where enough was walked, and no faster than hands go', () => {
+    expect(
+      dryRunOf(
+        script,
+        lapsAt(() => 1.2),
+      )?.tells,
+    ).toBe(true);
+    expect(dryRunOf(script, lapsAt(() => 1.2).slice(0, 5))?.tells).toBe(false);
+    expect(
+      dryRunOf(
+        script,
+        lapsAt(() => 0.06),
+      )?.tells,
+    ).toBe(false);
+  });
+
   it('comes to nothing while nothing was walked', () => {
     expect(dryRunOf(script, [])).toBeNull();
     expect(dryRunOf(script, [{ operation: 'gone', tookMs: 1000, mishap: false }])).toBeNull();

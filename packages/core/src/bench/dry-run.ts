@@ -25,6 +25,8 @@ export interface DryRun {
   readonly byKind: readonly Walked[];
   /** Steps that took more than twice their share: where somebody had to think. */
   readonly hesitations: readonly string[];
+  /** Whether enough of the session was walked, at a pace that hands can keep, to plan by it. */
+  readonly tells: boolean;
 }
 
 const MS_PER_MIN = 60_000;
@@ -32,6 +34,10 @@ const MS_PER_MIN = 60_000;
 const HESITATION = 2;
 /** Shorter steps are not told apart from the pressing of a key, min. */
 const SHORT_MIN = 0.1;
+
+/** Least share of the planned minutes that tells a pace, and paces that no hands keep [judgement]. */
+const ENOUGH = 0.6;
+const LIKELY = { least: 0.4, most: 3 };
 
 /** Steps to walk through: what is done before the clamps are left alone, in the order in which it is shown. */
 export const stepsToWalk = ({ operations }: BenchScript): ScriptOperation[] =>
@@ -57,6 +63,7 @@ export function dryRunOf(script: BenchScript, laps: readonly Lap[]): DryRun | nu
   };
   const whole = summed('', walked);
   if (!(whole.plannedMin > 0)) return null;
+  const allMin = stepsToWalk(script).reduce((sum, step) => sum + workMin(step), 0);
   const kinds = [...new Set(walked.map(({ step }) => step.kind))];
   return {
     whole,
@@ -72,5 +79,6 @@ export function dryRunOf(script: BenchScript, laps: readonly Lap[]): DryRun | nu
           takenMin > SHORT_MIN && takenMin > HESITATION * whole.factor * plannedMin,
       )
       .map(({ step }) => step.id),
+    tells: whole.plannedMin >= ENOUGH * allMin && whole.factor >= LIKELY.least && whole.factor <= LIKELY.most,
   };
 }

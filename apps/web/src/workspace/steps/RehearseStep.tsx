@@ -49,13 +49,13 @@ export function RehearseStep() {
           Clear
         </Button>
       </Typography>
-      <DryRunSection plan={plan} />
       <Section title="Before it closes">
         <Ticks items={BEFORE_IT_CLOSES} ticked={ticked} toggle={toggle} />
       </Section>
       <Section title="Lay out, in order of use">
         <Ticks items={items} ticked={ticked} toggle={toggle} />
       </Section>
+      <DryRunSection plan={plan} />
     </>
   );
 }

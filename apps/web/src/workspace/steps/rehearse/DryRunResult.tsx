@@ -54,13 +54,19 @@ export function DryRunResult({ result, script }: { readonly result: DryRun; read
           looked for, and walk it once more.
         </Typography>
       )}
+      {!result.tells && (
+        <Typography sx={{ mt: 1 }}>
+          Too little was walked, or too fast to be true, to plan by it: walk the whole session with clamps in
+          hand.
+        </Typography>
+      )}
       <Typography role="status" sx={{ mt: 1 }}>
         At that pace, in time:{' '}
         {verdict === undefined ? '…' : `${SIGNS[verdict.state]} ${figureAlone(verdict, f)}`}
       </Typography>
       <Button
         variant="contained"
-        disabled={pace === shop.paceFactor}
+        disabled={!result.tells || pace === shop.paceFactor}
         onClick={() => edit('Pace from a dry run', (before) => ({ ...before, paceFactor: pace }))}
         sx={{ minHeight: 56, mt: 1, mr: 1.5 }}
       >
