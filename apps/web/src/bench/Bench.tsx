@@ -2,7 +2,7 @@ import { asked, readFuse, type ScriptOperation, shortestFuse, waitsUntilMs } fro
 import type { RunDocument } from '@lean-clasp/core/formats';
 import { says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { preferred } from '../app/preferences';
 import { useAppDispatch, useAppSelector } from '../app/store';
@@ -58,7 +58,13 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
 
   const note = (what: Noted) => dispatch(noteEvent(run.id, what));
   const next = (event?: KeyboardEvent) =>
-    oneStep('next', () => showing !== null && goOn(showing, waitMin !== null), event);
+    oneStep(
+      'next',
+      () => {
+        if (showing !== null) goOn(showing, waitMin !== null);
+      },
+      event,
+    );
   const goOn = (operation: ScriptOperation, waiting: boolean) => {
     const hand = operation.hands[0] ?? 0;
     if (waiting) {
@@ -76,6 +82,11 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
       },
       event,
     );
+  // Two devices may each have done the last but one, and neither known that nothing was left.
+  const over = position.count > 0 && position.doneCount === position.count;
+  useEffect(() => {
+    if (over) dispatch(noteEvent(run.id, { kind: 'finish' }));
+  }, [over, dispatch, run.id]);
   const sounding = sound || speech;
   const toggleSound = () => dispatch(preferred({ sound: !sounding, speech: !sounding }));
   useHotkeys('space, enter, pagedown, mediaplaypause', next, {

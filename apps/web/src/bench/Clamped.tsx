@@ -127,7 +127,8 @@ function Release({ run, nowMs }: { readonly run: RunDocument; readonly nowMs: nu
   const dispatch = useAppDispatch();
   const [early, setEarly] = useState(false);
   const { clampsOffAtMs, machinedAtMs } = readRun(run);
-  const { clampsOffMs, machineMs } = releaseOf(summaryOf(run));
+  // What was promised, whenever they really came off.
+  const { clampsOffMs, machineMs } = releaseOf({ ...summaryOf(run), clampsOffAtMs: null });
   const tooEarly = clampsOffMs !== null && nowMs < clampsOffMs;
   const off = () => {
     dispatch(noteEvent(run.id, { kind: 'clamps-off' }));

@@ -22,6 +22,21 @@ const reading = (leftMin: number | null, burnt: number): FuseReading => ({
 const cues = (leftMin: number | null, burnt: number) =>
   cuesPassed(reading(leftMin, burnt)).map(({ cue }) => cue);
 
+describe('releaseOf', () => {
+  const [past] = pastRuns(stageFloor(DEMO_SHOP), 'stage-floor', DEMO_SHOP, Date.now()).map(summaryOf);
+  if (past === undefined) throw new Error('no past run');
+
+  it('goes by what was promised until the clamps are off, and by that from then on', () => {
+    const promised = releaseOf(past).clampsOffMs ?? 0;
+    expect(promised).toBe((past.clampedAtMs ?? 0) + (past.promise.clampMin ?? NaN) * 60_000);
+    const early = promised - 600_000;
+    expect(releaseOf({ ...past, clampsOffAtMs: early })).toEqual({
+      ...releaseOf(past),
+      clampsOffMs: early,
+    });
+  });
+});
+
 describe('cues', () => {
   it('come at half, at two minutes and at the end', () => {
     expect(cues(3, 0.25)).toEqual([]);
