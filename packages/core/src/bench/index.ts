@@ -1,4 +1,5 @@
-export { asPlanned, bestOrder, type Moment, type Outlook } from './ahead';
+export { asPlanned, bestOrder, type Outlook } from './ahead';
+export type { Moment } from './rest';
 export { type Field, fieldsOf, isRead, type Judged, judgeReading, type Subject, type Values } from './checks';
 export { type FuseReading, readFuse, shortestFuse } from './clock';
 export { type DryRun, dryRunOf, type Lap, stepsToWalk, type Walked } from './dry-run';

@@ -1,5 +1,6 @@
 import { type Finding, finding, type MishapAnswer } from '../findings';
-import { asPlanned, bestOrder, type Moment, type Outlook } from './ahead';
+import { asPlanned, bestOrder, type Outlook } from './ahead';
+import type { Moment } from './rest';
 import { type NotedEvent, type Way, waysOn } from './ways';
 
 /** What goes wrong at a bench. */

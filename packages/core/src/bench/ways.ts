@@ -1,6 +1,7 @@
 import { type Finding, finding } from '../findings';
 import type { RunEvent } from '../formats';
-import { asPlanned, bestOrder, type Moment, type Outlook } from './ahead';
+import { asPlanned, bestOrder, type Outlook } from './ahead';
+import type { Moment } from './rest';
 import { readFuse } from './clock';
 
 /** What is noted in the run when a way is taken. */
