@@ -18,6 +18,7 @@ import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useState } from 'react';
 import { useFormat } from '../quantities/use-format';
+import { StateMark } from '../verdicts/state-mark';
 import type { BenchKit } from './bench-kit';
 import { NumberPad } from './NumberPad';
 import type { Noted } from './run-sync';
@@ -201,8 +202,7 @@ function Verdict({ judged, times }: { readonly judged: Judged; readonly times: n
     >
       {judged.says.map((each) => (
         <Box key={each.code + JSON.stringify(each.values)}>
-          {judged.accepted ? '● ' : '▲ '}
-          {says(each, f)}
+          <StateMark state={judged.accepted ? 'holds' : 'fails'} /> {says(each, f)}
         </Box>
       ))}
       <Box sx={{ fontSize: '1.0625rem', color: 'text.secondary' }}>

@@ -8,6 +8,7 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import { useMemo, useState } from 'react';
 import { useFormat } from '../quantities/use-format';
+import { StateMark } from '../verdicts/state-mark';
 import type { Noted } from './run-sync';
 import { outlookWords } from './WhatNow';
 
@@ -93,7 +94,11 @@ function Answers({
           <Box>
             <Box>{says(each.what, f)}</Box>
             <Box sx={{ fontSize: '1.0625rem', color: each.keeps ? 'text.secondary' : 'error.main' }}>
-              {each.keeps ? '' : '▲ '}
+              {!each.keeps && (
+                <>
+                  <StateMark state="fails" />{' '}
+                </>
+              )}
               {outlookWords(each.outlook)}
             </Box>
           </Box>

@@ -1,4 +1,4 @@
-import { type BenchScript, benchScript } from '@lean-clasp/core/bench';
+import { type BenchScript, benchScript, scriptOfRun } from '@lean-clasp/core/bench';
 import {
   type AssemblyMarks,
   assemblyMarks,
@@ -8,7 +8,6 @@ import {
   type PlacedMark,
 } from '@lean-clasp/core/drawing';
 import type { RunDocument } from '@lean-clasp/core/formats';
-import { scriptOfRun } from '@lean-clasp/core/bench';
 import { cornersOf, type Plan } from '@lean-clasp/core/plan';
 
 /** An assembly as it is drawn at the bench: its marks on the slant, which parts each joint joins, and the clamps. */

@@ -22,6 +22,15 @@ export const asPlanned = (moment: Moment): Outlook => {
   );
 };
 
+/** Whether no window is missed. */
+export const keepsAll = ({ spareMin }: Outlook): boolean => spareMin === null || spareMin >= 0;
+
+/** By the plan where that keeps every window, else in the best order. */
+export function plannedOrBest(moment: Moment): Outlook {
+  const planned = asPlanned(moment);
+  return keepsAll(planned) ? planned : bestOrder(moment);
+}
+
 /** States looked at before the best found so far is taken. */
 const MOST_STEPS = 4000;
 /** The same for many steps, each of which costs more: their product with the number of steps. */

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { planBuild } from '../plan';
 import { maplePanel, TEST_SHOP } from '../test-support/builds';
-import { benchScript, dryRunOf, type Lap, stepsToWalk } from '.';
+import { benchScript, dryRunOf, type Lap, stepsOfSession } from '.';
 
 const script = benchScript(planBuild(maplePanel({ crew: 1 }), TEST_SHOP));
-const steps = stepsToWalk(script);
+const steps = stepsOfSession(script);
 const lapsAt = (factor: (i: number) => number): Lap[] =>
   steps.map(({ id, startMin, endMin }, i) => ({
     operation: id,

@@ -1,4 +1,4 @@
-import { type BenchScript, comesLater, type ScriptOperation } from './script';
+import { type BenchScript, type ScriptOperation, stepsOfSession } from './script';
 
 /** A step that was walked through without glue. */
 export interface Lap {
@@ -39,12 +39,6 @@ const SHORT_MIN = 0.1;
 const ENOUGH = 0.6;
 const LIKELY = { least: 0.4, most: 3 };
 
-/** Steps to walk through: what is done before the clamps are left alone, in the order in which it is shown. */
-export const stepsToWalk = ({ operations }: BenchScript): ScriptOperation[] =>
-  operations
-    .filter((operation) => !comesLater(operation))
-    .sort((a, b) => a.endMin - b.endMin || a.startMin - b.startMin);
-
 /** Minutes of work of a step at the pace it was planned for; its wait is none. */
 const workMin = ({ startMin, endMin, wait }: ScriptOperation): number => endMin - startMin - (wait?.min ?? 0);
 
@@ -63,7 +57,7 @@ export function dryRunOf(script: BenchScript, laps: readonly Lap[]): DryRun | nu
   };
   const whole = summed('', walked);
   if (!(whole.plannedMin > 0)) return null;
-  const allMin = stepsToWalk(script).reduce((sum, step) => sum + workMin(step), 0);
+  const allMin = stepsOfSession(script).reduce((sum, step) => sum + workMin(step), 0);
   const kinds = [...new Set(walked.map(({ step }) => step.kind))];
   return {
     whole,

@@ -2,7 +2,7 @@ export { asPlanned, bestOrder, type Outlook } from './ahead';
 export type { Moment } from './rest';
 export { type Field, fieldsOf, isRead, type Judged, judgeReading, type Subject, type Values } from './checks';
 export { type FuseReading, readFuse, shortestFuse } from './clock';
-export { type DryRun, dryRunOf, type Lap, stepsToWalk, type Walked } from './dry-run';
+export { type DryRun, dryRunOf, type Lap, type Walked } from './dry-run';
 export { type Answer, answersTo, type Mishap, MISHAPS } from './mishaps';
 export { positionOf, type RunPosition, waitsUntilMs } from './position';
 export { promiseOf } from './promise';
@@ -15,5 +15,6 @@ export {
   type Fuse,
   type ScriptOperation,
   scriptOfRun,
+  stepsOfSession,
 } from './script';
 export { bestWay, type NotedEvent, type Way, waysOn } from './ways';

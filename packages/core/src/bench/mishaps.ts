@@ -1,7 +1,7 @@
-import { type Finding, finding, type MishapAnswer } from '../findings';
-import { asPlanned, bestOrder, type Outlook } from './ahead';
+import { finding, type MishapAnswer } from '../findings';
+import { plannedOrBest } from './ahead';
 import type { Moment } from './rest';
-import { type NotedEvent, type Way, waysOn } from './ways';
+import { type Way, way, waysOn } from './ways';
 
 /** What goes wrong at a bench. */
 export const MISHAPS = [
@@ -44,15 +44,15 @@ export interface Answer extends Way {
 export function answersTo(mishap: Mishap, moment: Moment): Answer[] {
   const people = mishap === 'helper-away' ? Math.max(1, moment.people - 1) : moment.people;
   const now: Moment = { ...moment, people };
-  const own = Object.entries(ANSWERS[mishap]).map(([answer, takesMin]): Answer =>
-    told(
-      answer,
+  const own = Object.entries(ANSWERS[mishap]).map(([answer, takesMin]): Answer => ({
+    ...way(
       finding(`answer-${answer as MishapAnswer}`, 'informs', { takesMin }),
-      takesMin,
-      outlookOf({ ...now, delayMin: takesMin }),
+      plannedOrBest({ ...now, delayMin: takesMin }),
       mishap === 'helper-away' ? [{ kind: 'helper-out' }] : [],
     ),
-  );
+    answer,
+    takesMin,
+  }));
   const ways = waysOn(now)
     .filter(({ what }) => what.code !== 'way-go-on')
     .map((each): Answer => ({ ...each, answer: each.what.code, takesMin: 0 }));
@@ -62,24 +62,3 @@ export function answersTo(mishap: Mishap, moment: Moment): Answer[] {
 }
 
 const spare = ({ outlook }: Answer): number => outlook.spareMin ?? Infinity;
-
-/** By the plan where that keeps its windows, else in the best order. */
-function outlookOf(moment: Moment): Outlook {
-  const planned = asPlanned(moment);
-  return (planned.spareMin ?? 0) >= 0 ? planned : bestOrder(moment);
-}
-
-const told = (
-  answer: string,
-  what: Finding,
-  takesMin: number,
-  outlook: Outlook,
-  events: readonly NotedEvent[],
-): Answer => ({
-  answer,
-  what,
-  takesMin,
-  outlook,
-  keeps: outlook.spareMin === null || outlook.spareMin >= 0,
-  events,
-});

@@ -1,6 +1,6 @@
 import type { RunEvent } from '../formats';
 import { inOrder } from '../runs';
-import { type BenchScript, comesLater, type ScriptOperation } from './script';
+import { type BenchScript, byPlan, comesLater, type ScriptOperation } from './script';
 
 /** Where a run stands, worked out from its events alone, so that a reload loses nothing and every device sees the same. */
 export interface RunPosition {
@@ -72,10 +72,6 @@ export function positionOf(
     count: session.length,
   };
 }
-
-/** What ends first is ticked off first; among those, what begins first. */
-const byPlan = (one: ScriptOperation, other: ScriptOperation): number =>
-  one.endMin - other.endMin || one.startMin - other.startMin;
 
 function happened(script: BenchScript, events: readonly RunEvent[]): Happened {
   const now: Happened = { done: new Map(), leftOut: new Set(), waitOver: new Map(), freshAtMs: new Map() };

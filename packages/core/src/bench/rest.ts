@@ -1,5 +1,5 @@
 import { isLeftOut, type RunPosition } from './position';
-import { type BenchScript, comesLater, type Fuse, type ScriptOperation } from './script';
+import { type BenchScript, type Fuse, type ScriptOperation, stepsOfSession } from './script';
 
 /** What is left of a session at some instant, and who is there to do it. */
 export interface Moment {
@@ -15,9 +15,11 @@ export interface Moment {
   /** Joints that are left for a session of their own. */
   readonly without?: readonly string[];
 }
+
 const MS_PER_MIN = 60_000;
 /** Least share of its minutes that what was begun still takes, however long ago that was [judgement]. */
 const STILL = 0.25;
+
 /** A step that is left, with what it waits for. */
 export interface Task {
   readonly id: string;
@@ -63,10 +65,9 @@ export function restOf({
   const again = new Set(
     script.fuses.filter(({ joint }) => afresh.includes(joint)).flatMap(({ holds }) => holds),
   );
-  const left = script.operations
-    .filter((operation) => !comesLater(operation) && !isLeftOut(operation, gone))
-    .filter(({ id }) => again.has(id) || !position.done.has(id))
-    .sort((a, b) => a.endMin - b.endMin || a.startMin - b.startMin);
+  const left = stepsOfSession(script)
+    .filter((operation) => !isLeftOut(operation, gone))
+    .filter(({ id }) => again.has(id) || !position.done.has(id));
   const at = new Map(left.map(({ id }, i) => [id, i]));
   const minutesOf = (ms: number) => (ms - nowMs) / MS_PER_MIN;
   const drafts = left.map((operation, i): Omit<Task, 'holds'> => {

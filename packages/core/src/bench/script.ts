@@ -87,6 +87,14 @@ export const asked = ({ asks }: Pick<ScriptOperation, 'asks'>): CheckCode | null
 /** Whether an operation is done hours into the cure, long after the clamps were left alone. */
 export const comesLater = ({ wait }: Pick<ScriptOperation, 'wait'>): boolean => isLater({ wait });
 
+/** What ends first is ticked off first; among those, what begins first. */
+export const byPlan = (one: ScriptOperation, other: ScriptOperation): number =>
+  one.endMin - other.endMin || one.startMin - other.startMin;
+
+/** What is done before the clamps are left alone, in the order in which it is shown. */
+export const stepsOfSession = ({ operations }: BenchScript): ScriptOperation[] =>
+  operations.filter((operation) => !comesLater(operation)).sort(byPlan);
+
 /**
  * A script as runs keep it today. Runs begun before kept steps one after the other, by their places: each waits for the one before, and
  * joints go by their place in the plan.

@@ -1,8 +1,8 @@
 import { type Finding, finding } from '../findings';
 import type { RunEvent } from '../formats';
-import { asPlanned, bestOrder, type Outlook } from './ahead';
-import type { Moment } from './rest';
+import { asPlanned, bestOrder, keepsAll, type Outlook, plannedOrBest } from './ahead';
 import { readFuse } from './clock';
+import type { Moment } from './rest';
 
 /** What is noted in the run when a way is taken. */
 export type NotedEvent = Pick<RunEvent, 'kind' | 'operation' | 'joint'>;
@@ -25,12 +25,11 @@ const MOST_LEFT = 12;
 /** With more steps than this not every number of joints left is looked at in every order. */
 const LARGE = 60;
 
-const keeps = ({ spareMin }: Outlook): boolean => spareMin === null || spareMin >= 0;
-
-const way = (what: Finding, outlook: Outlook, events: readonly NotedEvent[] = []): Way => ({
+/** A way with whether it keeps every window. */
+export const way = (what: Finding, outlook: Outlook, events: readonly NotedEvent[] = []): Way => ({
   what,
   outlook,
-  keeps: keeps(outlook),
+  keeps: keepsAll(outlook),
   events,
 });
 
@@ -41,7 +40,7 @@ const way = (what: Finding, outlook: Outlook, events: readonly NotedEvent[] = []
 export function waysOn(moment: Moment): Way[] {
   const planned = asPlanned(moment);
   const ways = [way(finding('way-go-on', 'informs'), planned)];
-  if (keeps(planned)) return ways;
+  if (keepsAll(planned)) return ways;
   const best = bestOrder(moment);
   const [first] = best.order;
   if (first !== undefined && (best.spareMin ?? 0) > (planned.spareMin ?? 0) + 1e-6) {
@@ -79,13 +78,13 @@ function leaving(moment: Moment): Way[] {
   let without: string[] = [];
   for (const joints of notBegun(moment).slice(0, MOST_LEFT)) {
     without = [...without, ...joints];
-    const planned = asPlanned({ ...moment, without });
-    const outlook = keeps(planned) || large ? planned : bestOrder({ ...moment, without });
-    if (keeps(outlook)) return [leftOut(moment, without, outlook)];
+    const rest = { ...moment, without };
+    const outlook = large ? asPlanned(rest) : plannedOrBest(rest);
+    if (keepsAll(outlook)) return [leftOut(moment, without, outlook)];
   }
   if (without.length === 0 || !large) return [];
   const outlook = bestOrder({ ...moment, without });
-  return keeps(outlook) ? [leftOut(moment, without, outlook)] : [];
+  return keepsAll(outlook) ? [leftOut(moment, without, outlook)] : [];
 }
 
 /** Joints of the closings from the last back to the first of which a bead is laid. */

@@ -1,4 +1,4 @@
-import { benchScript, stepsToWalk } from '@lean-clasp/core/bench';
+import { benchScript, stepsOfSession } from '@lean-clasp/core/bench';
 import type { PlacedClamp, ShopDocument } from '@lean-clasp/core/formats';
 import { planBuild, rowOf, withRow } from '@lean-clasp/core/plan';
 import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
@@ -181,7 +181,7 @@ describe('Rehearse', () => {
     const page = renderBuild(<RehearseStep />);
     const { user, store } = page;
     await user.click(await screen.findByRole('button', { name: 'Start the dry run' }));
-    const steps = stepsToWalk(benchScript(planBuild(stageFloor(DEMO_SHOP), DEMO_SHOP)));
+    const steps = stepsOfSession(benchScript(planBuild(stageFloor(DEMO_SHOP), DEMO_SHOP)));
     for (const [i, { startMin, endMin }] of steps.entries()) {
       expect(screen.getByText(`${i + 1} of ${steps.length}`)).toBeInTheDocument();
       // Half as fast again as planned; one move went wrong and took ages.
@@ -193,7 +193,9 @@ describe('Rehearse', () => {
       .at(-1);
     expect(all?.textContent).toMatch(/^in all.*1\.50$/);
     expect(localStorage.getItem('lean-clasp.dry-run.stage-floor.0')).toContain('"mishap":true');
-    expect(await screen.findByText(/^At that pace, in time: [▲◆●] /)).toBeInTheDocument();
+    await waitFor(() =>
+      expect(screen.getByText(/^At that pace/).textContent).toMatch(/^At that pace, in time: [▲◆●] /),
+    );
     const pace = () => (store.getState().documents.open[SHOP_ID]?.body as ShopDocument).paceFactor;
     const before = pace();
     await user.click(screen.getByRole('button', { name: /^Plan at this pace/ }));

@@ -12,13 +12,13 @@ import { useMemo } from 'react';
 import { useVerdictsOf } from '../../../planner/use-verdicts-of';
 import { useFormat } from '../../../quantities/use-format';
 import { useEditShop } from '../../../shop/use-edit-shop';
+import { StateMark } from '../../../verdicts/state-mark';
 import { useOpenBuild } from '../../open-build';
 
 /** What a shop's pace may be. */
 const PACE = { least: 0.3, most: 4 };
 /** A pace as it is told: to a twentieth. */
 const STEP = 0.05;
-const SIGNS = { holds: '●', close: '◆', fails: '▲' } as const;
 
 /** Planned against walked, whether the plan holds at that pace, and the choice to go by it. */
 export function DryRunResult({ result, script }: { readonly result: DryRun; readonly script: BenchScript }) {
@@ -62,7 +62,13 @@ export function DryRunResult({ result, script }: { readonly result: DryRun; read
       )}
       <Typography role="status" sx={{ mt: 1 }}>
         At that pace, in time:{' '}
-        {verdict === undefined ? '…' : `${SIGNS[verdict.state]} ${figureAlone(verdict, f)}`}
+        {verdict === undefined ? (
+          '…'
+        ) : (
+          <>
+            <StateMark state={verdict.state} /> {figureAlone(verdict, f)}
+          </>
+        )}
       </Typography>
       <Button
         variant="contained"

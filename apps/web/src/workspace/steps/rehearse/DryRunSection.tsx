@@ -3,7 +3,7 @@ import {
   benchScript,
   dryRunOf,
   type ScriptOperation,
-  stepsToWalk,
+  stepsOfSession,
 } from '@lean-clasp/core/bench';
 import type { Plan } from '@lean-clasp/core/plan';
 import { formatClock } from '@lean-clasp/core/units';
@@ -56,7 +56,7 @@ function Walk({
   readonly script: BenchScript;
 }) {
   const { sinceMs, laps, begin, lap, stop } = useLaps(buildId, session);
-  const steps = stepsToWalk(script);
+  const steps = stepsOfSession(script);
   const step = sinceMs === null ? undefined : steps[laps.length];
   const result = dryRunOf(script, laps);
   if (step !== undefined && sinceMs !== null) {
