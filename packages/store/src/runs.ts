@@ -30,6 +30,7 @@ export type AddOutcome =
 export interface RunStore {
   readonly page: (asked: RunPageAsked) => Promise<RunPage>;
   readonly find: (id: string) => Promise<RunDocument | undefined>;
+  readonly knows: (id: string) => Promise<boolean>;
   /** Begins a run, or finds it begun. @throws InputError where it was begun otherwise. */
   readonly begin: (head: RunHead) => Promise<void>;
   /** Which of some builds have been glued up, or are being. */
@@ -94,6 +95,9 @@ export function runStore(db: Database, now: () => number): RunStore {
     },
 
     find: (id) => found(db, id),
+
+    knows: async (id) =>
+      (await db.selectFrom('runs').select('id').where('id', '=', id).executeTakeFirst()) !== undefined,
 
     glued: async (buildIds) => {
       const rows = await db

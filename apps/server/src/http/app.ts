@@ -9,7 +9,7 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import sirv from 'sirv';
-import type { DocumentStore, PassphraseStore, RunStore } from '@lean-clasp/store';
+import type { DocumentStore, PassphraseStore, PictureStore, RunStore } from '@lean-clasp/store';
 import { accessRoutes, type NetworkState } from '../access/access-routes';
 import { limited } from '../access/limited';
 import { fromNetwork, nameVisitor, ownerChanges, requireSignedIn } from '../access/visitor';
@@ -20,6 +20,7 @@ import { calcRoutes } from './calc-routes';
 import { whileThere } from './while-there';
 import { documentRoutes } from './document-routes';
 import { answerErrors, notFound } from './errors';
+import { pictureRoutes } from './picture-routes';
 import { runRoutes } from './run-routes';
 import type { RunStream } from './run-stream';
 import { requireOwnHost } from './own-host';
@@ -35,6 +36,7 @@ export interface AppDeps {
   readonly builds: DocumentStore<BuildDocument>;
   readonly shops: DocumentStore<ShopDocument>;
   readonly runs: RunStore;
+  readonly pictures: PictureStore;
   readonly stream: RunStream;
   readonly now: () => number;
   /** Names by which the server may be called. */
@@ -118,9 +120,14 @@ export function createApp(deps: AppDeps): Express {
     fromNetwork(
       limited('This device asks more than a person can.', { windowMs: MINUTE_MS, limit: ASKED_A_MINUTE }),
     ),
+    whileThere(deps.database),
+  );
+  // Pictures are no JSON, and larger.
+  app.use('/api/runs', pictureRoutes(deps.runs, deps.pictures));
+  app.use(
+    '/api',
     express.json({ limit: BODY_LIMIT, strict: false, type: () => true, verify: refuseDeep }),
     refuseUnsound,
-    whileThere(deps.database),
     apiRoutes(deps),
   );
   if (deps.webRoot !== undefined && existsSync(deps.webRoot)) serveWeb(app, deps.webRoot);

@@ -11,6 +11,10 @@ export {
 } from './build-sections';
 export { MOST_CLAMPS, type PlacedClamp, type RowSection, USUAL_ROW } from './row';
 export {
+  type Recheck,
+  RECHECK_FINDINGS,
+  type RecheckFinding,
+  RECHECKS,
   RUN_EVENT_KINDS,
   RUN_VERSION,
   type RunDocument,
@@ -22,6 +26,9 @@ export {
   type RunRecord,
   type Script,
   type ScriptOfBefore,
+  type Stretch,
+  STRETCH_LOOKS,
+  STRETCH_PLACES,
 } from './run-document';
 export {
   type BlockLot,

@@ -69,6 +69,36 @@ const OperationId = Type.String({ minLength: 1, maxLength: 300 });
 
 const JointId = Type.String({ minLength: 1, maxLength: 140 });
 
+/** How a glue line looks once the clamps are off, and where along it; a joint without stretches is a fine bead all along. */
+export const STRETCH_LOOKS = ['starved', 'open', 'ridge', 'runs'] as const;
+/** Where along a joint, as it is drawn: rows from the left. */
+export const STRETCH_PLACES = ['all', 'start', 'middle', 'end'] as const;
+
+const StretchSchema = strictObject({
+  look: oneOf(STRETCH_LOOKS),
+  where: oneOf(STRETCH_PLACES),
+  /** Width of an open stretch; null where nobody measured. */
+  gapMm: orNull(bounded({ min: 0, max: LIMITS.gapMm.max, unit: 'mm' })),
+});
+
+/** When a glued piece is looked at once more. */
+export const RECHECKS = ['week', 'season'] as const;
+/** What is found then; the last ends the asking where the piece is out of reach. */
+export const RECHECK_FINDINGS = ['sound', 'line-shows', 'opened', 'moved', 'out-of-reach'] as const;
+
+/** What is noted once the piece is left alone: marks on its joints, a coupon, pictures, later looks. */
+const AFTERWARDS = {
+  /** Stretches of the joint that the event names, all of them: those noted before are gone. */
+  stretches: Type.Optional(Type.Array(StretchSchema, { maxItems: 12 })),
+  /** A pair of offcuts glued along, and how much of the break was in the wood once it was broken, per cent; null before. */
+  coupon: Type.Optional(strictObject({ woodFailurePct: orNull(bounded({ min: 0, max: 100, unit: '%' })) })),
+  /** A picture by its id; `gone` takes it out of the record. */
+  picture: Type.Optional(
+    strictObject({ id: Id, caption: Type.String({ maxLength: 200 }), gone: Type.Boolean() }),
+  ),
+  recheck: Type.Optional(strictObject({ due: oneOf(RECHECKS), found: oneOf(RECHECK_FINDINGS) })),
+};
+
 /** Something that happened. Events are only ever added; device and number tell each from every other. */
 export const RunEventSchema = strictObject({
   /** `device-seq`. */
@@ -99,6 +129,7 @@ export const RunEventSchema = strictObject({
       ),
       /** What went wrong, and what was done about it. */
       mishap: Type.Optional(strictObject({ what: ShortText, answer: orNull(ShortText) })),
+      ...AFTERWARDS,
       /** By how much a clock was set. */
       byMs: Type.Optional(Type.Integer({ minimum: -4e12, maximum: 4e12 })),
     }),
@@ -211,6 +242,9 @@ export const RunDocumentSchema = strictObject({
 });
 
 export type RunEvent = Static<typeof RunEventSchema>;
+export type Stretch = Static<typeof StretchSchema>;
+export type Recheck = (typeof RECHECKS)[number];
+export type RecheckFinding = (typeof RECHECK_FINDINGS)[number];
 export type RunRecord = Static<typeof RunRecordSchema>;
 export type RunPromise = Static<typeof RunPromiseSchema>;
 export type RunDocument = Static<typeof RunDocumentSchema>;

@@ -1,2 +1,11 @@
+export {
+  type Afterwards,
+  type Coupon,
+  couponState,
+  type DueRecheck,
+  nextRecheck,
+  type Picture,
+  readAfterwards,
+} from './afterwards';
 export { alike, inOrder, merged } from './events';
 export { readRun, type RunReading, type RunSummary, summaryOf } from './replay';

@@ -1,4 +1,5 @@
-import type { RunDocument, RunEvent, RunRecord } from '../formats';
+import type { Recheck, RecheckFinding, RunDocument, RunEvent, RunRecord } from '../formats';
+import { readAfterwards } from './afterwards';
 import { inOrder } from './events';
 
 /** How a run stands, worked out from its events alone: the same events give the same on every device. */
@@ -30,6 +31,10 @@ export interface RunSummary {
   /** Left out by summaries of before. */
   readonly clampsOffAtMs?: number | null;
   readonly record: RunRecord;
+  /** Looks that were taken later, with what was found; left out by summaries of before. */
+  readonly rechecks?: Readonly<Partial<Record<Recheck, RecheckFinding>>>;
+  /** Share of the coupon's break in the wood, per cent; null where none was broken. */
+  readonly couponPct?: number | null;
 }
 
 /** A record in which nobody has written yet. */
@@ -95,5 +100,19 @@ export const readRun = ({ events }: Pick<RunDocument, 'events'>): RunReading =>
 export function summaryOf(run: RunDocument): RunSummary {
   const { id, buildId, buildName, session, startedAtMs, promise } = run;
   const { state, clampedAtMs, clampsOffAtMs, record } = readRun(run);
-  return { id, buildId, buildName, session, startedAtMs, promise, state, clampedAtMs, clampsOffAtMs, record };
+  const { rechecks, coupon } = readAfterwards(run);
+  return {
+    id,
+    buildId,
+    buildName,
+    session,
+    startedAtMs,
+    promise,
+    state,
+    clampedAtMs,
+    clampsOffAtMs,
+    record,
+    rechecks: Object.fromEntries([...rechecks].map(([due, { found }]) => [due, found])),
+    couponPct: coupon?.woodFailurePct ?? null,
+  };
 }
