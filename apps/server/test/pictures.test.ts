@@ -19,9 +19,9 @@ describe('pictures of a glue-up', () => {
   it('are kept as they were sent, once', async () => {
     await put(address('one'), plain).expect(204);
     await put(address('one'), plain).expect(204);
-    const { body, headers } = await request(server.url).get(address('one')).expect(200);
-    expect(headers['content-type']).toBe('image/jpeg');
-    expect((body as Buffer).equals(plain)).toBe(true);
+    const answer = await request(server.url).get(address('one')).expect(200);
+    expect(answer.headers['content-type']).toBe('image/jpeg');
+    expect((answer.body as Buffer).equals(plain)).toBe(true);
     const other = Buffer.from([...START, ...segment(0xdb, 2), ...SCAN]);
     await put(address('one'), other).expect(422);
   });
@@ -29,8 +29,8 @@ describe('pictures of a glue-up', () => {
   it('tell nothing of camera, place or person', async () => {
     for (const kind of [0xe1, 0xed]) {
       const telling = Buffer.from([...START, ...segment(0xe0, 74), ...segment(kind, 69, 120), ...SCAN]);
-      const { body } = await put(address('telling'), telling).expect(422);
-      expect((body as { error: { allowed: string } }).error.allowed).toContain('without metadata');
+      const answer = await put(address('telling'), telling).expect(422);
+      expect((answer.body as { error: { allowed: string } }).error.allowed).toContain('without metadata');
     }
     await request(server.url).get(address('telling')).expect(404);
   });

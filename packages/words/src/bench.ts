@@ -1,4 +1,10 @@
-import type { Finding, InstructionValues, MomentValues, RitualValues } from '@lean-clasp/core/findings';
+import type {
+  CheckCode,
+  Finding,
+  InstructionValues,
+  MomentValues,
+  RitualValues,
+} from '@lean-clasp/core/findings';
 import { formatWait } from '@lean-clasp/core/units';
 import { clampName } from './catalogue';
 import type { Format } from './format';
@@ -164,6 +170,9 @@ const WORK_NAMES: Readonly<Record<string, string>> = {
   coat: 'coats',
   iron: 'ironing',
 };
+
+/** A check by its name. */
+export const checkName = (check: CheckCode): string => STEPS[`do-check-${check}`][0];
 
 export const workName = (kind: string): string => WORK_NAMES[kind] ?? kind;
 

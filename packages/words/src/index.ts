@@ -1,4 +1,4 @@
-export { detailWords, workName } from './bench';
+export { checkName, detailWords, workName } from './bench';
 export {
   ADHESIVE_OPTIONS,
   CLAMP_CAUTION,
@@ -12,6 +12,7 @@ export {
 } from './catalogue';
 export { ASPECT_NAMES, againstWords, figureAlone, figureWords } from './figures';
 export { choiceWords } from './choice-words';
+export { LOOK_WORDS, placeWords, RECHECK_FINDING_WORDS, RECHECK_NAMES, stretchWords } from './afterwards';
 export { type Format, formatFor } from './format';
 export { traitWords } from './glue';
 export { KIND_WORDS, kindWords } from './kind-names';

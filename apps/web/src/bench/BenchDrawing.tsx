@@ -12,6 +12,9 @@ interface Touched {
   readonly clamp: number | null;
 }
 
+/** Rows have a left and a right in their drawing. */
+export const isRow = ({ marks }: BenchKit): boolean => marks !== null;
+
 /** What is glued, with only what is touched now standing out. */
 export function BenchDrawing({ kit, now }: { readonly kit: BenchKit; readonly now: ScriptOperation }) {
   const [ref, size] = useSize({ width: 700, height: 300 });

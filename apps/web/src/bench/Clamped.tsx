@@ -1,6 +1,6 @@
 import { comesLater, positionOf } from '@lean-clasp/core/bench';
 import type { RunDocument } from '@lean-clasp/core/formats';
-import { readRun, summaryOf } from '@lean-clasp/core/runs';
+import { readAfterwards, readRun, summaryOf } from '@lean-clasp/core/runs';
 import { formatWait } from '@lean-clasp/core/units';
 import { detailWords, says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
@@ -46,6 +46,7 @@ export function Clamped({ run, kit }: { readonly run: RunDocument; readonly kit:
           <>
             {kit !== null && <StillToCome run={run} kit={kit} nowMs={now} />}
             <Release run={run} nowMs={now} />
+            <CouponLine run={run} />
           </>
         )}
       </Box>
@@ -116,6 +117,23 @@ function StillToCome({
         );
       })}
     </>
+  );
+}
+
+/** A pair of offcuts that was glued along, noted while one still knows. */
+function CouponLine({ run }: { readonly run: RunDocument }) {
+  const dispatch = useAppDispatch();
+  return readAfterwards(run).coupon === null ? (
+    <Button
+      onClick={() =>
+        dispatch(noteEvent(run.id, { kind: 'note', payload: { coupon: { woodFailurePct: null } } }))
+      }
+      sx={{ ...big, justifySelf: 'start' }}
+    >
+      A proof coupon was glued with it
+    </Button>
+  ) : (
+    <Box>Proof coupon: break it tomorrow and write down how much is torn wood.</Box>
   );
 }
 

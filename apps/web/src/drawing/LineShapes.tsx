@@ -2,7 +2,7 @@ import type { LineMark, PanelMarks, PressureBand } from '@lean-clasp/core/drawin
 import { useTheme } from '@mui/material/styles';
 import { FIGURE_FACE } from '../app/theme';
 import { useFormat } from '../quantities/use-format';
-import type { DrawingExtras } from './extras';
+import type { DrawingExtras, MarkedStretch } from './extras';
 import { Pickable } from './Pickable';
 import { isSelected, useSelection } from './selection';
 import type { Sheet } from './sheet';
@@ -50,7 +50,7 @@ export function LineShapes({
 function LineShape({
   line,
   sheet,
-  extras: { dressing, focus },
+  extras: { dressing, focus, marked = [] },
   note,
 }: {
   readonly line: LineMark;
@@ -77,6 +77,11 @@ function LineShape({
       {dressing === 'pressure' && <Bands bands={line.bands} y={y} sheet={sheet} />}
       {glued && <rect x={x0} y={y - 4} width={x1 - x0} height={8} fill={tokens.glue} />}
       <line x1={x0} x2={x1} y1={y} y2={y} stroke={tokens.woodInk} strokeWidth={chosen ? 4.5 : 1.2} />
+      {marked
+        .filter((each) => each.line === line.id)
+        .map(({ where }) => (
+          <Marked key={where} where={where} from={x0} to={x1} y={y} />
+        ))}
       {dressing === 'pressure' && line.weakest && (
         <circle
           cx={sheet.x(line.minAtMm)}
@@ -93,6 +98,42 @@ function LineShape({
         </text>
       )}
     </Pickable>
+  );
+}
+
+/** Where in thirds of a line a mark begins and ends. */
+const THIRDS: Readonly<Record<MarkedStretch['where'], readonly [number, number]>> = {
+  all: [0, 1],
+  start: [0, 1 / 3],
+  middle: [1 / 3, 2 / 3],
+  end: [2 / 3, 1],
+};
+
+/** A stretch that was seen not to be right: thick and dashed, over its third. */
+function Marked({
+  where,
+  from,
+  to,
+  y,
+}: {
+  readonly where: MarkedStretch['where'];
+  readonly from: number;
+  readonly to: number;
+  readonly y: number;
+}) {
+  const { tokens } = useTheme().palette;
+  const [a, b] = THIRDS[where].map((share) => from + share * (to - from));
+  return (
+    <line
+      x1={a}
+      x2={b}
+      y1={y}
+      y2={y}
+      stroke={tokens.fails}
+      strokeWidth={7}
+      strokeDasharray="12 5"
+      data-testid="marked"
+    />
   );
 }
 

@@ -7,6 +7,12 @@ export interface GhostClamp {
 /** What a step wants to see on the panel. */
 export type Dressing = 'plain' | 'gaps' | 'glue' | 'order' | 'pressure';
 
+/** A stretch of a line that was marked: its third, or all of it. */
+export interface MarkedStretch {
+  readonly line: string;
+  readonly where: 'all' | 'start' | 'middle' | 'end';
+}
+
 /** What the drawing shows on top of the panel itself. */
 export interface DrawingExtras {
   readonly dressing: Dressing;
@@ -15,6 +21,7 @@ export interface DrawingExtras {
   readonly ghosts?: readonly GhostClamp[];
   /** When given, only these are inked fully: bench mode shows what is touched now. */
   readonly focus?: { readonly lines: readonly number[]; readonly clamp: number | null };
+  readonly marked?: readonly MarkedStretch[];
   readonly onMoveClamp?: ((id: string, xMm: number) => void) | undefined;
   readonly onRemoveClamp?: ((id: string) => void) | undefined;
 }

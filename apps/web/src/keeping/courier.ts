@@ -1,4 +1,5 @@
 import { sendKeptRuns } from '../bench/run-sync';
+import { sendPictures } from '../logbook/record/picture-sync';
 import type { AppThunk } from '../app/store';
 import { openDocument } from '../documents/sync';
 import { readKept } from './keep-beside';
@@ -12,6 +13,7 @@ export function startCourier(): AppThunk<Promise<void>> {
   return async (dispatch, _getState, { window: own }) => {
     answerWindows(own);
     await dispatch(sendKeptRuns());
+    void dispatch(sendPictures());
     const [kept, open] = await Promise.all([
       dispatch(readKept((store) => store.edits(), [])),
       openWindows(own),

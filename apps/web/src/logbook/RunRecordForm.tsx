@@ -1,5 +1,5 @@
 import { LIMITS } from '@lean-clasp/core/basics';
-import type { RunRecord } from '@lean-clasp/core/formats';
+import type { RunDocument, RunRecord } from '@lean-clasp/core/formats';
 import { type RunSummary, summaryOf } from '@lean-clasp/core/runs';
 import { formatClock } from '@lean-clasp/core/units';
 import Box from '@mui/material/Box';
@@ -16,12 +16,18 @@ import { useAppDispatch } from '../app/store';
 import { instantWords, releaseOf } from '../bench/release';
 import { noteRecord } from '../bench/run-sync';
 import { useNow } from '../parts/use-now';
-import { useRun } from '../bench/use-run';
+import { useKit, useRun } from '../bench/use-run';
 import { Loading } from '../frame/Loading';
 import { Section } from '../frame/Page';
 import { FieldRow } from '../parts/FieldRow';
 import { LengthField } from '../quantities/fields';
 import { type Format, useFormat } from '../quantities/use-format';
+import { CouponFields } from './record/CouponFields';
+import { JointMarks } from './record/JointMarks';
+import { LaterReadings } from './record/LaterReadings';
+import { Pictures } from './record/Pictures';
+import { Rechecks } from './record/Rechecks';
+import { WhatHappened } from './record/WhatHappened';
 import { handsOnMinutes } from './run-figures';
 
 const SQUEEZE_OUT = [
@@ -36,11 +42,14 @@ export function RunRecordForm({ runId }: { readonly runId: string }) {
   const { run, failure } = useRun(runId);
   if (failure !== null) return <Typography color="error">{failure}</Typography>;
   if (run === undefined) return <Loading what="Reading the log" />;
-  return <Form run={summaryOf(run)} />;
+  return <Form run={run} />;
 }
 
-function Form({ run }: { readonly run: RunSummary }) {
+function Form({ run: document }: { readonly run: RunDocument }) {
   const dispatch = useAppDispatch();
+  const kit = useKit(document);
+  const run = summaryOf(document);
+  const clamped = run.state === 'clamped';
   const set = (record: Partial<RunRecord>) => void dispatch(noteRecord(run.id, record));
   const { record } = run;
   const reading = (
@@ -92,8 +101,34 @@ function Form({ run }: { readonly run: RunSummary }) {
           slotProps={{ inputLabel: { shrink: true } }}
         />
       </Section>
+      {clamped && kit !== null && (
+        <>
+          <Section title="Joint by joint">
+            <JointMarks run={document} kit={kit} />
+          </Section>
+          <Section title="Read again, clamps off">
+            <LaterReadings run={document} kit={kit} />
+          </Section>
+        </>
+      )}
+      <Section title="Photographs">
+        <Pictures run={document} />
+      </Section>
+      {clamped && (
+        <>
+          <Section title="Proof coupon">
+            <CouponFields run={document} />
+          </Section>
+          <Section title="Later looks">
+            <Rechecks run={document} />
+          </Section>
+        </>
+      )}
       <Section title="Promised and happened">
         <Comparison run={run} />
+      </Section>
+      <Section title="What went otherwise, and when">
+        <WhatHappened run={document} kit={kit} />
       </Section>
     </>
   );

@@ -1,15 +1,16 @@
 import { NewBuildButton } from '../builds/NewBuildButton';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
-import type { RunSummary } from '@lean-clasp/core/runs';
+import { nextRecheck, type RunSummary } from '@lean-clasp/core/runs';
 import { storedMoisturePct } from '@lean-clasp/core/air';
 import { PLAIN_TRAITS } from '@lean-clasp/core/materials';
 import { ASPECTS } from '@lean-clasp/core/verdicts';
-import { ASPECT_NAMES } from '@lean-clasp/words';
+import { ASPECT_NAMES, RECHECK_NAMES } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
+import type { ReactNode } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useBuildQuery, useBuildsInfiniteQuery, useRunsQuery } from '../api/api';
 import { instantWords, releaseOf } from '../bench/release';
@@ -36,6 +37,7 @@ export function TodayPage() {
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '3fr 2fr' }, columnGap: 5 }}>
         <Box>
           <InClamps now={now} />
+          <Looks now={now} />
           <Next now={now} />
           <LatestBuilds />
         </Box>
@@ -82,6 +84,23 @@ function RunLine({ run, now }: { readonly run: RunSummary; readonly now: number 
           ? `clamps may come off; plane it from ${instantWords(machineMs, now)}`
           : 'cured enough to work';
   return (
+    <Line to={run.state === 'running' ? `/bench/${run.id}` : `/logbook/${run.id}`} name={run.buildName}>
+      {words}
+    </Line>
+  );
+}
+
+/** Something with a name that leads to it, and what there is to say of it. */
+function Line({
+  to,
+  name,
+  children,
+}: {
+  readonly to: string;
+  readonly name: string;
+  readonly children: ReactNode;
+}) {
+  return (
     <Box
       sx={{
         display: 'flex',
@@ -92,17 +111,42 @@ function RunLine({ run, now }: { readonly run: RunSummary; readonly now: number 
         borderColor: 'divider',
       }}
     >
-      <Link
-        component={RouterLink}
-        to={run.state === 'running' ? `/bench/${run.id}` : `/logbook/${run.id}`}
-        sx={{ fontWeight: 700, py: 1.25 }}
-      >
-        {run.buildName}
+      <Link component={RouterLink} to={to} sx={{ fontWeight: 700, py: 1.25 }}>
+        {name}
       </Link>
-      <span>{words}</span>
+      <span>{children}</span>
     </Box>
   );
 }
+
+/** Days before a look is due that it is told. */
+const AHEAD_DAYS = 2;
+
+/** Pieces to be looked at again, the longest due first. */
+function Looks({ now }: { readonly now: number }) {
+  const { data: runs = [] } = useRunsQuery();
+  const due = runs
+    .flatMap(({ id, buildName, clampedAtMs, rechecks = {} }) => {
+      const next = nextRecheck(clampedAtMs, rechecks, now);
+      return next === null || dayjs(next.atMs).diff(now, 'day') >= AHEAD_DAYS
+        ? []
+        : [{ id, buildName, ...next }];
+    })
+    .sort((a, b) => a.atMs - b.atMs);
+  if (due.length === 0) return null;
+  return (
+    <Section title="To be looked at again">
+      {due.slice(0, MOST_LOOKS).map(({ id, buildName, due: which, atMs }) => (
+        <Line key={id} to={`/logbook/${id}`} name={buildName}>
+          {RECHECK_NAMES[which]}, due {instantWords(atMs, now)}
+        </Line>
+      ))}
+    </Section>
+  );
+}
+
+/** Most of them that are told at once. */
+const MOST_LOOKS = 6;
 
 function Next({ now }: { readonly now: number }) {
   const { shop } = useShop();
