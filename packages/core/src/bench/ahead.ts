@@ -13,14 +13,34 @@ export interface Outlook {
   readonly leftMin: number;
 }
 
-/** The rest as the plan has it: what ends first comes first. */
+/** The rest as the plan, or the order taken in its stead, has it: what ends first comes first. */
 export const asPlanned = (moment: Moment): Outlook => {
   const rest = restOf(moment);
-  return outlook(
-    rest,
-    rest.tasks.map((_, i) => i),
-  );
+  const { order } = moment.position;
+  return outlook(rest, order.size === 0 ? rest.tasks.map((_, i) => i) : inOrder(rest, order));
 };
+
+/** Tasks in an order that took the plan's place, as far as what they need is done before them. */
+function inOrder(rest: Rest, order: ReadonlyMap<string, number>): number[] {
+  const clock = new Clock(rest);
+  const left = rest.tasks
+    .map(({ id }, i) => ({ i, at: order.get(id) ?? Infinity }))
+    .sort((a, b) => (a.at === b.at ? a.i - b.i : a.at - b.at));
+  const placed: number[] = [];
+  while (left.length > 0) {
+    const [next] = left.splice(
+      Math.max(
+        0,
+        left.findIndex(({ i }) => clock.isReady(i)),
+      ),
+      1,
+    );
+    if (next === undefined) break;
+    clock.place(next.i);
+    placed.push(next.i);
+  }
+  return placed;
+}
 
 /** Whether no window is missed. */
 export const keepsAll = ({ spareMin }: Outlook): boolean => spareMin === null || spareMin >= 0;

@@ -2,6 +2,20 @@ export { asPlanned, bestOrder, type Outlook } from './ahead';
 export type { Moment } from './rest';
 export { type Field, fieldsOf, isRead, type Judged, judgeReading, type Subject, type Values } from './checks';
 export { type FuseReading, readFuse, shortestFuse } from './clock';
+export {
+  answerMishap,
+  answersNow,
+  beginDrill,
+  type Debrief,
+  debrief,
+  type Drill,
+  drillMoment,
+  drillPosition,
+  type DrillStart,
+  type Handled,
+  type Outcome,
+  playOn,
+} from './drill';
 export { type DryRun, dryRunOf, type Lap, type Walked } from './dry-run';
 export { type Answer, answersTo, type Mishap, MISHAPS } from './mishaps';
 export { positionOf, type RunPosition, waitsUntilMs } from './position';

@@ -12,6 +12,8 @@ export interface RunPosition {
   readonly leftOut: ReadonlySet<string>;
   /** Waits that were cut short, and when. */
   readonly waitOver: ReadonlyMap<string, number>;
+  /** Places in an order that was put in the plan's stead; empty where none was. */
+  readonly order: ReadonlyMap<string, number>;
   /** What is on show: ready, and the first to be done by the plan. Null once everything in the session is. */
   readonly showing: ScriptOperation | null;
   /** The same for each pair of hands; null for who has nothing left to do, or has to wait. */
@@ -28,6 +30,8 @@ interface Happened {
   readonly done: Map<string, number>;
   readonly leftOut: Set<string>;
   readonly waitOver: Map<string, number>;
+  order: ReadonlyMap<string, number>;
+  orderAtMs: number;
   /** When a joint was pulled apart and begun afresh. */
   readonly freshAtMs: Map<string, number>;
 }
@@ -38,22 +42,31 @@ export function positionOf(
   startedAtMs: number,
   events: readonly RunEvent[],
 ): RunPosition {
-  const { done, leftOut, waitOver, freshAtMs } = happened(script, events);
+  const { done, leftOut, waitOver, freshAtMs, order, orderAtMs } = happened(script, events);
   const within = script.operations.filter((operation) => !isLeftOut(operation, leftOut));
   const names = new Set(within.map(({ id }) => id));
   const begunAtMs = new Map<string, number>();
+  const known = new Map(within.map((operation) => [operation.id, operation]));
   for (const { id, after, joints } of within) {
-    const needed = after.filter((each) => names.has(each));
+    const planned = after.filter((each) => names.has(each));
+    const wasBegun = planned.every((each) => (done.get(each) ?? Infinity) <= orderAtMs);
+    const again = order.has(id) && !wasBegun;
+    const needed = again ? neededInOrder(id, planned, order, known) : planned;
     if (!needed.every((each) => done.has(each))) continue;
     const fresh = joints.flatMap((joint) => freshAtMs.get(joint) ?? []);
     begunAtMs.set(
       id,
-      Math.max(startedAtMs, ...needed.map((each) => done.get(each) ?? startedAtMs), ...fresh),
+      Math.max(
+        startedAtMs,
+        again ? orderAtMs : startedAtMs,
+        ...needed.map((each) => done.get(each) ?? startedAtMs),
+        ...fresh,
+      ),
     );
   }
   const session = within.filter((operation) => !comesLater(operation));
   const left = session.filter(({ id }) => !done.has(id));
-  const ready = left.filter(({ id }) => begunAtMs.has(id)).sort(byPlan);
+  const ready = left.filter(({ id }) => begunAtMs.has(id)).sort(inTurn({ order }));
   const showing = ready[0] ?? null;
   const handsAt = Math.max(0, ...within.flatMap(({ hands }) => hands)) + 1;
   return {
@@ -61,12 +74,13 @@ export function positionOf(
     begunAtMs,
     leftOut,
     waitOver,
+    order,
     showing,
     lanes: Array.from(
       { length: handsAt },
       (_, hand) => ready.find(({ hands }) => hands.includes(hand)) ?? null,
     ),
-    upcoming: left.filter(({ id }) => id !== showing?.id).sort(byPlan),
+    upcoming: left.filter(({ id }) => id !== showing?.id).sort(inTurn({ order })),
     last: lastOf(done, session),
     doneCount: session.length - left.length,
     count: session.length,
@@ -74,8 +88,19 @@ export function positionOf(
 }
 
 function happened(script: BenchScript, events: readonly RunEvent[]): Happened {
-  const now: Happened = { done: new Map(), leftOut: new Set(), waitOver: new Map(), freshAtMs: new Map() };
-  for (const { kind, operation, joint, atMs } of inOrder(events)) {
+  const now: Happened = {
+    done: new Map(),
+    leftOut: new Set(),
+    waitOver: new Map(),
+    freshAtMs: new Map(),
+    order: new Map(),
+    orderAtMs: -Infinity,
+  };
+  for (const { kind, operation, joint, payload, atMs } of inOrder(events)) {
+    if (kind === 'order') {
+      now.order = new Map(payload?.order?.map((id, i) => [id, i]));
+      now.orderAtMs = atMs;
+    }
     if (operation !== undefined) {
       if (kind === 'done' && !now.done.has(operation)) now.done.set(operation, atMs);
       if (kind === 'back') {
@@ -96,6 +121,34 @@ function happened(script: BenchScript, events: readonly RunEvent[]): Happened {
   }
   return now;
 }
+
+/**
+ * What must be done before an operation of an order that took the plan's place: what it waited for, as far as that does not come later
+ * now, and what the same hands are at before it, so that no bead counts as laid while they are busy.
+ */
+function neededInOrder(
+  id: string,
+  planned: readonly string[],
+  order: ReadonlyMap<string, number>,
+  operations: ReadonlyMap<string, ScriptOperation>,
+): string[] {
+  const place = order.get(id) ?? 0;
+  const hands = operations.get(id)?.hands ?? [];
+  const kept = planned.filter((each) => (order.get(each) ?? -1) < place);
+  const [before] = [...order]
+    .filter(([each, at]) => at < place && operations.get(each)?.hands.some((hand) => hands.includes(hand)))
+    .sort(([, a], [, b]) => b - a);
+  return before === undefined ? kept : [...kept, before[0]];
+}
+
+/** By the order that was put in the plan's stead, what is not in it last; by the plan where there is none. */
+export const inTurn =
+  ({ order }: Pick<RunPosition, 'order'>) =>
+  (one: ScriptOperation, other: ScriptOperation): number => {
+    const [a, b] = [order.get(one.id), order.get(other.id)];
+    if (a === b) return byPlan(one, other);
+    return (a ?? Infinity) - (b ?? Infinity);
+  };
 
 /** Whether an operation concerns nothing but joints that are left for later. */
 export const isLeftOut = (

@@ -5,7 +5,7 @@ import { readFuse } from './clock';
 import type { Moment } from './rest';
 
 /** What is noted in the run when a way is taken. */
-export type NotedEvent = Pick<RunEvent, 'kind' | 'operation' | 'joint'>;
+export type NotedEvent = Pick<RunEvent, 'kind' | 'operation' | 'joint' | 'payload'>;
 
 /** Something that can be done now, and how the rest comes out then. */
 export interface Way {
@@ -44,7 +44,11 @@ export function waysOn(moment: Moment): Way[] {
   const best = bestOrder(moment);
   const [first] = best.order;
   if (first !== undefined && (best.spareMin ?? 0) > (planned.spareMin ?? 0) + 1e-6) {
-    ways.push(way(finding('way-this-first', 'informs', { joint: labelAt(moment, first) }), best));
+    ways.push(
+      way(finding('way-this-first', 'informs', { joint: labelAt(moment, first) }), best, [
+        { kind: 'order', payload: { order: [...best.order] } },
+      ]),
+    );
   }
   if (moment.people < MOST_PEOPLE) {
     const helped = bestOrder({ ...moment, people: moment.people + 1 });

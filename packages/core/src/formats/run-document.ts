@@ -62,6 +62,7 @@ export const RUN_EVENT_KINDS = [
   'taken-over',
   'clock-set',
   'left-out',
+  'order',
 ] as const;
 
 /** Id of an operation of the script, made of what it is and of joints or clamps. */
@@ -130,6 +131,8 @@ export const RunEventSchema = strictObject({
       /** What went wrong, and what was done about it. */
       mishap: Type.Optional(strictObject({ what: ShortText, answer: orNull(ShortText) })),
       ...AFTERWARDS,
+      /** What is left, in the order in which it is begun from here. */
+      order: Type.Optional(Type.Array(OperationId, { maxItems: MOST_STEPS })),
       /** By how much a clock was set. */
       byMs: Type.Optional(Type.Integer({ minimum: -4e12, maximum: 4e12 })),
     }),
