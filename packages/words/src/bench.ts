@@ -3,10 +3,12 @@ import type {
   Finding,
   InstructionValues,
   MomentValues,
+  ReadyValues,
   RitualValues,
 } from '@lean-clasp/core/findings';
 import { formatWait } from '@lean-clasp/core/units';
 import { clampName } from './catalogue';
+import { READY_REASONS } from './ready';
 import type { Format } from './format';
 import type { Say, Words } from './values';
 
@@ -151,7 +153,8 @@ export const INSTRUCTIONS: Words<RitualValues & InstructionValues & MomentValues
   ...WORK,
 };
 
-const DETAILS: Words<RitualValues & InstructionValues & MomentValues> = {
+const DETAILS: Words<RitualValues & InstructionValues & MomentValues & ReadyValues> = {
+  ...READY_REASONS,
   ...ritualWords(([, detail]) => detail),
   ...WORK_DETAILS,
 };

@@ -29,8 +29,8 @@ export const GATHER: Words<GatherValues> = {
   'gather-cauls': ({ pairs }) =>
     `${pairs} ${pairs === 1 ? 'pair' : 'pairs'} of cauls, film or tape on their faces`,
   'gather-packing': ({ count, kind, thicknessMm }, f) => `${count} ${kind}, ${f.length(thicknessMm)} thick`,
-  'gather-clamps': ({ count, kind, openingMm, numbers, session }, f) =>
-    `${count} ${clampName(kind, count)} opened to ${f.length(openingMm)}${session > 0 ? ` for session ${session}` : ''}: number ${numbers}`,
+  'gather-clamps': ({ count, kind, openingMm, numbers, below, session }, f) =>
+    `${count} ${clampName(kind, count)} opened to ${f.length(openingMm)}${session > 0 ? ` for session ${session}` : ''}: number ${below === '' ? numbers : `${numbers} above, ${below} below`}`,
   'gather-block-clamps': ({ count, kind, openingMm }, f) =>
     `${count} ${clampName(kind, count)} to hold the blocks, open to ${f.length(openingMm)}`,
   'gather-corner-clamps': ({ count, kind, openingMm }, f) =>

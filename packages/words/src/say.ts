@@ -12,6 +12,7 @@ import { detailWords, INSTRUCTIONS } from './bench';
 import { CAUSES, CHANGES } from './causes';
 import type { Format } from './format';
 import { GATHER } from './gather';
+import { READY } from './ready';
 import { KIND_FINDINGS } from './kind-findings';
 import { PULL_CAUSES, PULL_CHANGES, PULL_TIGHTENING } from './pulls';
 import { PLACING_WORDS, ROW_CAUSES, ROW_CHANGES, ROW_TIGHTENING } from './rows';
@@ -32,6 +33,7 @@ const SENTENCES: Words<Omit<FindingValues, keyof WorkingValues>> = {
   ...PULL_TIGHTENING,
   ...INSTRUCTIONS,
   ...GATHER,
+  ...READY,
   ...TROUBLE,
   ...CORRECTIONS,
   ...KIND_FINDINGS,

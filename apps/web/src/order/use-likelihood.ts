@@ -42,3 +42,27 @@ export function useLikelihood(build: BuildDocument, shop: ShopDocument): Likelih
   }, [build, shop]);
   return now;
 }
+
+/** The likelihood alone, without what would change it; null until it is worked out. */
+export function useLikely(build: BuildDocument, shop: ShopDocument): Likelihood | null {
+  const [likely, setLikely] = useState<Likelihood | null>(null);
+  useEffect(() => {
+    let overtaken = false;
+    arranger()
+      .likelihood(
+        build,
+        shop,
+        proxy((likelihood: Likelihood | null) => {
+          if (!overtaken) setLikely(likelihood);
+          return Promise.resolve(false);
+        }),
+        proxy(() => Promise.resolve(false)),
+      )
+      // What is wrong with the build, the plan tells.
+      .catch(() => undefined);
+    return () => {
+      overtaken = true;
+    };
+  }, [build, shop]);
+  return likely;
+}

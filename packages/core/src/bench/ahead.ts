@@ -1,10 +1,18 @@
 import { Clock } from './rest-clock';
 import { type Moment, type Rest, restOf } from './rest';
 
+/** An operation with the pairs of hands that are at it. */
+export interface Turn {
+  readonly operation: string;
+  readonly hands: readonly number[];
+}
+
 /** How the rest comes out in one order. */
 export interface Outlook {
-  /** Ids of what is left, in the order in which it is begun. */
-  readonly order: readonly string[];
+  /** What is left, in the order in which it is begun, and by whose hands. */
+  readonly order: readonly Turn[];
+  /** By the plan, or by the order taken in its stead already. */
+  readonly planned: boolean;
   /** Least that any fuse has to spare, negative when one is missed, min; null where none burns any more. */
   readonly spareMin: number | null;
   /** Joint of that fuse, by name. */
@@ -17,14 +25,17 @@ export interface Outlook {
 export const asPlanned = (moment: Moment): Outlook => {
   const rest = restOf(moment);
   const { order } = moment.position;
-  return outlook(rest, order.size === 0 ? rest.tasks.map((_, i) => i) : inOrder(rest, order));
+  return {
+    ...outlook(rest, order.size === 0 ? rest.tasks.map((_, i) => i) : inOrder(rest, order)),
+    planned: true,
+  };
 };
 
 /** Tasks in an order that took the plan's place, as far as what they need is done before them. */
-function inOrder(rest: Rest, order: ReadonlyMap<string, number>): number[] {
+function inOrder(rest: Rest, order: Moment['position']['order']): number[] {
   const clock = new Clock(rest);
   const left = rest.tasks
-    .map(({ id }, i) => ({ i, at: order.get(id) ?? Infinity }))
+    .map(({ id }, i) => ({ i, at: order.get(id)?.place ?? Infinity }))
     .sort((a, b) => (a.at === b.at ? a.i - b.i : a.at - b.at));
   const placed: number[] = [];
   while (left.length > 0) {
@@ -64,10 +75,7 @@ const MOST_WORK = 40_000;
 export function bestOrder(moment: Moment): Outlook {
   const rest = restOf(moment);
   const { tasks } = rest;
-  let best = outlook(
-    rest,
-    tasks.map((_, i) => i),
-  );
+  let best = asPlanned(moment);
   if (best.spareMin === null) return best;
   const clock = new Clock(rest);
   const most = Math.min(MOST_STEPS, MOST_WORK / Math.max(1, tasks.length));
@@ -105,7 +113,13 @@ function outlook(rest: Rest, order: readonly number[]): Outlook {
   );
   const startOf = (i: number): number => clock.starts[i] ?? 0;
   return {
-    order: [...order].sort((a, b) => startOf(a) - startOf(b)).flatMap((i) => rest.tasks[i]?.id ?? []),
+    order: [...order]
+      .sort((a, b) => startOf(a) - startOf(b))
+      .flatMap((i): Turn[] => {
+        const operation = rest.tasks[i]?.id;
+        return operation === undefined ? [] : [{ operation, hands: [...(clock.hands[i] ?? [])].sort() }];
+      }),
+    planned: false,
     spareMin: least?.spareMin ?? null,
     joint: least?.label ?? null,
     leftMin: Math.max(0, ...clock.ends),

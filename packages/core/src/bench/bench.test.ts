@@ -164,7 +164,8 @@ describe('gatherList', () => {
     expect(items.find(({ code }) => code === 'gather-clamps')?.values).toMatchObject({
       count: 6,
       openingMm: 615,
-      numbers: '1, 2, 3, 4, 5, 6',
+      numbers: '1, 3, 5',
+      below: '2, 4, 6',
     });
     expect(ofCode(items, 'gather-glue')?.values.massG).toBeCloseTo(plan.totals.massG, 9);
     expect(items.map(({ code }) => code)).not.toContain('gather-packing');

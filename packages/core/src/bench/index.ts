@@ -20,7 +20,9 @@ export { type DryRun, dryRunOf, type Lap, type Walked } from './dry-run';
 export { type Answer, answersTo, type Mishap, MISHAPS } from './mishaps';
 export { positionOf, type RunPosition, waitsUntilMs } from './position';
 export { promiseOf } from './promise';
-export { gatherList, readinessOf } from './readiness';
+export { gatherList } from './gather';
+export { preflight } from './preflight';
+export { readinessOf } from './readiness';
 export {
   asked,
   type BenchScript,

@@ -13,7 +13,9 @@ export interface RunPosition {
   /** Waits that were cut short, and when. */
   readonly waitOver: ReadonlyMap<string, number>;
   /** Places in an order that was put in the plan's stead; empty where none was. */
-  readonly order: ReadonlyMap<string, number>;
+  readonly order: ReadonlyMap<string, Place>;
+  /** What is left, in its turn, by whoever's hands it is done now. */
+  readonly left: readonly ScriptOperation[];
   /** What is on show: ready, and the first to be done by the plan. Null once everything in the session is. */
   readonly showing: ScriptOperation | null;
   /** The same for each pair of hands; null for who has nothing left to do, or has to wait. */
@@ -26,14 +28,22 @@ export interface RunPosition {
   readonly count: number;
 }
 
+/** A place in an order, and whose hands are at it. */
+interface Place {
+  readonly place: number;
+  readonly hands: readonly number[];
+}
+
 interface Happened {
   readonly done: Map<string, number>;
   readonly leftOut: Set<string>;
   readonly waitOver: Map<string, number>;
-  order: ReadonlyMap<string, number>;
+  order: ReadonlyMap<string, Place>;
   orderAtMs: number;
   /** When a joint was pulled apart and begun afresh. */
   readonly freshAtMs: Map<string, number>;
+  /** Every time that each was done, also what was pulled apart since. */
+  readonly everDone: Map<string, number[]>;
 }
 
 /** Replays the events of a run. What is done is done, whoever did it; a fresh bead undoes all that was done to its joint. */
@@ -42,31 +52,18 @@ export function positionOf(
   startedAtMs: number,
   events: readonly RunEvent[],
 ): RunPosition {
-  const { done, leftOut, waitOver, freshAtMs, order, orderAtMs } = happened(script, events);
-  const within = script.operations.filter((operation) => !isLeftOut(operation, leftOut));
-  const names = new Set(within.map(({ id }) => id));
-  const begunAtMs = new Map<string, number>();
-  const known = new Map(within.map((operation) => [operation.id, operation]));
-  for (const { id, after, joints } of within) {
-    const planned = after.filter((each) => names.has(each));
-    const wasBegun = planned.every((each) => (done.get(each) ?? Infinity) <= orderAtMs);
-    const again = order.has(id) && !wasBegun;
-    const needed = again ? neededInOrder(id, planned, order, known) : planned;
-    if (!needed.every((each) => done.has(each))) continue;
-    const fresh = joints.flatMap((joint) => freshAtMs.get(joint) ?? []);
-    begunAtMs.set(
-      id,
-      Math.max(
-        startedAtMs,
-        again ? orderAtMs : startedAtMs,
-        ...needed.map((each) => done.get(each) ?? startedAtMs),
-        ...fresh,
-      ),
-    );
-  }
+  const now = happened(script, events);
+  const { done, leftOut, waitOver, order } = now;
+  const within = script.operations
+    .filter((operation) => !isLeftOut(operation, leftOut))
+    .map((operation) => {
+      const hands = order.get(operation.id)?.hands;
+      return hands === undefined ? operation : { ...operation, hands: [...hands] };
+    });
+  const begunAtMs = begun(script, within, startedAtMs, now);
   const session = within.filter((operation) => !comesLater(operation));
-  const left = session.filter(({ id }) => !done.has(id));
-  const ready = left.filter(({ id }) => begunAtMs.has(id)).sort(inTurn({ order }));
+  const left = session.filter(({ id }) => !done.has(id)).sort(inTurn({ order }));
+  const ready = left.filter(({ id }) => begunAtMs.has(id));
   const showing = ready[0] ?? null;
   const handsAt = Math.max(0, ...within.flatMap(({ hands }) => hands)) + 1;
   return {
@@ -75,16 +72,62 @@ export function positionOf(
     leftOut,
     waitOver,
     order,
+    left,
     showing,
     lanes: Array.from(
       { length: handsAt },
       (_, hand) => ready.find(({ hands }) => hands.includes(hand)) ?? null,
     ),
-    upcoming: left.filter(({ id }) => id !== showing?.id).sort(inTurn({ order })),
+    upcoming: left.filter(({ id }) => id !== showing?.id),
     last: lastOf(done, session),
     doneCount: session.length - left.length,
     count: session.length,
   };
+}
+
+/** Events of one answer are noted within so long of each other, ms. */
+const SAME_BREATH_MS = 1000;
+
+/** When each operation could be begun; those that still wait are left out. */
+function begun(
+  script: BenchScript,
+  within: readonly ScriptOperation[],
+  startedAtMs: number,
+  { done, everDone, freshAtMs, order, orderAtMs }: Happened,
+): Map<string, number> {
+  const known = new Map(within.map((operation) => [operation.id, operation]));
+  const beads = new Set(script.fuses.map(({ lit }) => lit));
+  const lastFreshMs = Math.max(-Infinity, ...freshAtMs.values());
+  /** When an operation was last done by an instant, also where that was pulled apart since. */
+  const doneBy = (id: string, atMs: number) => everDone.get(id)?.findLast((each) => each <= atMs);
+  /** When the last of several was done by an instant; undefined where one was not. */
+  const allBy = (ids: readonly string[], atMs: number): number | undefined =>
+    ids.reduce<number | undefined>((latest, id) => {
+      const each = doneBy(id, atMs);
+      return latest === undefined || each === undefined ? undefined : Math.max(latest, each);
+    }, startedAtMs);
+  const found = new Map<string, number>();
+  for (const { id, after, joints } of within) {
+    const planned = after.filter((each) => known.has(each));
+    const freshMs = Math.max(-Infinity, ...joints.flatMap((joint) => freshAtMs.get(joint) ?? []));
+    // What had been begun by then is begun; what is pulled apart in the same breath is not.
+    const moved =
+      order.has(id) &&
+      (allBy(planned, orderAtMs) === undefined || Math.abs(orderAtMs - freshMs) < SAME_BREATH_MS);
+    const needed = moved ? neededInOrder(id, planned, order, known) : planned;
+    const doneAt = done.get(id);
+    const standing = needed.every((each) => done.has(each));
+    // What is done was begun, whatever of what came before it was pulled apart since; so was a bead that was being laid then.
+    const wasLaidMs = standing
+      ? allBy(needed, Infinity)
+      : beads.has(id)
+        ? allBy(needed, lastFreshMs)
+        : undefined;
+    const readyMs = doneAt === undefined ? wasLaidMs : (allBy(needed, doneAt) ?? startedAtMs);
+    if (readyMs === undefined) continue;
+    found.set(id, Math.max(readyMs, moved ? orderAtMs : startedAtMs, freshMs));
+  }
+  return found;
 }
 
 function happened(script: BenchScript, events: readonly RunEvent[]): Happened {
@@ -93,18 +136,23 @@ function happened(script: BenchScript, events: readonly RunEvent[]): Happened {
     leftOut: new Set(),
     waitOver: new Map(),
     freshAtMs: new Map(),
+    everDone: new Map(),
     order: new Map(),
     orderAtMs: -Infinity,
   };
   for (const { kind, operation, joint, payload, atMs } of inOrder(events)) {
     if (kind === 'order') {
-      now.order = new Map(payload?.order?.map((id, i) => [id, i]));
+      now.order = new Map(payload?.order?.map(({ operation: id, hands }, place) => [id, { place, hands }]));
       now.orderAtMs = atMs;
     }
     if (operation !== undefined) {
-      if (kind === 'done' && !now.done.has(operation)) now.done.set(operation, atMs);
+      if (kind === 'done' && !now.done.has(operation)) {
+        now.done.set(operation, atMs);
+        now.everDone.set(operation, [...(now.everDone.get(operation) ?? []), atMs]);
+      }
       if (kind === 'back') {
         now.done.delete(operation);
+        now.everDone.get(operation)?.pop();
         now.waitOver.delete(operation);
       }
       if (kind === 'wait-over') now.waitOver.set(operation, atMs);
@@ -129,23 +177,25 @@ function happened(script: BenchScript, events: readonly RunEvent[]): Happened {
 function neededInOrder(
   id: string,
   planned: readonly string[],
-  order: ReadonlyMap<string, number>,
+  order: ReadonlyMap<string, Place>,
   operations: ReadonlyMap<string, ScriptOperation>,
 ): string[] {
-  const place = order.get(id) ?? 0;
+  const place = order.get(id)?.place ?? 0;
   const hands = operations.get(id)?.hands ?? [];
-  const kept = planned.filter((each) => (order.get(each) ?? -1) < place);
+  const kept = planned.filter((each) => (order.get(each)?.place ?? -1) < place);
   const [before] = [...order]
-    .filter(([each, at]) => at < place && operations.get(each)?.hands.some((hand) => hands.includes(hand)))
-    .sort(([, a], [, b]) => b - a);
+    .filter(
+      ([each, at]) => at.place < place && operations.get(each)?.hands.some((hand) => hands.includes(hand)),
+    )
+    .sort(([, a], [, b]) => b.place - a.place);
   return before === undefined ? kept : [...kept, before[0]];
 }
 
 /** By the order that was put in the plan's stead, what is not in it last; by the plan where there is none. */
-export const inTurn =
+const inTurn =
   ({ order }: Pick<RunPosition, 'order'>) =>
   (one: ScriptOperation, other: ScriptOperation): number => {
-    const [a, b] = [order.get(one.id), order.get(other.id)];
+    const [a, b] = [order.get(one.id)?.place, order.get(other.id)?.place];
     if (a === b) return byPlan(one, other);
     return (a ?? Infinity) - (b ?? Infinity);
   };

@@ -4,6 +4,8 @@ import type { Burning, Rest } from './rest';
 export class Clock {
   readonly starts: Float64Array;
   readonly ends: Float64Array;
+  /** Whose hands are at each task. */
+  readonly hands: (readonly number[])[] = [];
   readonly #free: number[];
   /** By fuse: latest end of what holds it, and minutes of what holds it and has no place yet. */
   readonly #outMin: Float64Array;
@@ -46,6 +48,7 @@ export class Clock {
     for (const { minute } of first) start = Math.max(start, minute);
     const end = start + waitMin + workMin;
     for (const { hand } of first) this.#free[hand] = end;
+    this.hands[i] = first.map(({ hand }) => hand);
     this.starts[i] = start;
     this.ends[i] = end;
     this.#count(i, -1);

@@ -30,7 +30,16 @@ export const way = (what: Finding, outlook: Outlook, events: readonly NotedEvent
   what,
   outlook,
   keeps: keepsAll(outlook),
-  events,
+  // What comes out of another order than the plan's is only true if that order is gone by.
+  events: outlook.planned
+    ? events
+    : [
+        ...events,
+        {
+          kind: 'order',
+          payload: { order: outlook.order.map((turn) => ({ ...turn, hands: [...turn.hands] })) },
+        },
+      ],
 });
 
 /**
@@ -44,11 +53,7 @@ export function waysOn(moment: Moment): Way[] {
   const best = bestOrder(moment);
   const [first] = best.order;
   if (first !== undefined && (best.spareMin ?? 0) > (planned.spareMin ?? 0) + 1e-6) {
-    ways.push(
-      way(finding('way-this-first', 'informs', { joint: labelAt(moment, first) }), best, [
-        { kind: 'order', payload: { order: [...best.order] } },
-      ]),
-    );
+    ways.push(way(finding('way-this-first', 'informs', { joint: labelAt(moment, first.operation) }), best));
   }
   if (moment.people < MOST_PEOPLE) {
     const helped = bestOrder({ ...moment, people: moment.people + 1 });

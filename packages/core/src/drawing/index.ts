@@ -1,4 +1,5 @@
 export { type AssemblyMarks, assemblyMarks, type SideGlyph } from './assembly-marks';
+export { benchLayout } from './bench-layout';
 export { clampMarks, frameWith, type PlacedMark } from './clamp-marks';
 export { type AssemblyView } from './eye';
 export { type PlayedClosing, playedClosings, pulledApart, type Shifts, shiftsAt, TOGETHER } from './apart';

@@ -94,6 +94,19 @@ export interface InstructionValues {
   'do-iron': { line: string; lengthMm: number };
 }
 
+/** What must be so before the first bead. */
+export interface ReadyValues {
+  'ready-dry': None;
+  'ready-gaps': { unread: number; count: number };
+  'ready-unreachable': None;
+  'ready-marked': None;
+  'ready-hour': { workMin: number };
+  'ready-bottle': { adhesive: string; months: number; shelfMonths: number };
+  'ready-mix': { volumeMl: number; potLifeMin: number };
+  'ready-cold': { tempC: number; minC: number };
+  'ready-window': { tempC: number; rhPct: number; windowMin: number };
+}
+
 /** What to have within reach. */
 export interface GatherValues {
   'gather-bench': { lengthMm: number; widthMm: number };
@@ -110,7 +123,9 @@ export interface GatherValues {
     count: number;
     kind: string;
     openingMm: number;
+    /** Of those above, or of all where none is below; and of those below. */
     numbers: string;
+    below: string;
     /** From 1; 0 where all is glued in one go. */
     session: number;
   };

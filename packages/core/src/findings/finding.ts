@@ -3,6 +3,7 @@ import type {
   GatherValues,
   InstructionValues,
   MomentValues,
+  ReadyValues,
   RitualValues,
   TroubleValues,
 } from './bench';
@@ -36,6 +37,7 @@ export interface FindingValues
     InstructionValues,
     MomentValues,
     GatherValues,
+    ReadyValues,
     TroubleValues,
     CorrectionValues,
     KindValues,

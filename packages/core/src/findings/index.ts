@@ -3,6 +3,7 @@ export type {
   CorrectionValues,
   GatherValues,
   InstructionValues,
+  ReadyValues,
   MishapAnswer,
   MomentValues,
   PreparingCode,

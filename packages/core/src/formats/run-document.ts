@@ -68,6 +68,11 @@ export const RUN_EVENT_KINDS = [
 /** Id of an operation of the script, made of what it is and of joints or clamps. */
 const OperationId = Type.String({ minLength: 1, maxLength: 300 });
 
+/** Pairs of hands, 0 is whoever holds the device. */
+const Hands = Type.Array(Type.Integer({ minimum: 0, maximum: LIMITS.crew.max - 1 }), {
+  maxItems: LIMITS.crew.max,
+});
+
 const JointId = Type.String({ minLength: 1, maxLength: 140 });
 
 /** How a glue line looks once the clamps are off, and where along it; a joint without stretches is a fine bead all along. */
@@ -131,8 +136,10 @@ export const RunEventSchema = strictObject({
       /** What went wrong, and what was done about it. */
       mishap: Type.Optional(strictObject({ what: ShortText, answer: orNull(ShortText) })),
       ...AFTERWARDS,
-      /** What is left, in the order in which it is begun from here. */
-      order: Type.Optional(Type.Array(OperationId, { maxItems: MOST_STEPS })),
+      /** What is left, in the order in which it is begun from here, and by whose hands. */
+      order: Type.Optional(
+        Type.Array(strictObject({ operation: OperationId, hands: Hands }), { maxItems: MOST_STEPS }),
+      ),
       /** By how much a clock was set. */
       byMs: Type.Optional(Type.Integer({ minimum: -4e12, maximum: 4e12 })),
     }),
@@ -163,9 +170,7 @@ export const ScriptSchema = strictObject({
       instruction: FrozenFinding,
       joints: Joints,
       clamps: Type.Array(Type.Integer({ minimum: 0, maximum: 10_000 }), { maxItems: MOST_STEPS }),
-      hands: Type.Array(Type.Integer({ minimum: 0, maximum: LIMITS.crew.max - 1 }), {
-        maxItems: LIMITS.crew.max,
-      }),
+      hands: Hands,
       /** From the first bead. */
       startMin: Minutes,
       endMin: Minutes,

@@ -34,7 +34,7 @@ export {
   type VerdictAnswer,
 } from './plan-answer';
 export { checkBuild } from './check-build';
-export { planBuild, settlePlan } from './plan-build';
+export { gluedTotals, planBuild, settlePlan } from './plan-build';
 export { type PlanInput, type PlanQuestion, planQuestion } from './plan-input';
 export { clampsElsewhere, suits } from './pulls/placed-on-pull';
 export type { PlannedPull } from './pulls/planned-pull';
@@ -47,7 +47,7 @@ export { ACROSS, positionsOn, type RowGap, type RowJob, rowOf, withRow } from '.
 export { judgedLines, type PlannedLine, type RowPlan } from './row/row-plan';
 export { type Opening, rowOpenings, rowTightening, stageOpeningsMm } from './row/row-tightening';
 export { type BoardChange, withBoards } from './row/turned-boards';
-export { familiesOf } from './shelf';
+export { bottlesOf, familiesOf } from './shelf';
 export {
   acrossInTurn,
   blockClampsOf,

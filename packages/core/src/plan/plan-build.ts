@@ -63,6 +63,12 @@ export function planBuild(build: BuildDocument, shop: ShopDocument): Plan {
     ...weighed,
     findings: [...weighed.findings, ...momentFindings(weighed), ...unspreadFindings(parts.joints)],
   };
+  return { ...planned, verdicts: judge(planned), totals: gluedTotals(planned) };
+}
+
+/** Glue for the joints of a plan, or for some of them. */
+export function gluedTotals(planned: PlanParts): Plan['totals'] {
+  const { adhesive, shop, facts } = planned;
   const { sets } = facts.assembly;
   const sum = (value: (joint: PlannedJoint) => number) =>
     planned.joints.reduce((total, joint) => total + value(joint), 0);
@@ -72,17 +78,13 @@ export function planBuild(build: BuildDocument, shop: ShopDocument): Plan {
   const volumeMl =
     adhesive.potLifeMin === null || spreadMl === 0 ? spreadMl : Math.max(LEAST_CUP_ML, spreadMl);
   return {
-    ...planned,
-    verdicts: judge(planned),
-    totals: {
-      massG: volumeMl * adhesive.densityGPerMl,
-      coatG,
-      volumeMl,
-      spreadMin: sum((joint) => joint.spread.minutes),
-      onShelfMl: shop.bottles
-        .filter((bottle) => bottle.adhesive === adhesive.id)
-        .reduce((total, bottle) => total + bottle.remainingMl, 0),
-    },
+    massG: volumeMl * adhesive.densityGPerMl,
+    coatG,
+    volumeMl,
+    spreadMin: sum((joint) => joint.spread.minutes),
+    onShelfMl: shop.bottles
+      .filter((bottle) => bottle.adhesive === adhesive.id)
+      .reduce((total, bottle) => total + bottle.remainingMl, 0),
   };
 }
 

@@ -3,7 +3,7 @@ const LONGEST_PX = 1600;
 const QUALITY = 0.82;
 
 /** Size that fits, never larger than the picture is. */
-export function fitted(width: number, height: number): { readonly width: number; readonly height: number } {
+function fitted(width: number, height: number): { readonly width: number; readonly height: number } {
   const scale = Math.min(1, LONGEST_PX / Math.max(width, height));
   return { width: Math.max(1, Math.round(width * scale)), height: Math.max(1, Math.round(height * scale)) };
 }

@@ -163,7 +163,7 @@ describe('an order taken in the plan’s stead', () => {
     const { script } = SCRIPTS[1] as (typeof SCRIPTS)[number];
     const drill = beginDrill({ script, people: 1, seed: 1 });
     const { position } = drillMoment(drill);
-    const order = [...stepsOfSession(script)].reverse().map(({ id }) => id);
+    const order = [...stepsOfSession(script)].reverse().map(({ id, hands }) => ({ operation: id, hands }));
     const events = [
       {
         id: 'd-0',

@@ -1,6 +1,6 @@
 import type { RunEvent } from '../../formats';
 import type { Answer } from '../mishaps';
-import { inTurn, positionOf, type RunPosition } from '../position';
+import { positionOf, type RunPosition } from '../position';
 import type { Moment } from '../rest';
 import { type BenchScript, stepsOfSession } from '../script';
 import { drawnMishaps, type Planned } from './drawn';
@@ -105,7 +105,5 @@ export const noted = (
 /** Steps that are ready and nobody is at, in their turn. */
 export function readySteps(drill: Drill, position: RunPosition) {
   const underway = new Set(drill.hands.map((busy) => busy?.operation));
-  return stepsOfSession(drill.script)
-    .filter(({ id }) => !position.done.has(id) && position.begunAtMs.has(id) && !underway.has(id))
-    .sort(inTurn(position));
+  return position.left.filter(({ id }) => position.begunAtMs.has(id) && !underway.has(id));
 }

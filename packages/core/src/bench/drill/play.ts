@@ -1,5 +1,5 @@
 import { positionOf, waitsUntilMs } from '../position';
-import { type BenchScript, stepsOfSession } from '../script';
+import type { BenchScript } from '../script';
 import { answersTo } from '../mishaps';
 import { drawnMinutes, type Planned } from './drawn';
 import {
@@ -48,12 +48,12 @@ const isFree = ({ hands, pending }: Drill, hand: number): boolean =>
 
 /** When something next comes to its end: a step, what was mended, or a wait that free hands stand by. */
 function nextChange(drill: Drill): number {
-  const { hands, script, atMin } = drill;
+  const { hands, atMin } = drill;
   const ends = hands.flatMap((busy) => busy?.untilMin ?? []);
   if (!hands.some((_, hand) => isFree(drill, hand))) return Math.min(...ends, Infinity);
   const position = drillPosition(drill);
-  const waits = stepsOfSession(script).flatMap((step) => {
-    const until = position.done.has(step.id) ? null : waitsUntilMs(step, position);
+  const waits = position.left.flatMap((step) => {
+    const until = waitsUntilMs(step, position);
     return until === null || minuteOf(until) <= atMin + SAME_MIN ? [] : [minuteOf(until)];
   });
   return Math.min(...ends, ...waits, Infinity);

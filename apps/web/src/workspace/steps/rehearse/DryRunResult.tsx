@@ -1,4 +1,5 @@
 import type { BenchScript, DryRun, Walked } from '@lean-clasp/core/bench';
+import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { formatClock } from '@lean-clasp/core/units';
 import { figureAlone, says, workName } from '@lean-clasp/words';
 import Button from '@mui/material/Button';
@@ -9,6 +10,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
+import { useLikely } from '../../../order/use-likelihood';
 import { useVerdictsOf } from '../../../planner/use-verdicts-of';
 import { useFormat } from '../../../quantities/use-format';
 import { useEditShop } from '../../../shop/use-edit-shop';
@@ -70,6 +72,7 @@ export function DryRunResult({ result, script }: { readonly result: DryRun; read
           </>
         )}
       </Typography>
+      <LikelyAt build={build} before={shop} after={atThatPace} />
       <Button
         variant="contained"
         disabled={!result.tells || pace === shop.paceFactor}
@@ -81,6 +84,28 @@ export function DryRunResult({ result, script }: { readonly result: DryRun; read
     </>
   );
 }
+
+/** How likely every window holds, by the shop's pace and by the one that was walked. */
+function LikelyAt({
+  build,
+  before,
+  after,
+}: {
+  readonly build: BuildDocument;
+  readonly before: ShopDocument;
+  readonly after: ShopDocument;
+}) {
+  const [planned, walked] = [useLikely(build, before), useLikely(build, after)];
+  if (planned === null || walked === null) return null;
+  return (
+    <Typography sx={{ mt: 0.5 }}>
+      Likely to keep every window: {percent(planned.share)} % as planned,{' '}
+      <strong>{percent(walked.share)} %</strong> at that pace.
+    </Typography>
+  );
+}
+
+const percent = (share: number): string => (100 * share).toFixed(0);
 
 function Row({ name, walked }: { readonly name: string; readonly walked: Walked }) {
   return (

@@ -11,10 +11,9 @@ import { detailWords, says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Section } from '../../../frame/Page';
-import { Choice } from '../../../parts/Choice';
 import { useNow } from '../../../parts/use-now';
 import { useFormat } from '../../../quantities/use-format';
 import { useOpenBuild } from '../../open-build';
@@ -24,24 +23,13 @@ import { useLaps } from './use-laps';
 const MS_PER_MIN = 60_000;
 
 /** The real script walked through without glue, a stopwatch on every move; what it came to, and whether to go by that pace. */
-export function DryRunSection({ plan }: { readonly plan: Plan }) {
+export function DryRunSection({ plan, session }: { readonly plan: Plan; readonly session: number }) {
   const { id } = useOpenBuild();
-  const [session, setSession] = useState(0);
-  const sessions = plan.order?.sessions ?? [];
-  const chosen = Math.min(session, Math.max(0, sessions.length - 1));
-  const script = useMemo(() => benchScript(plan, chosen), [plan, chosen]);
+  const script = useMemo(() => benchScript(plan, session), [plan, session]);
   if (script.operations.length === 0) return null;
   return (
     <Section title="Dry run">
-      {sessions.length > 1 && (
-        <Choice
-          label="Session to rehearse"
-          value={String(chosen)}
-          options={sessions.map((_, i) => ({ value: String(i), name: `session ${i + 1}` }))}
-          onChange={(value) => setSession(Number(value))}
-        />
-      )}
-      <Walk key={chosen} buildId={id} session={chosen} script={script} />
+      <Walk key={session} buildId={id} session={session} script={script} />
     </Section>
   );
 }

@@ -1,0 +1,62 @@
+import { type Finding, finding } from '../findings';
+import { bottlesOf, operationsOf, type Plan } from '../plan';
+
+/** Glue this near to the coldest it bonds at is in question, °C [judgement]. */
+const NEAR_COLD_C = 4;
+/** Findings told as preflight checks: what the plan warns of is to be looked at before the first bead. */
+const WARNS = ({ severity }: Finding): boolean => severity === 'warns';
+
+/**
+ * What must be so before the first bead of a session: of any glue-up, of this kind, this glue and this air, and what the plan warns of.
+ * Each stands with its reason.
+ * @param today ISO date by which bottles age; null where nobody knows.
+ */
+export function preflight(plan: Plan, session: number, today: string | null): Finding[] {
+  const ordered = plan.order?.sessions[session];
+  if (ordered === undefined) return [];
+  const joints = plan.joints.filter(({ facts }) => ordered.joints.includes(facts.joint.id));
+  const unread = joints.filter(({ gap }) => gap === null).length;
+  const before = operationsOf(plan, ordered).filter(({ startMin, endMin }) => endMin <= startMin);
+  return [
+    finding('ready-dry', 'informs'),
+    finding('ready-gaps', unread > 0 ? 'warns' : 'informs', { unread, count: joints.length }),
+    finding('ready-unreachable', 'informs'),
+    finding('ready-marked', 'informs'),
+    ...before.map(({ instruction }) => instruction),
+    ...glueChecks(plan, today),
+    ...airChecks(plan, joints),
+    ...plan.findings.filter(WARNS),
+    finding('ready-hour', 'informs', { workMin: ordered.workMin }),
+  ];
+}
+
+function glueChecks({ adhesive, shop, totals }: Plan, today: string | null): Finding[] {
+  const ages = bottlesOf(shop, today).flatMap((bottle) =>
+    bottle.adhesive === adhesive.id ? [bottle.ageMonths ?? -1] : [],
+  );
+  const months = Math.max(-1, ...ages);
+  const old = months > adhesive.shelfLifeMonths;
+  return [
+    finding('ready-bottle', old || months < 0 ? 'warns' : 'informs', {
+      adhesive: adhesive.id,
+      months,
+      shelfMonths: adhesive.shelfLifeMonths,
+    }),
+    ...(adhesive.potLifeMin === null
+      ? []
+      : [finding('ready-mix', 'informs', { volumeMl: totals.volumeMl, potLifeMin: adhesive.potLifeMin })]),
+  ];
+}
+
+function airChecks({ climate, adhesive }: Plan, joints: Plan['joints']): Finding[] {
+  const windows = joints.flatMap(({ window }) => window.totalMin?.low ?? []);
+  const { tempC, rhPct } = climate;
+  return [
+    ...(tempC < adhesive.minTempC + NEAR_COLD_C
+      ? [finding('ready-cold', 'warns', { tempC, minC: adhesive.minTempC })]
+      : []),
+    ...(windows.length === 0
+      ? []
+      : [finding('ready-window', 'informs', { tempC, rhPct, windowMin: Math.min(...windows) })]),
+  ];
+}

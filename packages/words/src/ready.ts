@@ -1,0 +1,47 @@
+import { findAdhesive } from '@lean-clasp/core/adhesives';
+import type { ReadyValues } from '@lean-clasp/core/findings';
+import { formatClock } from '@lean-clasp/core/units';
+import type { Words } from './values';
+
+/** What must be so before the first bead. */
+export const READY: Words<ReadyValues> = {
+  'ready-dry': () => 'Whole thing put together dry, clamps on, order walked through once',
+  'ready-gaps': ({ unread, count }) =>
+    unread === 0
+      ? 'Gaps read at every joint'
+      : unread === count
+        ? 'Gaps read and typed in at Fit: none is yet'
+        : `Gaps read and typed in at Fit: ${unread} of ${count} joints are not`,
+  'ready-unreachable': () => 'Every cut, hole and sanding that closing makes unreachable is done',
+  'ready-marked': () => 'Faces marked so that nothing goes in the wrong way round',
+  'ready-hour': () => 'A clear hour: nobody at the door, telephone away',
+  'ready-bottle': ({ adhesive, months, shelfMonths }) =>
+    months < 0
+      ? `Look when the bottle of ${findAdhesive(adhesive).name} was opened; write it on it`
+      : months > shelfMonths
+        ? `The bottle of ${findAdhesive(adhesive).name} is ${Math.round(months)} months old: glue a coupon first, or take another`
+        : `Glue shaken, runs freely, no strings: opened ${months < 1 ? 'this month' : `${Math.round(months)} months ago`}`,
+  'ready-mix': ({ volumeMl }, f) => `Two cups, scale and stirrer: ${f.volume(volumeMl)} mixed`,
+  'ready-cold': ({ tempC }, f) => `Glue and wood as warm as they should be: ${f.temperature(tempC)} planned`,
+  'ready-window': ({ tempC, rhPct }, f) =>
+    `Thermometer and hygrometer read: planned for ${f.temperature(tempC)}, ${Math.round(rhPct)} %`,
+};
+
+/** Why it matters. */
+export const READY_REASONS: Words<ReadyValues> = {
+  'ready-dry': () => 'what does not fit shows now, with no clock running',
+  'ready-gaps': ({ unread }) =>
+    unread === 0
+      ? 'what clamps have to close is known'
+      : 'where nobody read, pressure is planned for a good fit',
+  'ready-unreachable': () => 'nobody sands inside a closed case',
+  'ready-marked': () => 'a part the wrong way round costs a minute with glue on it',
+  'ready-hour': ({ workMin }) => `hands are at it for ${formatClock(workMin)} by the plan`,
+  'ready-bottle': ({ shelfMonths }) => `good for about ${shelfMonths} months from opening; the label decides`,
+  'ready-mix': ({ potLifeMin }) =>
+    `lasts about ${formatClock(potLifeMin)} in a cup, less in a deep one; spread out it lives longer`,
+  'ready-cold': ({ minC }, f) =>
+    `below ${f.temperature(minC)} no sound line forms, and cold wood chills a warm glue`,
+  'ready-window': ({ windowMin }) =>
+    `${formatClock(windowMin)} from bead to full pressure in that air; warmer or drier is less`,
+};
