@@ -57,6 +57,7 @@ const STEPS: {
     'Straightedge',
     ({ flatMm }, f) => `flat within ${f.fine(flatMm)}; ease the bar that bows it`,
   ],
+  'do-check-feeler': ['Feeler along every line', () => 'both faces and the ends; the widest gap decides'],
   'do-check-flush': ['Faces flush, ends in line', () => 'a soft mallet over a block moves what is proud'],
   'do-check-diagonals': [
     'Read both diagonals',

@@ -65,6 +65,8 @@ export const CORRECTIONS: Words<CorrectionValues> = {
     `A kink of ${f.fine(byMm)}: ${high > 0 ? 'the joint stands proud, ease its clamps, press it down on the bench' : 'the ends stand proud, shim under the joint'}, draw again, look for the feather ends.`,
   'tap-flush': ({ joint, byMm }, f) =>
     `${joint} stands off by ${f.fine(byMm)}: ease the clamp next to it, a block and a soft mallet on the proud side, draw again.`,
+  'gap-open': ({ joint, byMm }, f) =>
+    `${joint === '' ? 'A line is open' : `${joint} is open${byMm > 0 ? ` by ${f.fine(byMm)}` : ''}`}: draw the clamps on either side of it, one above and one below, read again. What does not close by firm pull is left and filled later.`,
   'draw-over': ({ joints }) =>
     `Dry at ${joints}: draw the clamps over it. If no bead shows within a minute it is starved; open it and lay a fresh bead while it still moves.`,
   'square-off': ({ byMm, open }, f) =>
@@ -97,6 +99,7 @@ const FIELDS: Readonly<Record<string, string>> = {
   da: 'side D–A',
   off: 'by how much',
   at: 'a step at',
+  lines: 'the lines are',
   proud: 'proud by',
   high: 'high corner',
   wind: 'wind',

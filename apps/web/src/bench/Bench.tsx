@@ -12,7 +12,10 @@ import type { BenchKit } from './bench-kit';
 import { BenchButtons } from './BenchButtons';
 import { BenchDrawing } from './BenchDrawing';
 import { BurningList } from './BurningList';
+import { conducts, takenOver } from './conductor';
+import { ConductorNotice } from './ConductorNotice';
 import { ClockNotice } from './ClockNotice';
+import { HandOver, nextHandOver } from './HandOver';
 import { Instruction } from './Instruction';
 import { LaneChoice, useLane } from './LaneChoice';
 import { Readings } from './Readings';
@@ -20,7 +23,7 @@ import { runClock } from './run-clock';
 import { noteEvent, type Noted } from './run-sync';
 import { ShortestFuse } from './ShortestFuse';
 import { Trouble } from './Trouble';
-import { useAwake } from './use-awake';
+import { awakeWords, useAwake } from './use-awake';
 import { useClockWatch } from './use-clock-watch';
 import { useCues, useSpoken, useWaitCue } from './use-cues';
 import { useStanding } from './use-moment';
@@ -51,7 +54,8 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
   const showing = lane === null ? position.showing : (position.lanes[lane] ?? null);
   const untilMs = showing === null ? null : waitsUntilMs(showing, position);
   const waitMin = untilMs === null || untilMs <= now ? null : (untilMs - now) / MS_PER_MIN;
-  useAwake(true);
+  const dark = awakeWords(useAwake());
+  const conducting = conducts(run);
   useCues(readings);
   useWaitCue(waitMin !== null);
   useSpoken(showing === null || waitMin !== null ? '' : says(showing.instruction, f));
@@ -98,6 +102,10 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
   useHotkeys('m', toggleSound);
 
   const check = showing === null ? null : asked(showing);
+  const grabbed = script.fuses.every(({ lit, totalMin }) => {
+    const litMs = position.begunAtMs.get(lit);
+    return litMs !== undefined && now > litMs + totalMin * MS_PER_MIN;
+  });
   const shown = [showing, ...(lane === null ? position.lanes : [])].flatMap((each) => each?.id ?? []);
   return (
     <Box sx={{ height: '100%', minHeight: 640, display: 'flex', flexDirection: 'column' }}>
@@ -108,7 +116,13 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
         spareMin={outlook.spareMin}
         elapsedMin={(now - run.startedAtMs) / MS_PER_MIN}
       />
-      {way !== null && <WhatNow way={way} onTake={() => way.events.forEach(note)} />}
+      {!conducting && <ConductorNotice onTakeOver={() => note(takenOver())} />}
+      {dark !== '' && (
+        <Box role="note" sx={{ px: 3, pt: 1, color: 'text.secondary', flexShrink: 0 }}>
+          {dark}
+        </Box>
+      )}
+      {way !== null && <WhatNow way={way} onTake={conducting ? () => way.events.forEach(note) : null} />}
       <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: { xs: 'column', md: 'row' } }}>
         <Box
           sx={{ flex: 1, minWidth: 0, minHeight: 0, p: 3, pb: 0, display: 'flex', flexDirection: 'column' }}
@@ -132,6 +146,7 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
             waitMin={waitMin}
             others={lane === null && moment.people > 1 ? position.lanes : []}
           />
+          {moment.people > 1 && <HandOver next={nextHandOver(showing, position.upcoming)} />}
           {showing !== null && check !== null && kit.readings !== undefined ? (
             <Readings
               key={showing.id}
@@ -139,6 +154,7 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
               kit={kit}
               check={check}
               operation={showing.id}
+              grabbed={grabbed}
               onNote={note}
             />
           ) : (
@@ -166,7 +182,13 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
         sounding={sounding}
         onToggleSound={toggleSound}
       />
-      <Trouble open={trouble} moment={moment} onClose={() => setTrouble(false)} onNote={note} />
+      <Trouble
+        open={trouble}
+        moment={moment}
+        conducting={conducting}
+        onClose={() => setTrouble(false)}
+        onNote={note}
+      />
     </Box>
   );
 }

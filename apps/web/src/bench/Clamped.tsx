@@ -12,9 +12,10 @@ import { useAppDispatch } from '../app/store';
 import { useNow } from '../parts/use-now';
 import { useFormat } from '../quantities/use-format';
 import type { BenchKit } from './bench-kit';
-import { instantWords, releaseOf } from './release';
+import { instantWords } from './release';
 import { runClock } from './run-clock';
 import { noteEvent } from './run-sync';
+import { useReleaseNow } from './use-release';
 
 /** So long after the last step one may still have pressed too early, ms. */
 const BACK_WITHIN_MS = 3_600_000;
@@ -137,6 +138,12 @@ function CouponLine({ run }: { readonly run: RunDocument }) {
   );
 }
 
+/** Why it is not as promised. */
+const laterWords = (laterMin: number): string =>
+  laterMin === Infinity
+    ? 'In the air as it is it does not set: leave the clamps on and warm it.'
+    : `The air has been colder than planned: ${formatWait(laterMin)} later than promised.`;
+
 const dueWords = (dueMs: number, nowMs: number): string =>
   dueMs <= nowMs ? 'now' : `${instantWords(dueMs, nowMs)}, in ${formatWait((dueMs - nowMs) / MS_PER_MIN)}`;
 
@@ -145,8 +152,8 @@ function Release({ run, nowMs }: { readonly run: RunDocument; readonly nowMs: nu
   const dispatch = useAppDispatch();
   const [early, setEarly] = useState(false);
   const { clampsOffAtMs, machinedAtMs } = readRun(run);
-  // What was promised, whenever they really came off.
-  const { clampsOffMs, machineMs } = releaseOf({ ...summaryOf(run), clampsOffAtMs: null });
+  // By promise and air, whenever they really came off.
+  const { clampsOffMs, machineMs, laterMin } = useReleaseNow(summaryOf(run), nowMs);
   const tooEarly = clampsOffMs !== null && nowMs < clampsOffMs;
   const off = () => {
     dispatch(noteEvent(run.id, { kind: 'clamps-off' }));
@@ -154,7 +161,8 @@ function Release({ run, nowMs }: { readonly run: RunDocument; readonly nowMs: nu
   };
   return (
     <>
-      {clampsOffMs !== null && clampsOffAtMs === null && (
+      {laterMin > 0 && clampsOffAtMs === null && <Box role="status">{laterWords(laterMin)}</Box>}
+      {clampsOffMs !== null && clampsOffMs < Infinity && clampsOffAtMs === null && (
         <Box>
           Clamps off: <strong>{instantWords(clampsOffMs, nowMs)}</strong>
           {tooEarly && `, in ${formatWait((clampsOffMs - nowMs) / MS_PER_MIN)}`}
@@ -166,7 +174,7 @@ function Release({ run, nowMs }: { readonly run: RunDocument; readonly nowMs: nu
           {clampsOffMs !== null && clampsOffAtMs < clampsOffMs ? ', early' : ''}.
         </Box>
       )}
-      {machineMs !== null && machinedAtMs === null && (
+      {machineMs !== null && machineMs < Infinity && machinedAtMs === null && (
         <Box>
           May meet a plane: <strong>{instantWords(machineMs, nowMs)}</strong>
         </Box>
@@ -180,8 +188,8 @@ function Release({ run, nowMs }: { readonly run: RunDocument; readonly nowMs: nu
         {early && clampsOffMs !== null && (
           <>
             <Box role="alert">
-              {formatWait((clampsOffMs - nowMs) / MS_PER_MIN)} too early: the joint has not its handling
-              strength yet. Take them off all the same?
+              {clampsOffMs === Infinity ? 'Much' : formatWait((clampsOffMs - nowMs) / MS_PER_MIN)} too early:
+              the joint has not its handling strength yet. Take them off all the same?
             </Box>
             <Button variant="outlined" color="error" onClick={off} sx={big}>
               They are off

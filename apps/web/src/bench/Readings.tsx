@@ -1,8 +1,10 @@
-import { type Judged, judgeReading, type Subject } from '@lean-clasp/core/bench';
+import { type Judged, judgeReading, offBy, type Subject } from '@lean-clasp/core/bench';
 import type { CheckCode } from '@lean-clasp/core/findings';
 import type { RunDocument } from '@lean-clasp/core/formats';
+import { correctionFigure } from '@lean-clasp/core/drawing';
 import { says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
+import { FigureView } from '../drawing/FigureView';
 import { useFormat } from '../quantities/use-format';
 import { StateMark } from '../verdicts/state-mark';
 import type { BenchKit } from './bench-kit';
@@ -23,23 +25,37 @@ export function Readings({
   kit,
   check,
   operation,
+  grabbed,
   onNote,
 }: {
   readonly run: RunDocument;
   readonly kit: BenchKit;
   readonly check: CheckCode;
   readonly operation: string;
+  /** Time is up: what has grabbed is not moved any more. */
+  readonly grabbed: boolean;
   readonly onNote: (what: Noted) => void;
 }) {
   const subject = subjectOf(kit, operation);
   const taken = takenAt(run.events, operation);
   const last = taken.at(-1);
   const judged = last === undefined ? null : judgeReading(check, last.values, subject);
+  const trend = taken.flatMap(({ values }) => offBy(check, values, subject) ?? []);
   return (
     <ReadingPad
       check={check}
       subject={subject}
-      told={judged !== null && <Verdict judged={judged} times={taken.length} />}
+      told={
+        judged !== null && (
+          <Verdict
+            judged={judged}
+            times={taken.length}
+            trend={trend}
+            inDegrees={check === 'angle'}
+            grabbed={grabbed}
+          />
+        )
+      }
       onTell={(reading) => onNote({ kind: 'reading', operation, payload: { reading } })}
     />
   );
@@ -53,9 +69,22 @@ export function subjectOf({ script, readings }: BenchKit, operation: string): Su
   return { template, joints: [...new Set(joints)], within: { flatMm, squareMm } };
 }
 
-/** What the last reading came to. */
-function Verdict({ judged, times }: { readonly judged: Judged; readonly times: number }) {
+/** What the last reading came to, on a drawing where one helps, and how the readings went. */
+function Verdict({
+  judged,
+  times,
+  trend,
+  inDegrees,
+  grabbed,
+}: {
+  readonly judged: Judged;
+  readonly times: number;
+  readonly trend: readonly number[];
+  readonly inDegrees: boolean;
+  readonly grabbed: boolean;
+}) {
   const f = useFormat();
+  const figure = judged.accepted || grabbed ? null : firstFigure(judged);
   return (
     <Box
       role="status"
@@ -71,9 +100,40 @@ function Verdict({ judged, times }: { readonly judged: Judged; readonly times: n
           <StateMark state={judged.accepted ? 'holds' : 'fails'} /> {says(each, f)}
         </Box>
       ))}
+      {!judged.accepted && grabbed && (
+        <Box>
+          <strong>
+            Its time is over: it has grabbed. Leave it where it is, and write down what was read.
+          </strong>
+        </Box>
+      )}
+      {figure !== null && (
+        <FigureView
+          figure={figure}
+          size={{ width: 300, height: 170 }}
+          room={{ x: 40, y: 22 }}
+          fontSize={18}
+          weight={1.6}
+          testId="correction"
+        />
+      )}
       <Box sx={{ fontSize: '1.0625rem', color: 'text.secondary' }}>
-        {times === 1 ? 'first reading' : `reading ${times}`}
+        {trend.length > 1
+          ? `off by ${trend.map((each) => (inDegrees ? `${each}°` : f.fine(each))).join(' → ')}${trendWords(trend)}`
+          : times === 1
+            ? 'first reading'
+            : `reading ${times}`}
       </Box>
     </Box>
   );
+}
+
+const firstFigure = ({ says: told }: Judged) =>
+  told.map(correctionFigure).find((figure) => figure !== null) ?? null;
+
+/** Whether it gets better from the reading before to the last. */
+function trendWords(trend: readonly number[]): string {
+  const [before = 0, last = 0] = trend.slice(-2);
+  if (last < before) return ', getting better';
+  return last > before ? ', getting worse: undo the last move' : ', unchanged';
 }

@@ -18,11 +18,14 @@ const big = { minHeight: 72, fontSize: '1.25rem', justifyContent: 'flex-start', 
 export function Trouble({
   open,
   moment,
+  conducting,
   onClose,
   onNote,
 }: {
   readonly open: boolean;
   readonly moment: Moment;
+  /** Only the screen that conducts gives a glue-up up. */
+  readonly conducting: boolean;
   readonly onClose: () => void;
   readonly onNote: (what: Noted) => void;
 }) {
@@ -59,6 +62,7 @@ export function Trouble({
           size="large"
           variant="outlined"
           color="error"
+          disabled={!conducting}
           sx={{ minHeight: 72, fontSize: '1.125rem' }}
           onClick={() => {
             onNote({ kind: 'abandon' });

@@ -14,7 +14,14 @@ export function outlookWords({ spareMin, joint }: Outlook): string {
 }
 
 /** Said when going on as planned would miss a window: what to do instead, and how it comes out. */
-export function WhatNow({ way, onTake }: { readonly way: Way; readonly onTake: () => void }) {
+export function WhatNow({
+  way,
+  onTake,
+}: {
+  readonly way: Way;
+  /** Null where another screen decides. */
+  readonly onTake: (() => void) | null;
+}) {
   const f = useFormat();
   return (
     <Alert
@@ -22,6 +29,7 @@ export function WhatNow({ way, onTake }: { readonly way: Way; readonly onTake: (
       variant="outlined"
       sx={{ mx: 3, mt: 2, fontSize: '1.375rem', alignItems: 'center', flexShrink: 0 }}
       action={
+        onTake !== null &&
         way.events.length > 0 && (
           <Button
             color="inherit"

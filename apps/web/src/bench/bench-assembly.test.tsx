@@ -168,7 +168,7 @@ describe('an assembly at the bench', () => {
     expect(screen.getByText(/clamp lightly across A–C, draw it in by 3 mm/)).toBeInTheDocument();
     tell('1502', '1502');
     expect(screen.getByText(/That will do/)).toBeInTheDocument();
-    expect(screen.getByText('reading 2')).toBeInTheDocument();
+    expect(screen.getByText(/off by 6 mm → 0 mm, getting better/)).toBeInTheDocument();
     const { events = [] } = store.getState().runs.byId['run-scenery-flats'] ?? {};
     expect(
       events.filter(({ kind }) => kind === 'reading').map(({ payload }) => payload?.reading),

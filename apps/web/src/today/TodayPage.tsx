@@ -1,6 +1,7 @@
 import { NewBuildButton } from '../builds/NewBuildButton';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { nextRecheck, type RunSummary } from '@lean-clasp/core/runs';
+import { formatWait } from '@lean-clasp/core/units';
 import { storedMoisturePct } from '@lean-clasp/core/air';
 import { PLAIN_TRAITS } from '@lean-clasp/core/materials';
 import { ASPECTS } from '@lean-clasp/core/verdicts';
@@ -13,7 +14,8 @@ import dayjs from 'dayjs';
 import type { ReactNode } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useBuildQuery, useBuildsInfiniteQuery, useRunsQuery } from '../api/api';
-import { instantWords, releaseOf } from '../bench/release';
+import { instantWords } from '../bench/release';
+import { type ReleaseNow, useReleaseNow } from '../bench/use-release';
 import { useNow } from '../parts/use-now';
 import { useVerdictsOf } from '../planner/use-verdicts-of';
 import { useDocument } from '../documents/use-document';
@@ -26,6 +28,7 @@ import { SHOP_ID } from '../shop/shop-id';
 import { StateMark } from '../verdicts/state-mark';
 import { ShopDates } from './ShopDates';
 
+const MS_PER_MIN = 60_000;
 /** Glue-ups older than this are no longer waiting for anything. */
 const RECENT_DAYS = 3;
 
@@ -74,20 +77,26 @@ function InClamps({ now }: { readonly now: number }) {
 }
 
 function RunLine({ run, now }: { readonly run: RunSummary; readonly now: number }) {
-  const { clampsOffMs, machineMs } = releaseOf(run);
-  const words =
-    run.state === 'running'
-      ? 'running now'
-      : clampsOffMs !== null && now < clampsOffMs
-        ? `clamps off ${instantWords(clampsOffMs, now)}`
-        : machineMs !== null && now < machineMs
-          ? `clamps may come off; plane it from ${instantWords(machineMs, now)}`
-          : 'cured enough to work';
+  const release = useReleaseNow(run, now);
   return (
     <Line to={run.state === 'running' ? `/bench/${run.id}` : `/logbook/${run.id}`} name={run.buildName}>
-      {words}
+      {run.state === 'running' ? 'running now' : standsWords(run, release, now)}
     </Line>
   );
+}
+
+/** How a piece in clamps, or fresh out of them, stands. */
+function standsWords(run: RunSummary, { clampsOffMs, machineMs, laterMin }: ReleaseNow, now: number): string {
+  const on = run.clampsOffAtMs == null;
+  if (on && clampsOffMs === Infinity) return 'does not set in this air: leave the clamps on, warm it';
+  if (on && clampsOffMs !== null && now < clampsOffMs) {
+    const late = laterMin > 0 ? ', later than promised: the air was colder' : '';
+    return `clamps off ${instantWords(clampsOffMs, now)}, in ${formatWait((clampsOffMs - now) / MS_PER_MIN)}${late}`;
+  }
+  if (machineMs !== null && now < machineMs) {
+    return `${on ? 'clamps may come off' : 'clamps are off'}; plane it from ${instantWords(machineMs, now)}`;
+  }
+  return 'cured enough to work';
 }
 
 /** Something with a name that leads to it, and what there is to say of it. */

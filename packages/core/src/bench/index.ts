@@ -1,6 +1,15 @@
 export { asPlanned, bestOrder, type Outlook } from './ahead';
 export type { Moment } from './rest';
-export { type Field, fieldsOf, isRead, type Judged, judgeReading, type Subject, type Values } from './checks';
+export {
+  type Field,
+  fieldsOf,
+  isRead,
+  type Judged,
+  judgeReading,
+  offBy,
+  type Subject,
+  type Values,
+} from './checks';
 export { type FuseReading, readFuse, shortestFuse } from './clock';
 export {
   answerMishap,

@@ -1,5 +1,6 @@
 export { type AssemblyMarks, assemblyMarks, type SideGlyph } from './assembly-marks';
 export { benchLayout } from './bench-layout';
+export { correctionFigure } from './corrections';
 export { clampMarks, frameWith, type PlacedMark } from './clamp-marks';
 export { type AssemblyView } from './eye';
 export { type PlayedClosing, playedClosings, pulledApart, type Shifts, shiftsAt, TOGETHER } from './apart';

@@ -5,6 +5,7 @@ export type CheckCode =
   | 'squeeze-out'
   | 'straightedge'
   | 'flush'
+  | 'feeler'
   | 'diagonals'
   | 'winding'
   | 'try-square'
@@ -173,6 +174,7 @@ export interface CorrectionValues {
   'part-is-bowed': { bowMm: number };
   'scarf-kinked': { byMm: number; high: number };
   'tap-flush': { joint: string; byMm: number };
+  'gap-open': { joint: string; byMm: number };
   'draw-over': { joints: string };
   'square-off': { byMm: number; open: string };
   'clear-bore': None;

@@ -74,7 +74,15 @@ const SQUARED: Ritual = {
 const RITUALS: Readonly<Record<string, Ritual>> = {
   'edge-panel': FLAT_ROW,
   'round-panel': { ...FLAT_ROW, before: [...FLAT_ROW.before, step('lay-out', 'blocks')] },
-  'heavy-slab': { ...FLAT_ROW, before: [step('lay-out', 'level-grid'), step('lay-out', 'film')] },
+  'heavy-slab': {
+    before: [step('lay-out', 'level-grid'), step('lay-out', 'film')],
+    pulled: [
+      look('squeeze-out'),
+      look('feeler', 0.5),
+      look('straightedge', 0.25, { shows: 'pull' }),
+      look('flush'),
+    ],
+  },
   reglue: { ...FLAT_ROW, before: [step('lay-out', 'scraped'), step('lay-out', 'film')] },
   'face-lamination': {
     before: [step('lay-out', 'film')],

@@ -7,5 +7,6 @@ export {
   type Picture,
   readAfterwards,
 } from './afterwards';
+export { type AirSince, type InClamps, releaseByAir, type ReleaseByAir } from './cure';
 export { alike, inOrder, merged } from './events';
 export { readRun, type RunReading, type RunSummary, summaryOf } from './replay';

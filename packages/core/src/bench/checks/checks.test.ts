@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { fieldsOf, isRead, judgeReading, type Subject, type Values } from '.';
+import { correctionFigure } from '../../drawing';
+import { fieldsOf, isRead, judgeReading, offBy, type Subject, type Values } from '.';
 
 const within = { flatMm: 0.8, squareMm: 0.5 };
 const frame: Subject = { template: 'tenon-frame', joints: ['top', 'bottom'], within };
@@ -220,4 +221,68 @@ describe('what is looked at', () => {
       expect(judgeReading(check, read(bad), frame).accepted).toBe(false);
     },
   );
+});
+
+describe('a feeler along every line', () => {
+  it('tells the widest gap, line by line', () => {
+    expect(fieldsOf('feeler', row).map(({ id }) => id)).toEqual(['lines', 'A–B', 'B–C']);
+    expect(judgeReading('feeler', { lines: 'all tight' }, row).accepted).toBe(true);
+    const open = { lines: 'some open', 'A–B': 0.15, 'B–C': 0.4 };
+    expect(judgeReading('feeler', open, row)).toMatchObject({
+      accepted: false,
+      says: [{ code: 'gap-open', values: { joint: 'B–C', byMm: 0.4 } }],
+    });
+    expect(judgeReading('feeler', { lines: 'some open' }, row).accepted).toBe(false);
+    expect(judgeReading('feeler', { lines: 'some open', 'A–B': 0.05 }, row).accepted).toBe(false);
+    expect(offBy('feeler', open, row)).toBe(0.4);
+  });
+});
+
+describe('how far off a reading is', () => {
+  it.each([
+    ['diagonals', { ac: 1000, bd: 1003.5 }, 3.5],
+    ['straightedge', { middle: 'high', off: 0.7 }, 0.7],
+    ['straightedge', { middle: 'true', off: 0.7 }, 0],
+    ['winding', { high: 'B', wind: 2 }, 2],
+    ['splay', { head: 800, feet: 798.5 }, 1.5],
+    ['try-square', { open: 'none' }, 0],
+    ['bore', { seen: 'clear' }, undefined],
+  ] as const)('%s %o is off by %s', (check, values, off) => {
+    expect(offBy(check, values, frame)).toBe(off);
+  });
+});
+
+describe('a correction drawn', () => {
+  it.each([
+    ['diagonals', { ac: 1004, bd: 1000 }],
+    ['diagonals', { ac: 1000, bd: 1004 }],
+    ['winding', { high: 'C', wind: 3 }],
+    ['try-square', { open: 'at the end', gap: 2 }],
+    ['flush', { at: 'top', proud: 1 }],
+    ['splay', { head: 800, feet: 804 }],
+  ] as const)('has arrows for %s %o', (check, values) => {
+    const [told] = judgeReading(check, values, frame).says;
+    const figure = told === undefined ? null : correctionFigure(told);
+    expect(figure?.paths.some(({ arrow }) => arrow)).toBe(true);
+  });
+
+  it('pulls a lean in along the diagonal that is long, from both ends inward', () => {
+    const arrowsOf = (values: Values) => {
+      const [told] = judgeReading('diagonals', values, frame).says;
+      return (told === undefined ? null : correctionFigure(told))?.paths.filter(({ arrow }) => arrow) ?? [];
+    };
+    const rising = arrowsOf({ ac: 1004, bd: 1000 });
+    const falling = arrowsOf({ ac: 1000, bd: 1004 });
+    const slope = ({ points: [from, to] }: (typeof rising)[number]) =>
+      ((to?.[1] ?? 0) - (from?.[1] ?? 0)) / ((to?.[0] ?? 0) - (from?.[0] ?? 0));
+    for (const each of rising) expect(slope(each)).toBeGreaterThan(0);
+    for (const each of falling) expect(slope(each)).toBeLessThan(0);
+    // The two point at each other.
+    const [one, other] = rising.map(({ points: [from, to] }) => (to?.[0] ?? 0) - (from?.[0] ?? 0));
+    expect((one ?? 0) * (other ?? 0)).toBeLessThan(0);
+  });
+
+  it('leaves to words what they say better', () => {
+    expect(correctionFigure({ code: 'reads-true', severity: 'informs', values: {} })).toBeNull();
+  });
 });

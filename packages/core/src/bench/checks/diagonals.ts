@@ -49,6 +49,13 @@ export const DIAGONALS: Check = {
     const base: Finding[] = twisted ? [finding('twisted-base', 'informs', { outMm: spreadMm })] : [];
     return judged([...base, ...pulls], wrong);
   },
+  off: (values, subject) => {
+    const read = stationsOf(subject).flatMap((station) => {
+      const [ac, bd] = [numberAt(values, idAt(station, 'ac')), numberAt(values, idAt(station, 'bd'))];
+      return ac === undefined || bd === undefined ? [] : [Math.abs(ac - bd)];
+    });
+    return read.length === 0 ? undefined : Math.max(...read);
+  },
 };
 
 /** Nothing to pull is the end of it, even where a part is too long: that is told, and no clamp is asked to mend it. */

@@ -4,6 +4,7 @@ import {
   ANGLE,
   BORE,
   DEPTH,
+  FEELER,
   FAIR,
   FLUSH,
   HOLLOW,
@@ -23,6 +24,7 @@ const CHECKS: Readonly<Record<CheckCode, Check>> = {
   'squeeze-out': SQUEEZE_OUT,
   straightedge: STRAIGHTEDGE,
   flush: FLUSH,
+  feeler: FEELER,
   diagonals: DIAGONALS,
   winding: WINDING,
   'try-square': TRY_SQUARE,
@@ -42,6 +44,10 @@ export const fieldsOf = (check: CheckCode, subject: Subject): readonly Field[] =
 /** Whether all that has to be read was. */
 export const isRead = (check: CheckCode, values: Values, subject: Subject): boolean =>
   fieldsOf(check, subject).every(({ id, optional }) => optional === true || values[id] !== undefined);
+
+/** How far off a reading is, mm or degrees; undefined for a look without a number. */
+export const offBy = (check: CheckCode, values: Values, subject: Subject): number | undefined =>
+  CHECKS[check].off?.(values, subject);
 
 /** What a reading comes to, and what to do about it while it still moves. */
 export const judgeReading = (check: CheckCode, values: Values, subject: Subject): Judged =>

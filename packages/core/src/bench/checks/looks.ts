@@ -2,6 +2,8 @@ import { type Finding, finding } from '../../findings';
 import { lookOf } from '../../kinds';
 import { type Check, type Field, type Judged, numberAt, wordAt } from './reading';
 
+/** A gap along a line that the thinnest leaf of a feeler finds, mm [judgement]. */
+const FEELER_MM = 0.1;
 /** A step that a finger feels and a plane would take off, mm [judgement]. */
 const FLUSH_MM = 0.3;
 /** A stack that stands this far above the shoulder may still be tapped home, mm [judgement]. */
@@ -17,6 +19,12 @@ const leaveIt = (...says: readonly Finding[]): Judged => ({ accepted: true, says
 
 const length = (id: string, optional = false): Field => ({ id, ask: 'length', optional });
 const word = (id: string, ...choices: readonly string[]): Field => ({ id, ask: 'word', choices });
+
+/** What was read in one field, counted as nothing where a word says that there is nothing. */
+const told =
+  (id: string, choice: string, none: string): Check['off'] =>
+  (values) =>
+    wordAt(values, choice) === none ? 0 : numberAt(values, id);
 
 /** A look that finds something or not. */
 const seen = (good: string, bad: string, what: () => Finding): Check => ({
@@ -52,6 +60,33 @@ export const STRAIGHTEDGE: Check = {
         return toDo(finding(middle === 'high' ? 'bars-too-low' : 'bars-too-high', 'informs', { byMm }));
     }
   },
+  off: told('off', 'middle', 'true'),
+};
+
+/** Wedge or feeler along every line: the widest gap decides. */
+export const FEELER: Check = {
+  fields: ({ joints }) => [
+    word('lines', 'all tight', 'some open'),
+    ...joints.map((joint) => length(joint, true)),
+  ],
+  judge: (values, subject) => {
+    const joint = subject.joints.reduce<string | null>(
+      (worst, each) =>
+        (numberAt(values, each) ?? 0) > (worst === null ? FEELER_MM : (numberAt(values, worst) ?? 0))
+          ? each
+          : worst,
+      null,
+    );
+    if (joint !== null)
+      return toDo(finding('gap-open', 'informs', { joint, byMm: numberAt(values, joint) ?? 0 }));
+    return wordAt(values, 'lines') === 'some open'
+      ? toDo(finding('gap-open', 'informs', { joint: '', byMm: 0 }))
+      : TRUE;
+  },
+  off: (values, { joints }) =>
+    wordAt(values, 'lines') === 'all tight'
+      ? 0
+      : Math.max(0, ...joints.map((joint) => numberAt(values, joint) ?? 0)),
 };
 
 /** A step between two parts: where, and by how much. */
@@ -64,6 +99,7 @@ export const FLUSH: Check = {
       ? TRUE
       : toDo(finding('tap-flush', 'informs', { joint, byMm }));
   },
+  off: told('proud', 'at', 'none'),
 };
 
 /** Two bars sighted over each other: which corner stands high over the plane of the other three, and by how much. */
@@ -76,6 +112,7 @@ export const WINDING: Check = {
       ? TRUE
       : toDo(finding('lower-corner', 'informs', { corner, byMm }));
   },
+  off: told('wind', 'high', 'none'),
 };
 
 /**
@@ -106,6 +143,7 @@ export const TRY_SQUARE: Check = {
     }
     return toDo(finding('square-off', 'informs', { byMm: gapMm, open }));
   },
+  off: told('gap', 'open', 'none'),
 };
 
 /** A stack of slats and spacers against the shoulder. */
@@ -116,6 +154,7 @@ export const DEPTH: Check = {
     if (wordAt(values, 'stack') !== 'above' || byMm === 0) return TRUE;
     return toDo(finding(byMm <= TAPPED_MM ? 'tap-stack' : 'stack-too-high', 'informs', { byMm }));
   },
+  off: told('by', 'stack', 'below'),
 };
 
 /** A bevel set to the joint: how far it is off, and which way. */
@@ -130,6 +169,7 @@ export const ANGLE: Check = {
     if (stands === 'right' || byDeg <= ANGLE_DEG) return TRUE;
     return toDo(finding(stands === 'too open' ? 'close-angle' : 'open-angle', 'informs', { byDeg }));
   },
+  off: told('off', 'stands', 'right'),
 };
 
 /** Feet against head of an open chain. */
@@ -140,6 +180,10 @@ export const SPLAY: Check = {
     if (head === undefined || feet === undefined || Math.abs(feet - head) <= within.squareMm) return TRUE;
     const byMm = Math.abs(feet - head);
     return toDo(finding(feet > head ? 'feet-in' : 'feet-out', 'informs', { byMm }));
+  },
+  off: (values) => {
+    const [head, feet] = [numberAt(values, 'head'), numberAt(values, 'feet')];
+    return head === undefined || feet === undefined ? undefined : Math.abs(feet - head);
   },
 };
 

@@ -37,6 +37,8 @@ export interface Judged {
 export interface Check {
   readonly fields: (subject: Subject) => readonly Field[];
   readonly judge: (values: Values, subject: Subject) => Judged;
+  /** How far off it is, mm or degrees, to follow from one reading to the next; left out where a look has no number. */
+  readonly off?: (values: Values, subject: Subject) => number | undefined;
 }
 
 /** A length or angle that was read; nothing where it was left out. */
