@@ -1,6 +1,6 @@
 import type { RunDocument } from '@lean-clasp/core/formats';
 import { inOrder } from '@lean-clasp/core/runs';
-import { keptKit } from './run-sync';
+import { begunHere } from './run-sync';
 import { nanoid } from '@reduxjs/toolkit';
 
 const KEY = 'lean-clasp.seat';
@@ -24,5 +24,5 @@ export const takenOver = () => ({ kind: 'taken-over', payload: { text: ownSeat()
 /** Whether this screen decides for all: the last that took over does, and where none has, the browser that began it. */
 export function conducts({ id, events }: Pick<RunDocument, 'id' | 'events'>): boolean {
   const last = inOrder(events).findLast(({ kind }) => kind === 'taken-over');
-  return last === undefined ? keptKit(id) !== null : last.payload?.text === ownSeat();
+  return last === undefined ? begunHere(id) : last.payload?.text === ownSeat();
 }

@@ -49,8 +49,34 @@ export function beginRun(
 /** What runs begun or brought back at this page are conducted with. */
 const kits = new Map<string, BenchKit>();
 
-/** What a run begun in this browser is conducted with. */
+/** What a run begun or followed in this browser is conducted with. */
 export const keptKit = (id: string): BenchKit | null => kits.get(id) ?? null;
+
+/** Runs that were begun elsewhere. */
+const followed = new Set<string>();
+
+/** Whether a run was begun in this browser. */
+export const begunHere = (id: string): boolean => kits.has(id) && !followed.has(id);
+
+/** Keeps a run that was begun elsewhere, so that it opens again here without the server. */
+export function keepFollowed(run: RunDocument, kit: BenchKit): AppThunk<void> {
+  return (dispatch) => {
+    const { events, ...head } = run;
+    followed.add(run.id);
+    kits.set(run.id, kit);
+    void dispatch(keepBeside((kept) => kept.keepRun({ head, kit, followed: true })));
+    dispatch(keepTaken(run.id, events));
+  };
+}
+
+/** Keeps what the server has of a run that goes on. */
+function keepTaken(id: string, events: readonly RunEvent[]): AppThunk<void> {
+  return (dispatch, getState) => {
+    const run = getState().runs.byId[id];
+    if (run === undefined || !kits.has(id) || readRun(run).state !== 'running') return;
+    void dispatch(keepBeside((kept) => kept.keepSent(id, events)));
+  };
+}
 
 /** Numbers events of this page, over all runs. */
 let lastSeq = -1;
@@ -113,7 +139,9 @@ export function openRun(id: string): AppThunk<Promise<void>> {
     if (getState().runs.byId[id] === undefined) await dispatch(bringBackRun(id));
     const here = getState().runs.byId[id] !== undefined;
     try {
-      dispatch(runJoined(await requestJson<RunDocument>(`/api/runs/${id}`)));
+      const joined = await requestJson<RunDocument>(`/api/runs/${id}`);
+      dispatch(runJoined(joined));
+      dispatch(keepTaken(id, joined.events));
     } catch (error) {
       if (!here) throw error;
     }
@@ -129,11 +157,14 @@ function bringBackRun(id: string): AppThunk<Promise<void>> {
   };
 }
 
-function bringBack({ head, kit }: KeptRun): AppThunk<Promise<void>> {
+const NOTHING_KEPT = { sent: [], unsent: [] };
+
+function bringBack({ head, kit, followed: elsewhere = false }: KeptRun): AppThunk<Promise<void>> {
   return async (dispatch) => {
-    const unsent = await dispatch(readKept((kept) => kept.eventsOf(head.id), []));
+    const { sent, unsent } = await dispatch(readKept((kept) => kept.eventsOf(head.id), NOTHING_KEPT));
     if (kit !== null) kits.set(head.id, kit);
-    dispatch(runBegun({ run: { ...head, events: [] }, known: false, unsent }));
+    if (elsewhere) followed.add(head.id);
+    dispatch(runBegun({ run: { ...head, events: sent }, known: false, unsent }));
     void dispatch(send(head.id));
   };
 }
@@ -141,7 +172,7 @@ function bringBack({ head, kit }: KeptRun): AppThunk<Promise<void>> {
 /** What was noted in a run that the server has, such as remarks long after it ended, and never sent. */
 function bringBackEvents(id: string): AppThunk<Promise<void>> {
   return async (dispatch, getState) => {
-    const unsent = await dispatch(readKept((kept) => kept.eventsOf(id), []));
+    const { unsent } = await dispatch(readKept((kept) => kept.eventsOf(id), NOTHING_KEPT));
     const run = getState().runs.byId[id];
     if (unsent.length === 0 || run === undefined) return;
     dispatch(runBegun({ run, known: true, unsent }));
@@ -180,7 +211,8 @@ function send(id: string): AppThunk<Promise<void>> {
         queues.retries(id).succeeded();
         dispatch(eventsTaken({ id, events }));
         dispatch(runJoined(joined));
-        void dispatch(keepBeside((kept) => kept.forgetEvents(id, events), { frees: true }));
+        if (kits.has(id)) dispatch(keepTaken(id, events));
+        else void dispatch(keepBeside((kept) => kept.forgetEvents(id, events), { frees: true }));
       }
       dispatch(api.util.invalidateTags(['Runs']));
       dispatch(forgetFinished(id));
@@ -224,8 +256,13 @@ export function followRun(id: string): AppThunk<() => void> {
   return (dispatch) => {
     if (typeof EventSource === 'undefined') return () => undefined;
     const source = new EventSource(`/api/runs/${id}/stream`);
-    source.onmessage = ({ data }: MessageEvent<string>) =>
-      dispatch(eventsHeard({ id, events: JSON.parse(data) as RunEvent[] }));
+    source.onmessage = ({ data }: MessageEvent<string>) => {
+      const events = JSON.parse(data) as RunEvent[];
+      dispatch(eventsHeard({ id, events }));
+      dispatch(keepTaken(id, events));
+      // Whoever did the last step, nothing of it needs to be kept on.
+      dispatch(forgetFinished(id));
+    };
     // After a gap the browser connects again by itself; what was missed is read whole.
     source.onopen = () => {
       requestJson<RunDocument>(`/api/runs/${id}`).then(

@@ -30,8 +30,10 @@ const slice = createSlice({
       }: PayloadAction<{ run: RunDocument; known: boolean; unsent: RunEvent[] }>,
     ) => {
       const { byId, unknown, unsent: all } = plain(state);
+      // What was heard of it already stays.
+      const before = byId[run.id]?.events ?? [];
       return {
-        byId: { ...byId, [run.id]: { ...run, events: merged(run.events, unsent) } },
+        byId: { ...byId, [run.id]: { ...run, events: merged(merged(before, run.events), unsent) } },
         unknown: known || unknown.includes(run.id) ? unknown : [...unknown, run.id],
         unsent: { ...all, [run.id]: unsent },
       };

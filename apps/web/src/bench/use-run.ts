@@ -7,7 +7,8 @@ import { planner } from '../planner/workers';
 import { SHOP_ID } from '../shop/shop-id';
 import { type BenchKit, benchKit, kitOfRun } from './bench-kit';
 import { takeUpClock } from './use-clock-watch';
-import { followRun, keptKit, openRun } from './run-sync';
+import { readRun } from '@lean-clasp/core/runs';
+import { followRun, keepFollowed, keptKit, openRun } from './run-sync';
 
 /** A run by id, from this browser or from the server. */
 export interface RunState {
@@ -34,6 +35,7 @@ export function useRun(id: string): RunState {
  * the hands it was promised for.
  */
 export function useKit(run: RunDocument | undefined): BenchKit | null {
+  const dispatch = useAppDispatch();
   const [kit, setKit] = useState<BenchKit | null>(() => {
     const kept = run === undefined ? null : keptKit(run.id);
     return kept === null || run === undefined ? null : kitOfRun(kept, run);
@@ -43,11 +45,14 @@ export function useKit(run: RunDocument | undefined): BenchKit | null {
     const kept = keptKit(run.id);
     const found = kept === null ? kitFromBuild(run) : Promise.resolve(kept);
     Promise.all([found, takeUpClock(kept !== null)]).then(
-      ([ready]) => setKit(kitOfRun(ready, run)),
+      ([ready]) => {
+        setKit(kitOfRun(ready, run));
+        if (kept === null && readRun(run).state === 'running') dispatch(keepFollowed(run, ready));
+      },
       () => undefined,
     );
     // The run changes with every step; once there is a kit, nothing more is asked.
-  }, [run, kit]);
+  }, [run, kit, dispatch]);
   return kit;
 }
 

@@ -30,14 +30,17 @@ export interface KeptDocument {
 export interface KeptRun {
   readonly head: RunHead;
   readonly kit: BenchKit | null;
+  /** It was begun elsewhere; left out for those begun here. */
+  readonly followed?: boolean;
 }
 
-/** An event that the server does not have yet. */
+/** An event of a run: one that the server does not have yet, or one that it has, for as long as the run goes on. */
 export interface KeptEvent {
   readonly run: string;
   readonly device: string;
   readonly seq: number;
   readonly event: RunEvent;
+  readonly sent?: boolean;
 }
 
 interface Schema extends DBSchema {
@@ -66,9 +69,13 @@ export interface Kept {
   readonly run: (id: string) => Promise<KeptRun | undefined>;
   readonly keepRun: (run: KeptRun) => Promise<void>;
   readonly forgetRun: (id: string) => Promise<void>;
+  /** What the server does not have, of all runs. */
   readonly events: () => Promise<readonly KeptEvent[]>;
-  readonly eventsOf: (run: string) => Promise<RunEvent[]>;
+  /** The same of one run, and what of it the server has as far as it was kept. */
+  readonly eventsOf: (run: string) => Promise<{ readonly unsent: RunEvent[]; readonly sent: RunEvent[] }>;
   readonly keepEvent: (run: string, event: RunEvent) => Promise<void>;
+  /** Events that the server has: kept on, so that the run can be opened again without it. */
+  readonly keepSent: (run: string, events: readonly RunEvent[]) => Promise<void>;
   readonly forgetEvents: (run: string, events: readonly RunEvent[]) => Promise<void>;
 }
 
@@ -107,11 +114,15 @@ export function keptInBrowser(): Kept {
     },
     forgetSeen: async () => {
       const change = (await db()).transaction(['documents', 'runs', 'events'], 'readwrite');
-      const unsent = new Set((await change.objectStore('events').getAll()).map(({ run }) => run));
+      const events = await change.objectStore('events').getAll();
+      const unsent = new Set(events.filter(({ sent }) => sent !== true).map(({ run }) => run));
       const runs = await change.objectStore('runs').getAllKeys();
       await Promise.all([
         change.objectStore('documents').clear(),
         ...runs.filter((id) => !unsent.has(id)).map((id) => change.objectStore('runs').delete(id)),
+        ...events
+          .filter(({ run }) => !unsent.has(run))
+          .map(({ run, device, seq }) => change.objectStore('events').delete([run, device, seq])),
         change.done,
       ]);
     },
@@ -120,12 +131,33 @@ export function keptInBrowser(): Kept {
     keepRun: async (run) => {
       await (await db()).put('runs', run);
     },
-    forgetRun: async (id) => (await db()).delete('runs', id),
-    events: async () => (await db()).getAll('events'),
-    eventsOf: async (run) =>
-      (await (await db()).getAllFromIndex('events', 'run', run)).map(({ event }) => event),
+    forgetRun: async (id) => {
+      const change = (await db()).transaction(['runs', 'events'], 'readwrite');
+      const events = await change.objectStore('events').index('run').getAllKeys(id);
+      await Promise.all([
+        change.objectStore('runs').delete(id),
+        ...events.map((key) => change.objectStore('events').delete(key)),
+        change.done,
+      ]);
+    },
+    events: async () => (await (await db()).getAll('events')).filter(({ sent }) => sent !== true),
+    eventsOf: async (run) => {
+      const all = await (await db()).getAllFromIndex('events', 'run', run);
+      const by = (wanted: boolean) =>
+        all.flatMap(({ sent = false, event }) => (sent === wanted ? [event] : []));
+      return { unsent: by(false), sent: by(true) };
+    },
     keepEvent: async (run, event) => {
       await (await db()).put('events', { run, device: event.device, seq: event.seq, event });
+    },
+    keepSent: async (run, events) => {
+      const change = (await db()).transaction('events', 'readwrite');
+      await Promise.all([
+        ...events.map((event) =>
+          change.store.put({ run, device: event.device, seq: event.seq, event, sent: true }),
+        ),
+        change.done,
+      ]);
     },
     forgetEvents: async (run, events) => {
       const change = (await db()).transaction('events', 'readwrite');
