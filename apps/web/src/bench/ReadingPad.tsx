@@ -15,7 +15,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { type ReactNode, useState } from 'react';
+import { useState } from 'react';
 import { useFormat } from '../quantities/use-format';
 import { NumberPad } from './NumberPad';
 
@@ -26,13 +26,10 @@ export type Reading = NonNullable<NonNullable<RunEvent['payload']>['reading']>;
 export function ReadingPad({
   check,
   subject,
-  told,
   onTell,
 }: {
   readonly check: CheckCode;
   readonly subject: Subject;
-  /** Stands above the fields: what came of it so far. */
-  readonly told?: ReactNode;
   readonly onTell: (reading: Reading) => void;
 }) {
   const f = useFormat();
@@ -50,7 +47,6 @@ export function ReadingPad({
   return (
     <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', display: 'flex', gap: 3, flexWrap: 'wrap', pb: 1 }}>
       <Box sx={{ flex: '1 1 320px', minWidth: 0, display: 'grid', gap: 1.5, alignContent: 'start' }}>
-        {told}
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, pt: 0.5 }}>
           {shownFields.map((field) =>
             field.ask === 'word' ? (

@@ -4,6 +4,8 @@ import type { RunDocument } from '@lean-clasp/core/formats';
 import { correctionFigure } from '@lean-clasp/core/drawing';
 import { says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { type ReactNode, useState } from 'react';
 import { FigureView } from '../drawing/FigureView';
 import { useFormat } from '../quantities/use-format';
 import { StateMark } from '../verdicts/state-mark';
@@ -39,24 +41,36 @@ export function Readings({
   const subject = subjectOf(kit, operation);
   const taken = takenAt(run.events, operation);
   const last = taken.at(-1);
+  const [reading, setReading] = useState(false);
   const judged = last === undefined ? null : judgeReading(check, last.values, subject);
   const trend = taken.flatMap(({ values }) => offBy(check, values, subject) ?? []);
+  if (judged !== null && !reading) {
+    return (
+      <Verdict
+        judged={judged}
+        times={taken.length}
+        trend={trend}
+        inDegrees={check === 'angle'}
+        grabbed={grabbed}
+      >
+        <Button
+          variant={judged.accepted ? 'text' : 'contained'}
+          onClick={() => setReading(true)}
+          sx={{ minHeight: 72, fontSize: '1.375rem', px: 3 }}
+        >
+          Read again
+        </Button>
+      </Verdict>
+    );
+  }
   return (
     <ReadingPad
       check={check}
       subject={subject}
-      told={
-        judged !== null && (
-          <Verdict
-            judged={judged}
-            times={taken.length}
-            trend={trend}
-            inDegrees={check === 'angle'}
-            grabbed={grabbed}
-          />
-        )
-      }
-      onTell={(reading) => onNote({ kind: 'reading', operation, payload: { reading } })}
+      onTell={(told) => {
+        onNote({ kind: 'reading', operation, payload: { reading: told } });
+        setReading(false);
+      }}
     />
   );
 }
@@ -76,54 +90,61 @@ function Verdict({
   trend,
   inDegrees,
   grabbed,
+  children,
 }: {
   readonly judged: Judged;
   readonly times: number;
   readonly trend: readonly number[];
   readonly inDegrees: boolean;
   readonly grabbed: boolean;
+  readonly children: ReactNode;
 }) {
   const f = useFormat();
   const figure = judged.accepted || grabbed ? null : firstFigure(judged);
   return (
-    <Box
-      role="status"
-      sx={(theme) => ({
-        borderLeft: 6,
-        pl: 2,
-        fontSize: '1.5rem',
-        borderColor: judged.accepted ? theme.palette.tokens.holds : theme.palette.tokens.fails,
-      })}
-    >
-      {judged.says.map((each) => (
-        <Box key={each.code + JSON.stringify(each.values)}>
-          <StateMark state={judged.accepted ? 'holds' : 'fails'} /> {says(each, f)}
+    <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', display: 'flex', gap: 3, flexWrap: 'wrap' }}>
+      <Box
+        role="status"
+        sx={(theme) => ({
+          flex: '1 1 380px',
+          alignSelf: 'start',
+          borderLeft: 6,
+          pl: 2,
+          fontSize: '1.5rem',
+          borderColor: judged.accepted ? theme.palette.tokens.holds : theme.palette.tokens.fails,
+        })}
+      >
+        {judged.says.map((each) => (
+          <Box key={each.code + JSON.stringify(each.values)}>
+            <StateMark state={judged.accepted ? 'holds' : 'fails'} /> {says(each, f)}
+          </Box>
+        ))}
+        {!judged.accepted && grabbed && (
+          <Box>
+            <strong>
+              Its time is over: it has grabbed. Leave it where it is, and write down what was read.
+            </strong>
+          </Box>
+        )}
+        <Box sx={{ fontSize: '1.0625rem', color: 'text.secondary' }}>
+          {trend.length > 1
+            ? `off by ${trend.map((each) => (inDegrees ? `${each}°` : f.fine(each))).join(' → ')}${trendWords(trend)}`
+            : times === 1
+              ? 'first reading'
+              : `reading ${times}`}
         </Box>
-      ))}
-      {!judged.accepted && grabbed && (
-        <Box>
-          <strong>
-            Its time is over: it has grabbed. Leave it where it is, and write down what was read.
-          </strong>
-        </Box>
-      )}
+        <Box sx={{ mt: 1.5 }}>{children}</Box>
+      </Box>
       {figure !== null && (
         <FigureView
           figure={figure}
-          size={{ width: 300, height: 170 }}
+          size={{ width: 360, height: 200 }}
           room={{ x: 40, y: 22 }}
           fontSize={18}
           weight={1.6}
           testId="correction"
         />
       )}
-      <Box sx={{ fontSize: '1.0625rem', color: 'text.secondary' }}>
-        {trend.length > 1
-          ? `off by ${trend.map((each) => (inDegrees ? `${each}°` : f.fine(each))).join(' → ')}${trendWords(trend)}`
-          : times === 1
-            ? 'first reading'
-            : `reading ${times}`}
-      </Box>
     </Box>
   );
 }

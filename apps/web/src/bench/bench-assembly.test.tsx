@@ -166,6 +166,8 @@ describe('an assembly at the bench', () => {
     };
     tell('1506', '1500');
     expect(screen.getByText(/clamp lightly across A–C, draw it in by 3 mm/)).toBeInTheDocument();
+    expect(screen.getByTestId('correction')).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Read again' }));
     tell('1502', '1502');
     expect(screen.getByText(/That will do/)).toBeInTheDocument();
     expect(screen.getByText(/off by 6 mm → 0 mm, getting better/)).toBeInTheDocument();

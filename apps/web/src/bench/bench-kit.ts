@@ -3,9 +3,11 @@ import {
   type AssemblyMarks,
   assemblyMarks,
   clampMarks,
+  closingsOnSheet,
   type PanelMarks,
   panelMarks,
   type PlacedMark,
+  type SheetClosing,
 } from '@lean-clasp/core/drawing';
 import type { RunDocument } from '@lean-clasp/core/formats';
 import { cornersOf, type Plan } from '@lean-clasp/core/plan';
@@ -15,6 +17,8 @@ export interface BenchAssembly {
   readonly marks: AssemblyMarks;
   readonly joins: readonly (readonly [string, string])[];
   readonly clamps: readonly PlacedMark[];
+  /** How parts come together, closing by closing; kits of before do not tell. */
+  readonly closings?: readonly SheetClosing[];
 }
 
 /** Everything bench mode needs to conduct a run, so that it asks nobody while the clock runs. */
@@ -41,7 +45,7 @@ export function benchKit(plan: Plan, session = 0): BenchKit {
     crew,
     script: benchScript(plan, session),
     marks: asRow && plan.row !== null ? panelMarks(plan.row, cornersOf(plan)) : null,
-    drawn: asRow ? null : assemblyOf(plan),
+    drawn: asRow ? null : assemblyOf(plan, session),
     jointIds: plan.joints.map(({ facts }) => facts.joint.id),
     readings: { template, flatMm: goals.flatMm, squareMm: goals.squareMm },
   };
@@ -55,11 +59,16 @@ export const kitOfRun = (kit: BenchKit, { script }: Pick<RunDocument, 'script'>)
 export const linesOf = ({ jointIds }: BenchKit, joints: readonly string[]): number[] =>
   joints.map((joint) => jointIds?.indexOf(joint) ?? Number(joint)).filter((line) => line >= 0);
 
-function assemblyOf(plan: Plan): BenchAssembly {
+function assemblyOf(plan: Plan, session: number): BenchAssembly {
   const { facts } = plan;
   return {
     marks: assemblyMarks(facts, 'slant'),
     joins: facts.joints.map(({ joint }) => [joint.a, joint.b]),
     clamps: clampMarks(plan, 'slant'),
+    closings: closingsOnSheet(
+      facts,
+      plan.order?.sessions[session]?.closings.map(({ joints }) => joints) ?? [],
+      'slant',
+    ),
   };
 }

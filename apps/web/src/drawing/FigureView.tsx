@@ -31,6 +31,7 @@ export function FigureView({
   words = ({ text }) => text,
   fontSize = 14,
   weight = 1,
+  frame = [],
   testId,
 }: {
   readonly figure: Figure;
@@ -41,10 +42,12 @@ export function FigureView({
   readonly fontSize?: number;
   /** How many times as thick marks and forces are drawn, to be seen from further off. */
   readonly weight?: number;
+  /** Points that keep their place on the sheet whatever else is drawn. */
+  readonly frame?: readonly Point[];
   readonly testId?: string;
 }) {
   const { tokens } = useTheme().palette;
-  const sheet = fit(figure, size, room);
+  const sheet = fit(figure, size, room, frame);
   if (sheet === null) return null;
   const { at } = sheet;
   const inks = strokes(tokens);
@@ -83,8 +86,13 @@ interface Sheet {
 }
 
 /** Places a figure's points on a sheet so wide and as high as it needs, to scale; null for one without size. */
-function fit({ paths }: Figure, size: Size, room: { readonly x: number; readonly y: number }): Sheet | null {
-  const points = paths.flatMap((path) => path.points);
+function fit(
+  { paths }: Figure,
+  size: Size,
+  room: { readonly x: number; readonly y: number },
+  frame: readonly Point[],
+): Sheet | null {
+  const points = [...frame, ...paths.flatMap((path) => path.points)];
   const xs = points.map(([x]) => x);
   const ys = points.map(([, y]) => y);
   const [left, right] = [Math.min(...xs), Math.max(...xs)];

@@ -2,7 +2,8 @@ import { deriveAssembly } from '../assembly';
 import { layAssembly } from '../kinds';
 import { wagonBuilds } from '../demo';
 import { dot, subtract, type Vec3 } from '../solids';
-import { playedClosings, pulledApart, shiftsAt, TOGETHER } from './apart';
+import { type AssemblyMarks, assemblyMarks } from './assembly-marks';
+import { closingsOnSheet, playedClosings, pulledApart, shiftsAt, TOGETHER } from './apart';
 
 function factsOf(id: string) {
   const build = wagonBuilds().find((each) => each.id === id)?.build;
@@ -57,5 +58,26 @@ describe('pulledApart', () => {
       const double = twice.get(part) ?? [0, 0, 0];
       expect(Math.hypot(...subtract(double, [2 * shift[0], 2 * shift[1], 2 * shift[2]]))).toBeLessThan(1e-9);
     }
+  });
+});
+
+describe('closings on a sheet', () => {
+  it('move what comes as far as the parts themselves are drawn apart in space', () => {
+    const facts = factsOf('costume-trunk');
+    const closings = facts.joints.map(({ joint }) => [joint.id]);
+    const [played] = playedClosings(facts, closings);
+    const [onSheet] = closingsOnSheet(facts, closings, 'slant');
+    if (played === undefined || onSheet === undefined) throw new Error('the trunk closes');
+    const shifts = new Map(played.comes.map((part) => [part, played.fromMm]));
+    const outlines = (marks: AssemblyMarks, by: readonly [number, number]) =>
+      marks.sides
+        .filter(({ part }) => part !== null && played.comes.includes(part))
+        .map(({ loops: [outer = []] }) =>
+          outer.map(([x, y]) => `${(x + by[0]).toFixed(3)} ${(y + by[1]).toFixed(3)}`).join(),
+        );
+    const apart = new Set(outlines(assemblyMarks(facts, 'slant', { shifts }), [0, 0]));
+    const moved = outlines(assemblyMarks(facts, 'slant'), [onSheet.from[0], onSheet.from[1]]);
+    expect(moved.length).toBeGreaterThan(0);
+    for (const outline of moved) expect(apart).toContain(outline);
   });
 });

@@ -1,6 +1,18 @@
 import type { AssemblyFacts } from '../assembly';
 import { leaves, seenFromOther, waysOut, type WaysOut } from '../sequence';
-import { add, DIRECTIONS, dot, middleOf, scale, solidPoints, subtract, unit, type Vec3 } from '../solids';
+import {
+  add,
+  DIRECTIONS,
+  dot,
+  middleOf,
+  scale,
+  solidPoints,
+  subtract,
+  unit,
+  type Vec2,
+  type Vec3,
+} from '../solids';
+import { type AssemblyView, flattener } from './eye';
 
 /** How far each part, by its id, is drawn from where it belongs, mm; parts left out are in place. */
 export type Shifts = ReadonlyMap<string, Vec3>;
@@ -64,6 +76,27 @@ export function playedClosings(
     for (const part of both) groupOf.set(part, both);
     return [{ joints: ids, comes, fromMm: scale(comesAlong(ways, outward), APART_SHARE * span) }];
   });
+}
+
+/** A closing as it is seen on a sheet: its parts, and from how far beside their place they come, mm, y down. */
+export interface SheetClosing {
+  readonly joints: readonly string[];
+  readonly comes: readonly string[];
+  readonly from: Vec2;
+}
+
+/** Closings flattened to a view: there is no perspective, so that all of a part moves alike. */
+export function closingsOnSheet(
+  facts: AssemblyFacts,
+  closings: readonly (readonly string[])[],
+  view: AssemblyView,
+): SheetClosing[] {
+  const flatten = flattener(view);
+  return playedClosings(facts, closings).map(({ joints, comes, fromMm }) => ({
+    joints,
+    comes,
+    from: flatten(fromMm),
+  }));
 }
 
 /** The open way that points most outward, straight ones before slanted ones. */

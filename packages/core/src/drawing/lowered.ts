@@ -12,6 +12,12 @@ export interface Touched {
   readonly clamp: number | null;
 }
 
+/** Parts drawn beside their place on the sheet, mm, y down. */
+export interface Moved {
+  readonly parts: readonly string[];
+  readonly by: Vec2;
+}
+
 /** Nothing in particular. */
 const NOTHING: Touched = { joints: [], parts: [], clamp: null };
 
@@ -26,14 +32,15 @@ export function assemblyFigure(
   { sides, joints, parts }: AssemblyMarks,
   clamps: readonly PlacedMark[] = [],
   touched: Touched = NOTHING,
+  moved: Moved | null = null,
 ): Figure {
   const whole = touched.joints.length === 0 && touched.clamp === null;
   const shown = clamps.filter(({ number }) => whole || number === touched.clamp);
   return {
     paths: [
       ...sides.map(({ part, loops: [outer = [], ...holes], light }): FigurePath => ({
-        ...outline(flip(outer), inkOf(part, touched)),
-        holes: holes.map(flip),
+        ...outline(flip(movedBy(outer, part, moved)), inkOf(part, touched)),
+        holes: holes.map((hole) => flip(movedBy(hole, part, moved))),
         shade: 1 - light,
       })),
       ...joints
@@ -48,6 +55,11 @@ export function assemblyFigure(
     enlarged: 1,
   };
 }
+
+const movedBy = (loop: readonly Vec2[], part: string | null, moved: Moved | null): readonly Vec2[] =>
+  moved === null || part === null || !moved.parts.includes(part)
+    ? loop
+    : loop.map(([x, y]): Vec2 => [x + moved.by[0], y + moved.by[1]]);
 
 /** What is taken away again is thin; what is touched is marked. */
 function inkOf(part: string | null, { parts }: Touched): FigureInk {
