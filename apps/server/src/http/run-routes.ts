@@ -6,6 +6,7 @@ import { type Request, Router } from 'express';
 import type { RunStore } from '@lean-clasp/store';
 import { httpError, onlyMethods } from './errors';
 import { pageAsked, textOf } from './paging';
+import { runCalendar } from './run-calendar';
 import type { RunStream } from './run-stream';
 
 const EventsSchema = Type.Object(
@@ -68,6 +69,12 @@ export function runRoutes({ runs, stream, validator, knowsBuild, now }: RunRoute
     response.json(await added(request.params.id, events));
   });
 
+  router.get('/:id/calendar.ics', async (request, response) => {
+    const run = await runs.find(request.params.id);
+    if (run === undefined) throw missing();
+    response.type('text/calendar').send(runCalendar(run, now()));
+  });
+
   router.get('/:id/stream', async (request, response) => {
     if ((await runs.find(request.params.id)) === undefined) throw missing();
     stream.follow(request.params.id, response);
@@ -76,6 +83,7 @@ export function runRoutes({ runs, stream, validator, knowsBuild, now }: RunRoute
   router.all('/', onlyMethods('GET'));
   router.all('/:id', onlyMethods('GET', 'PUT'));
   router.all('/:id/events', onlyMethods('POST'));
+  router.all('/:id/calendar.ics', onlyMethods('GET'));
   router.all('/:id/stream', onlyMethods('GET'));
 
   async function added(id: string, events: readonly RunEvent[]) {

@@ -3,6 +3,7 @@ import { ThemeProvider } from '@mui/material/styles';
 import { useMemo, useState } from 'react';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
+import { useReleaseNotices } from '../bench/use-release-notices';
 import { makeRouter } from './router';
 import { type AppStore, useAppSelector } from './store';
 import { themeFor } from './theme';
@@ -19,6 +20,7 @@ export function App({ store }: { readonly store: AppStore }) {
 
 function Themed({ router }: { readonly router: ReturnType<typeof makeRouter> }) {
   const mode = useAppSelector((state) => state.preferences.theme);
+  useReleaseNotices();
   const theme = useMemo(() => themeFor(mode), [mode]);
   return (
     <ThemeProvider theme={theme}>

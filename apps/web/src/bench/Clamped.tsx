@@ -15,6 +15,7 @@ import type { BenchKit } from './bench-kit';
 import { instantWords } from './release';
 import { runClock } from './run-clock';
 import { noteEvent } from './run-sync';
+import { TellMe } from './TellMe';
 import { useReleaseNow } from './use-release';
 
 /** So long after the last step one may still have pressed too early, ms. */
@@ -47,6 +48,7 @@ export function Clamped({ run, kit }: { readonly run: RunDocument; readonly kit:
           <>
             {kit !== null && <StillToCome run={run} kit={kit} nowMs={now} />}
             <Release run={run} nowMs={now} />
+            {readRun(run).clampsOffAtMs === null && <TellMe runId={run.id} button={big} />}
             <CouponLine run={run} />
           </>
         )}

@@ -7,7 +7,7 @@ const KEY = 'lean-clasp.seat';
 let seat: string | null = null;
 
 /** This tab by a name that it keeps when it is loaded again; without storage, until then. */
-export function ownSeat(): string {
+function ownSeat(): string {
   if (seat !== null) return seat;
   try {
     seat = sessionStorage.getItem(KEY) ?? nanoid();

@@ -9,4 +9,5 @@ export {
 } from './afterwards';
 export { type AirSince, type InClamps, releaseByAir, type ReleaseByAir } from './cure';
 export { alike, inOrder, merged } from './events';
+export { type Release, releaseOf } from './release';
 export { readRun, type RunReading, type RunSummary, summaryOf } from './replay';
