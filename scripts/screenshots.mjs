@@ -15,19 +15,19 @@ const FLOOR = '/builds/stage-floor';
 const PICTURES = [
   ['today', '/'],
   ['builds', '/builds'],
-  ['new-build', '/builds/new/edge-panel'],
   ['fit', `${FLOOR}/fit`],
   ['glue', `${FLOOR}/glue`],
   ['order', `${FLOOR}/order`],
   ['assembly-order', '/builds/lantern/order', {}, workOutSessions],
   ['squeeze', `${FLOOR}/squeeze`, {}, placeClamps],
   ['assembly-squeeze', '/builds/trestle-feet/squeeze', { theme: 'lamp', units: 'imperial' }, placeStack],
-  ['verdict-opened', `${FLOOR}/squeeze`, {}, (page) => page.locator('[data-verdict="inTime"]').click()],
   ['rehearse', `${FLOOR}/rehearse`],
+  ['practice', '/builds/scenery-flats/rehearse', {}, firstMishap],
   ['glue-up', `${FLOOR}/glue-up`],
   ['bench', `${FLOOR}/glue-up`, { theme: 'lamp' }, runSomeSteps],
   ['bench-case', '/builds/costume-trunk/glue-up', {}, runSomeSteps],
   ['bench-reading', '/builds/scenery-flats/glue-up', { theme: 'lamp' }, readDiagonals],
+  ['bench-post', '/builds/lamp-posts/glue-up', {}, runSomeSteps],
   ['record', `${FLOOR}/record`],
   ['shop', '/shop'],
   ['logbook', '/logbook'],
@@ -86,6 +86,13 @@ async function readDiagonals(page) {
     for (const digit of digits) await page.getByRole('button', { name: digit, exact: true }).click();
   }
   await page.getByRole('button', { name: 'That is what I read' }).click();
+}
+
+/** A session played until something goes wrong. */
+async function firstMishap(page) {
+  await page.getByRole('button', { name: 'Play it' }).click();
+  await page.getByRole('button', { name: '×8' }).click();
+  await page.getByRole('alertdialog').waitFor({ timeout: 120_000 });
 }
 
 async function runSomeSteps(page) {
