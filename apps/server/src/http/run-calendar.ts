@@ -1,10 +1,12 @@
 import type { RunDocument } from '@lean-clasp/core/formats';
 import { nextRecheck, releaseOf, summaryOf } from '@lean-clasp/core/runs';
 import { RECHECK_NAMES } from '@lean-clasp/words';
-import ical, { ICalAlarmType } from 'ical-generator';
+import { createEvents, type EventAttributes } from 'ics';
 
 /** How long an entry is drawn in a calendar, min: one comes, does it, and goes. */
-const LASTS_MS = 15 * 60_000;
+const LASTS_MIN = 15;
+/** So long before it the alarm goes, min: time to wash hands. */
+const AHEAD_MIN = 5;
 
 /**
  * What is to come of a run as a calendar (RFC 5545): clamps off, first machining, the next look, each with an alarm. Entries keep their
@@ -12,36 +14,27 @@ const LASTS_MS = 15 * 60_000;
  */
 export function runCalendar(run: RunDocument, nowMs: number): string {
   const summary = summaryOf(run);
-  const { clampsOffMs, machineMs } = releaseOf(summary);
+  const { clampsOffMs, machineMs } = releaseOf({ ...summary, clampsOffAtMs: null });
   const next = nextRecheck(summary.clampedAtMs, summary.rechecks ?? {}, nowMs);
-  const entries = [
-    {
-      what: 'clamps-off',
-      atMs: summary.clampsOffAtMs === null ? clampsOffMs : null,
-      says: 'Clamps may come off',
-    },
-    { what: 'machining', atMs: machineMs, says: 'May meet a plane' },
-    {
-      what: `look-${next?.due ?? ''}`,
-      atMs: next?.atMs ?? null,
-      says: next === null ? '' : `Look at it ${RECHECK_NAMES[next.due]}`,
-    },
-  ];
-  const calendar = ical({
-    name: run.buildName,
-    prodId: { company: 'Lean Clasp', product: 'Lean Clasp', language: 'EN' },
-  });
-  for (const { what, atMs, says } of entries) {
-    if (atMs === null) continue;
-    const entry = calendar.createEvent({
-      id: `${run.id}-${what}@lean-clasp`,
+  const entries: EventAttributes[] = [];
+  const add = (what: string, atMs: number | null, says: string): void => {
+    if (atMs === null) return;
+    entries.push({
+      productId: 'lean-clasp',
+      uid: `${run.id}-${what}@lean-clasp`,
       sequence: run.events.length,
-      stamp: new Date(nowMs),
-      start: new Date(atMs),
-      end: new Date(atMs + LASTS_MS),
-      summary: `${says}: ${run.buildName}`,
+      title: `${says}: ${run.buildName}`,
+      start: Math.round(atMs),
+      startInputType: 'utc',
+      startOutputType: 'utc',
+      duration: { minutes: LASTS_MIN },
+      alarms: [{ action: 'display', description: says, trigger: { before: true, minutes: AHEAD_MIN } }],
     });
-    entry.createAlarm({ type: ICalAlarmType.display, trigger: 0, description: says });
-  }
-  return calendar.toString();
+  };
+  add('clamps-off', summary.clampsOffAtMs == null ? clampsOffMs : null, 'Clamps may come off');
+  add('machining', machineMs, 'May meet a plane');
+  if (next !== null) add(`look-${next.due}`, next.atMs, `Look at it ${RECHECK_NAMES[next.due]}`);
+  const { error, value } = createEvents(entries);
+  if (value == null) throw error ?? new Error('no calendar was written');
+  return value;
 }
