@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { compareFuse, MINUTE, NOON, runAt } from './bench-run';
+import { compareFuse, MINUTE, NOON, pressThrough, runAt } from './bench-run';
 import { type App, expect, prefer, test } from './fixtures';
 
 /** Numbers from 0 to 1, the same for a seed. */
@@ -84,14 +84,7 @@ for (const [name, job, seed] of JOBS) {
         await page.reload();
         await expect(page.getByText(`${step} of ${steps}`, { exact: true })).toBeVisible();
       }
-      await page.clock.runFor('00:02');
-      const wait = page.getByRole('status').filter({ hasText: /^in / });
-      if (await wait.isVisible()) {
-        await page.keyboard.press('Space');
-        await expect(wait).toBeHidden();
-        await page.clock.runFor('00:01');
-      }
-      await page.keyboard.press('Space');
+      await pressThrough(page);
     }
     await expect(page.getByRole('heading', { name: 'Clamped. Leave it now.' })).toBeVisible();
     if (gone) await app.start();

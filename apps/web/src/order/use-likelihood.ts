@@ -13,29 +13,40 @@ export interface LikelihoodNow {
   readonly working: boolean;
 }
 
+/**
+ * Asks for the likelihood of a build, then for what would change it, until told that it is enough. What is wrong with the build, the plan
+ * tells.
+ */
+const simulated = (
+  build: BuildDocument,
+  shop: ShopDocument,
+  asItIs: (likelihood: Likelihood | null) => boolean,
+  change: (change: LikelyChange) => boolean,
+): Promise<void> =>
+  arranger()
+    .likelihood(
+      build,
+      shop,
+      proxy((likelihood: Likelihood | null) => Promise.resolve(asItIs(likelihood))),
+      proxy((each: LikelyChange) => Promise.resolve(change(each))),
+    )
+    .catch(() => undefined);
+
 /** Simulates off the page: first the build as it is, then each change; an edit begins anew. */
 export function useLikelihood(build: BuildDocument, shop: ShopDocument): LikelihoodNow {
   const [now, setNow] = useState<LikelihoodNow>({ likelihood: null, changes: [], working: true });
   useEffect(() => {
     let overtaken = false;
-    arranger()
-      .likelihood(
-        build,
-        shop,
-        proxy((likelihood: Likelihood | null) => {
-          if (!overtaken) setNow({ likelihood, changes: [], working: true });
-          return Promise.resolve(!overtaken);
-        }),
-        proxy((change: LikelyChange) => {
-          if (!overtaken) setNow((before) => ({ ...before, changes: [...before.changes, change] }));
-          return Promise.resolve(!overtaken);
-        }),
-      )
-      // What is wrong with the build, the plan tells.
-      .catch(() => undefined)
-      .finally(() => {
-        if (!overtaken) setNow((before) => ({ ...before, working: false }));
-      });
+    const update = (next: (before: LikelihoodNow) => LikelihoodNow): boolean => {
+      if (!overtaken) setNow(next);
+      return !overtaken;
+    };
+    void simulated(
+      build,
+      shop,
+      (likelihood) => update(() => ({ likelihood, changes: [], working: true })),
+      (change) => update((before) => ({ ...before, changes: [...before.changes, change] })),
+    ).then(() => update((before) => ({ ...before, working: false })));
     return () => {
       overtaken = true;
     };
@@ -48,18 +59,15 @@ export function useLikely(build: BuildDocument, shop: ShopDocument): Likelihood 
   const [likely, setLikely] = useState<Likelihood | null>(null);
   useEffect(() => {
     let overtaken = false;
-    arranger()
-      .likelihood(
-        build,
-        shop,
-        proxy((likelihood: Likelihood | null) => {
-          if (!overtaken) setLikely(likelihood);
-          return Promise.resolve(false);
-        }),
-        proxy(() => Promise.resolve(false)),
-      )
-      // What is wrong with the build, the plan tells.
-      .catch(() => undefined);
+    void simulated(
+      build,
+      shop,
+      (likelihood) => {
+        if (!overtaken) setLikely(likelihood);
+        return false;
+      },
+      () => false,
+    );
     return () => {
       overtaken = true;
     };
