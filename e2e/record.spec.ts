@@ -39,7 +39,7 @@ test('a record says joint by joint how it came out, with pictures, a coupon and 
 
   const name = 'bench corner.png';
   await page
-    .getByLabel('Add photographs')
+    .getByLabel('Photographs to add')
     .setInputFiles({ name, mimeType: 'image/png', buffer: Buffer.from(PNG, 'base64') });
   const picture = page.getByRole('img', { name: 'Photograph 1' });
   await expect(picture).toBeVisible();
@@ -64,7 +64,7 @@ test('a record says joint by joint how it came out, with pictures, a coupon and 
   await expect(page.getByLabel('Wood failure, %')).toHaveValue('85');
   await expect(page.getByTestId('marked')).toHaveCount(1);
 
-  await page.getByLabel('Add photographs').setInputFiles({
+  await page.getByLabel('Photographs to add').setInputFiles({
     name: 'notes.txt',
     mimeType: 'text/plain',
     buffer: Buffer.from('no picture'),
@@ -79,7 +79,7 @@ test('a picture taken while the server is away is sent when it is back', async (
   await expect(page.getByRole('heading', { name: 'Photographs' })).toBeVisible();
   await app.stop();
   await page
-    .getByLabel('Add photographs')
+    .getByLabel('Photographs to add')
     .setInputFiles({ name: 'a.png', mimeType: 'image/png', buffer: Buffer.from(PNG, 'base64') });
   await expect(page.getByRole('img', { name: 'Photograph 1' })).toBeVisible();
   await page.close();

@@ -34,17 +34,18 @@ export function Pictures({ run }: { readonly run: RunDocument }) {
       <Typography sx={{ mb: 1 }}>
         Made small on this device, without place, time or camera, and kept in the shop’s own data folder.
       </Typography>
-      <Button variant="outlined" component="label" sx={{ minHeight: 44, mb: 1.5 }}>
+      <Button variant="outlined" onClick={() => input.current?.click()} sx={{ minHeight: 44, mb: 1.5 }}>
         Add photographs
-        <input
-          ref={input}
-          type="file"
-          accept="image/*"
-          multiple
-          onChange={(event) => void take(event.target.files)}
-          style={{ position: 'absolute', opacity: 0, width: 1 }}
-        />
       </Button>
+      <input
+        ref={input}
+        hidden
+        aria-label="Photographs to add"
+        type="file"
+        accept="image/*"
+        multiple
+        onChange={(event) => void take(event.target.files)}
+      />
       {problem !== null && (
         <Typography role="alert" color="error">
           {problem}
