@@ -1,7 +1,9 @@
+import type { AirSeries } from '@lean-clasp/core/air';
 import type { RunSummary } from '@lean-clasp/core/runs';
-import { useEffect } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import { useAirSeries } from '../air/use-shop-now';
 import { useRunsQuery } from '../api/api';
-import { releaseOf } from './release';
+import { releaseNow } from './use-release';
 
 /** Timers longer than this overflow in browsers; the next look sets them again, ms. */
 const LONGEST_MS = 86_400_000;
@@ -12,15 +14,19 @@ const PASSED_MS = 60_000;
 export const mayNotify = (): NotificationPermission | null =>
   'Notification' in globalThis ? Notification.permission : null;
 
-/** The next clamps that may come off, and what. */
-function nextOff(runs: readonly RunSummary[], nowMs: number) {
+/** The next clamps that may come off by the air as it has been, and what; nothing for what does not set in it. */
+function nextOff(
+  runs: readonly RunSummary[],
+  told: ReadonlySet<string>,
+  series: AirSeries | null,
+  nowMs: number,
+) {
   return runs
+    .filter(({ id, state, clampsOffAtMs }) => state === 'clamped' && clampsOffAtMs == null && !told.has(id))
     .flatMap((run) => {
-      const { clampsOffMs } = releaseOf(run);
-      const waits = run.state === 'clamped' && run.clampsOffAtMs == null && clampsOffMs !== null;
-      return waits && clampsOffMs > nowMs - PASSED_MS
-        ? [{ id: run.id, name: run.buildName, atMs: clampsOffMs }]
-        : [];
+      const { clampsOffMs } = releaseNow(run, series, nowMs);
+      const waits = clampsOffMs !== null && clampsOffMs < Infinity && clampsOffMs > nowMs - PASSED_MS;
+      return waits ? [{ id: run.id, name: run.buildName, atMs: clampsOffMs }] : [];
     })
     .sort((a, b) => a.atMs - b.atMs)[0];
 }
@@ -33,19 +39,26 @@ async function tell(id: string, name: string): Promise<void> {
   else new Notification(title, { tag: id });
 }
 
-/** Tells on this device when clamps may come off, as long as a page of the program is open somewhere on it. */
+/** Tells on this device when clamps may come off, one after the other, as long as a page of the program is open somewhere on it. */
 export function useReleaseNotices(): void {
   const allowed = mayNotify() === 'granted';
   const { data } = useRunsQuery(undefined, { skip: !allowed });
+  const series = useAirSeries(allowed);
+  const told = useRef(new Set<string>());
+  const [looks, setLooks] = useState(0);
   useEffect(() => {
-    const next = data === undefined ? undefined : nextOff(data, Date.now());
+    const next = data === undefined ? undefined : nextOff(data, told.current, series, Date.now());
     if (next === undefined) return undefined;
     const timer = setTimeout(
       () => {
-        if (Date.now() >= next.atMs) tell(next.id, next.name).catch(() => undefined);
+        if (Date.now() >= next.atMs) {
+          told.current.add(next.id);
+          tell(next.id, next.name).catch(() => undefined);
+        }
+        setLooks((before) => before + 1);
       },
       Math.min(LONGEST_MS, Math.max(0, next.atMs - Date.now())),
     );
     return () => clearTimeout(timer);
-  }, [data]);
+  }, [data, series, looks]);
 }

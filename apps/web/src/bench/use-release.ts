@@ -1,3 +1,4 @@
+import type { AirSeries } from '@lean-clasp/core/air';
 import { releaseByAir, type RunSummary } from '@lean-clasp/core/runs';
 import { useMemo } from 'react';
 import { useAirSeries } from '../air/use-shop-now';
@@ -16,34 +17,42 @@ export interface ReleaseNow extends Release {
 }
 
 /** A run as its release depends on it. */
-type Clamped = Pick<RunSummary, 'clampedAtMs' | 'clampsOffAtMs' | 'promise'>;
+type Clamped = Pick<RunSummary, 'clampedAtMs' | 'promise'> & Partial<Pick<RunSummary, 'clampsOffAtMs'>>;
 
 /**
  * When clamps come off and the wood may be worked, by the air as it has been since: later where that was colder than planned, never
  * earlier than promised, since the sensor may hang in a warmer corner than the work stands in.
  */
-export function useReleaseNow(run: Clamped, nowMs: number): ReleaseNow {
-  const promised = releaseOf({ ...run, clampsOffAtMs: null });
-  const waits =
-    run.clampedAtMs !== null && nowMs < (promised.machineMs ?? promised.clampsOffMs ?? 0) + 2 * ANEW_MS;
-  const series = useAirSeries(waits || (run.clampsOffAtMs == null && run.clampedAtMs !== null));
-  const { clampedAtMs, promise } = run;
+export function releaseNow(
+  { clampedAtMs, promise }: Clamped,
+  series: AirSeries | null,
+  nowMs: number,
+): ReleaseNow {
+  const promised = releaseOf({ clampedAtMs, clampsOffAtMs: null, promise });
+  const since = series?.samples.some(({ takenAtMs }) => takenAtMs >= (clampedAtMs ?? Infinity)) ?? false;
+  if (clampedAtMs === null || series === null || !since) return { ...promised, laterMin: 0 };
+  const byAir = releaseByAir(
+    { clampedAtMs, promise },
+    {
+      samples: series.samples,
+      hours: series.usualDay,
+      nowMs,
+      hourOf: (ms) => new Date(ms).getHours(),
+    },
+  );
+  return moved(promised, byAir);
+}
+
+/** The same for a screen, looked at anew every minute while anything of it is still to come. */
+export function useReleaseNow({ clampedAtMs, clampsOffAtMs, promise }: Clamped, nowMs: number): ReleaseNow {
+  const { machineMs, clampsOffMs } = releaseOf({ clampedAtMs, clampsOffAtMs: null, promise });
+  const waits = clampsOffAtMs == null || nowMs < (machineMs ?? clampsOffMs ?? 0) + 2 * ANEW_MS;
+  const series = useAirSeries(clampedAtMs !== null && waits);
   const atMs = Math.floor(nowMs / ANEW_MS) * ANEW_MS;
-  return useMemo(() => {
-    const asPromised = { ...releaseOf({ clampedAtMs, clampsOffAtMs: null, promise }), laterMin: 0 };
-    const since = series?.samples.some(({ takenAtMs }) => takenAtMs >= (clampedAtMs ?? Infinity)) ?? false;
-    if (clampedAtMs === null || series === null || !since) return asPromised;
-    const byAir = releaseByAir(
-      { clampedAtMs, promise },
-      {
-        samples: series.samples,
-        hours: series.usualDay,
-        nowMs: atMs,
-        hourOf: (ms) => new Date(ms).getHours(),
-      },
-    );
-    return moved(asPromised, byAir);
-  }, [clampedAtMs, promise, series, atMs]);
+  return useMemo(
+    () => releaseNow({ clampedAtMs, promise }, series, atMs),
+    [clampedAtMs, promise, series, atMs],
+  );
 }
 
 /** The later of what was promised and what the air asks for. */

@@ -36,6 +36,24 @@ export function readFuse(fuse: Fuse, position: RunPosition, nowMs: number): Fuse
   };
 }
 
+/** When a bead was laid, its joint closed and full pressure reached, on any one clock, min. */
+interface Burnt {
+  readonly litMin: number;
+  readonly closedMin: number;
+  readonly outMin: number;
+}
+
+/** Least that is left of the windows of a fuse; negative where one was missed. */
+export const spareOf = (
+  { openMin, closedMin, totalMin }: Pick<Fuse, 'openMin' | 'closedMin' | 'totalMin'>,
+  at: Burnt,
+): number =>
+  Math.min(
+    openMin - (at.closedMin - at.litMin),
+    closedMin - (at.outMin - at.closedMin),
+    totalMin - (at.outMin - at.litMin),
+  );
+
 /** The burning fuse with the least time left; undefined when none burns. */
 export function shortestFuse(readings: readonly FuseReading[]): FuseReading | undefined {
   return readings

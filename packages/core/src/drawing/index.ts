@@ -3,8 +3,16 @@ export { benchLayout } from './bench-layout';
 export { correctionFigure } from './corrections';
 export { clampMarks, frameWith, type PlacedMark } from './clamp-marks';
 export { type AssemblyView } from './eye';
-export { closingsOnSheet, type SheetClosing } from './apart';
-export { type PlayedClosing, playedClosings, pulledApart, type Shifts, shiftsAt, TOGETHER } from './apart';
+export {
+  closingsOnSheet,
+  type PlayedClosing,
+  playedClosings,
+  pulledApart,
+  type SheetClosing,
+  type Shifts,
+  shiftsAt,
+  TOGETHER,
+} from './apart';
 export { type FacetedPart, facetedParts } from './faceted-parts';
 export {
   type BoardMark,

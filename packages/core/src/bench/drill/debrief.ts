@@ -1,4 +1,6 @@
+import { leastBy } from '../../basics';
 import { asPlanned } from '../ahead';
+import { spareOf } from '../clock';
 import { answerMishap } from './answer';
 import {
   beginDrill,
@@ -54,23 +56,19 @@ export function playedBest(start: DrillStart): Drill {
   return drill;
 }
 
+interface Worst extends Outcome {
+  readonly spareMin: number;
+}
+
 /** What the windows had to spare, by when beads were laid, joints closed and full pressure reached. */
 export function outcomeOf(drill: Drill): Outcome {
   const { done, begunAtMs, leftOut } = drillPosition(drill);
-  const spares = drill.script.fuses.flatMap(({ joint, label, lit, closed, holds, ...windows }) => {
+  const spares = drill.script.fuses.flatMap(({ joint, label, lit, closed, holds, ...windows }): Worst[] => {
     const [litMs, closedMs] = [begunAtMs.get(lit), done.get(closed)];
     if (leftOut.has(joint) || litMs === undefined || closedMs === undefined) return [];
     const [litMin, closedMin] = [minuteOf(litMs), minuteOf(closedMs)];
     const outMin = Math.max(closedMin, ...holds.map((id) => minuteOf(done.get(id) ?? closedMs)));
-    const spareMin = Math.min(
-      windows.openMin - (closedMin - litMin),
-      windows.closedMin - (outMin - closedMin),
-      windows.totalMin - (outMin - litMin),
-    );
-    return [{ spareMin, joint: label }];
+    return [{ spareMin: spareOf(windows, { litMin, closedMin, outMin }), joint: label }];
   });
-  return spares.reduce<Outcome>(
-    (worst, each) => (worst.spareMin === null || each.spareMin < worst.spareMin ? each : worst),
-    { spareMin: null, joint: null },
-  );
+  return spares.length === 0 ? { spareMin: null, joint: null } : leastBy(spares, ({ spareMin }) => spareMin);
 }

@@ -27,7 +27,7 @@ export function playOn(drill: Drill, toMin: number): Drill {
   while (!now.over) {
     const nextMin = nextChange(now);
     if (nextMin > toMin) return { ...now, atMin: Math.max(now.atMin, toMin) };
-    now = handsFilled(stepsEnded({ ...now, atMin: Math.max(now.atMin, nextMin) }));
+    now = playedTo(now, nextMin);
   }
   return now;
 }
@@ -38,10 +38,14 @@ export function playToMishap(drill: Drill): Drill {
   while (!now.over && now.pending === null) {
     const nextMin = nextChange(now);
     if (nextMin === Infinity) return now;
-    now = handsFilled(stepsEnded({ ...now, atMin: Math.max(now.atMin, nextMin) }));
+    now = playedTo(now, nextMin);
   }
   return now;
 }
+
+/** Ends what comes to its end at a minute, and gives free hands what is ready then. */
+const playedTo = (drill: Drill, min: number): Drill =>
+  handsFilled(stepsEnded({ ...drill, atMin: Math.max(drill.atMin, min) }));
 
 const isFree = ({ hands, pending }: Drill, hand: number): boolean =>
   hands[hand] === null && !(hand === 0 && pending !== null);
