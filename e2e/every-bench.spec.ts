@@ -69,34 +69,44 @@ test('a panel glued board by board knows what is glued, and what comes next', as
   await expect(page.getByRole('option', { name: /^session 1, one joint; glued today/ })).toBeVisible();
 });
 
-test('two devices each show their own hands, and every step is done once', async ({ page, app, context }) => {
-  await page.goto(`${app.url}/builds/costume-trunk/glue-up`);
-  await page.getByRole('button', { name: /Start the clock/ }).click();
-  await page.waitForURL('**/bench/**');
-  const helper = await context.newPage();
-  await helper.goto(page.url());
-  await page.getByRole('button', { name: 'you', exact: true }).click();
-  await helper.getByRole('button', { name: 'helper', exact: true }).click();
-  await helper.reload();
-  await expect(helper.getByRole('button', { name: 'helper', exact: true })).toHaveAttribute(
-    'aria-pressed',
-    'true',
-  );
-  const clamped = page.getByRole('heading', { name: 'Clamped. Leave it now.' });
-  await expect(async () => {
-    for (const screen of [page, helper]) {
-      if (await clamped.isVisible()) return;
-      const busy = screen.getByRole('heading', { level: 1 }).filter({ hasNotText: 'Hands free' });
-      if (await busy.isVisible()) await screen.keyboard.press('Space');
-      await screen.waitForTimeout(430);
-    }
-    await expect(clamped).toBeVisible({ timeout: 10 });
-  }).toPass({ timeout: 100_000, intervals: [10] });
-  await expect(helper.getByRole('heading', { name: 'Clamped. Leave it now.' })).toBeVisible();
-  await page.waitForTimeout(500);
-  const { script, events } = await runAt(page, app.url);
-  const done = events.filter(({ kind }) => kind === 'done').map(({ operation }) => operation);
-  const soon = script.operations.filter(({ wait }) => wait?.until !== 'rubbery');
-  expect(new Set(done)).toEqual(new Set(soon.map(({ id }) => id)));
-  expect(done).toHaveLength(soon.length);
-});
+for (const [id, name] of [
+  ['costume-trunk', 'a case'],
+  ['drumhead', 'a round panel'],
+  ['backdrop', 'a sheet in a bag'],
+] as const) {
+  test(`two devices at ${name} each show their own hands, and every step is done once`, async ({
+    page,
+    app,
+    context,
+  }) => {
+    await page.goto(`${app.url}/builds/${id}/glue-up`);
+    await page.getByRole('button', { name: /Start the clock/ }).click();
+    await page.waitForURL('**/bench/**');
+    const helper = await context.newPage();
+    await helper.goto(page.url());
+    await page.getByRole('button', { name: 'you', exact: true }).click();
+    await helper.getByRole('button', { name: 'helper', exact: true }).click();
+    await helper.reload();
+    await expect(helper.getByRole('button', { name: 'helper', exact: true })).toHaveAttribute(
+      'aria-pressed',
+      'true',
+    );
+    const clamped = page.getByRole('heading', { name: 'Clamped. Leave it now.' });
+    await expect(async () => {
+      for (const screen of [page, helper]) {
+        if (await clamped.isVisible()) return;
+        const busy = screen.getByRole('heading', { level: 1 }).filter({ hasNotText: 'Hands free' });
+        if (await busy.isVisible()) await screen.keyboard.press('Space');
+        await screen.waitForTimeout(430);
+      }
+      await expect(clamped).toBeVisible({ timeout: 10 });
+    }).toPass({ timeout: 100_000, intervals: [10] });
+    await expect(helper.getByRole('heading', { name: 'Clamped. Leave it now.' })).toBeVisible();
+    await page.waitForTimeout(500);
+    const { script, events } = await runAt(page, app.url);
+    const done = events.filter(({ kind }) => kind === 'done').map(({ operation }) => operation);
+    const soon = script.operations.filter(({ wait }) => wait?.until !== 'rubbery');
+    expect(new Set(done)).toEqual(new Set(soon.map(({ id }) => id)));
+    expect(done).toHaveLength(soon.length);
+  });
+}

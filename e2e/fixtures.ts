@@ -7,6 +7,8 @@ export interface App {
   /** Stops the server and starts it again on the same data and port. */
   readonly restart: () => Promise<void>;
   readonly stop: () => Promise<void>;
+  /** Ends the server at once, as a cut cable does. */
+  readonly kill: () => Promise<void>;
   readonly start: () => Promise<void>;
 }
 
@@ -24,6 +26,7 @@ export const test = base.extend<{ app: App }>({
     await use({
       url,
       stop,
+      kill: () => server.kill(),
       start,
       restart: async () => {
         await stop();

@@ -42,6 +42,8 @@ const TONES: Readonly<Record<Cue | 'wait-over', { readonly hertz: number; readon
 export function makeBeeper(): (cue: Cue | 'wait-over') => void {
   let context: AudioContext | undefined;
   return (cue) => {
+    // Some browsers have no sound to make; what is shown must not depend on it.
+    if (typeof AudioContext === 'undefined') return;
     context ??= new AudioContext();
     const { hertz, beeps } = TONES[cue];
     for (let i = 0; i < beeps; i += 1) {

@@ -20,6 +20,7 @@ import { useNow } from '../../parts/use-now';
 import { usePlan } from '../../planner/plan-context';
 import { useFormat } from '../../quantities/use-format';
 import { useOpenBuild } from '../open-build';
+import { LeadSteps } from './glue-up/LeadSteps';
 import Box from '@mui/material/Box';
 
 /** The last run of each session that ended in its clamps. */
@@ -108,6 +109,7 @@ export function GlueUpStep() {
           What this session joins onto is in clamps until {instantWords(inClampsMs, now)}.
         </Alert>
       )}
+      <LeadSteps key={chosen} buildId={id} plan={plan} session={chosen} />
       <Button
         variant="contained"
         color="secondary"
