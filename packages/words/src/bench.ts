@@ -8,6 +8,7 @@ import type {
 } from '@lean-clasp/core/findings';
 import { formatWait } from '@lean-clasp/core/units';
 import { clampName } from './catalogue';
+import { LESSON_REASONS } from './lessons';
 import { READY_REASONS } from './ready';
 import type { Format } from './format';
 import type { Say, Words } from './values';
@@ -156,6 +157,7 @@ export const INSTRUCTIONS: Words<RitualValues & InstructionValues & MomentValues
 
 const DETAILS: Words<RitualValues & InstructionValues & MomentValues & ReadyValues> = {
   ...READY_REASONS,
+  ...LESSON_REASONS,
   ...ritualWords(([, detail]) => detail),
   ...WORK_DETAILS,
 };

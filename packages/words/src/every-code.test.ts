@@ -18,6 +18,7 @@ const IDS: Readonly<Record<string, FindingValue>> = {
   board: 'A',
   part: 'rail',
   corner: 'left stile – top rail',
+  lesson: 'cold-shop',
 };
 
 /** A finding of any code, with a figure for whatever its sentence asks for and nobody knows by name. */

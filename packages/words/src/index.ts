@@ -14,6 +14,14 @@ export { ASPECT_NAMES, againstWords, figureAlone, figureWords } from './figures'
 export { choiceWords } from './choice-words';
 export { LOOK_WORDS, placeWords, RECHECK_FINDING_WORDS, RECHECK_NAMES, stretchWords } from './afterwards';
 export { type Format, formatFor } from './format';
+export {
+  AMOUNT_WORDS,
+  conditionWords,
+  lessonWords,
+  MOMENT_WORDS,
+  triggerWords,
+  WORD_TRAIT_WORDS,
+} from './lessons';
 export { traitWords } from './glue';
 export { KIND_WORDS, kindWords } from './kind-names';
 export {

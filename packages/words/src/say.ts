@@ -14,6 +14,7 @@ import type { Format } from './format';
 import { GATHER } from './gather';
 import { READY } from './ready';
 import { KIND_FINDINGS } from './kind-findings';
+import { LESSON } from './lessons';
 import { PULL_CAUSES, PULL_CHANGES, PULL_TIGHTENING } from './pulls';
 import { PLACING_WORDS, ROW_CAUSES, ROW_CHANGES, ROW_TIGHTENING } from './rows';
 import { SUM_FINDINGS } from './sums';
@@ -34,6 +35,7 @@ const SENTENCES: Words<Omit<FindingValues, keyof WorkingValues>> = {
   ...INSTRUCTIONS,
   ...GATHER,
   ...READY,
+  ...LESSON,
   ...TROUBLE,
   ...CORRECTIONS,
   ...KIND_FINDINGS,

@@ -88,6 +88,10 @@ const placesOf = (store: AppStore): RouteObject[] => [
       },
       { path: 'shop', lazy: screen(() => import('../shop/ShopPage').then((m) => m.ShopPage)) },
       { path: 'logbook', lazy: screen(() => import('../logbook/LogbookPage').then((m) => m.LogbookPage)) },
+      {
+        path: 'logbook/lessons',
+        lazy: screen(() => import('../lessons/LessonsPage').then((m) => m.LessonsPage)),
+      },
       { path: 'logbook/:runId', lazy: screen(() => import('../logbook/RunPage').then((m) => m.RunPage)) },
       { path: 'sums', lazy: screen(() => import('../sums/SumsPage').then((m) => m.SumsPage)) },
       { path: 'sums/:name', lazy: screen(() => import('../sums/SumsPage').then((m) => m.SumsPage)) },

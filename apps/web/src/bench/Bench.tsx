@@ -1,11 +1,20 @@
-import { asked, readFuse, type ScriptOperation, shortestFuse, waitsUntilMs } from '@lean-clasp/core/bench';
+import {
+  asked,
+  readFuse,
+  type ScriptOperation,
+  shortestFuse,
+  stepsOfSession,
+  waitsUntilMs,
+} from '@lean-clasp/core/bench';
 import type { RunDocument } from '@lean-clasp/core/formats';
+import { lessonSteps } from '@lean-clasp/core/lessons';
 import { says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { preferred } from '../app/preferences';
 import { useAppDispatch, useAppSelector } from '../app/store';
+import { LessonLine } from '../lessons/LessonLine';
 import { useNow } from '../parts/use-now';
 import { useFormat } from '../quantities/use-format';
 import type { BenchKit } from './bench-kit';
@@ -54,6 +63,10 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
   const showing = lane === null ? position.showing : (position.lanes[lane] ?? null);
   const untilMs = showing === null ? null : waitsUntilMs(showing, position);
   const waitMin = untilMs === null || untilMs <= now ? null : (untilMs - now) / MS_PER_MIN;
+  const lessons = useMemo(
+    () => lessonSteps(run.promise.lessons ?? [], stepsOfSession(script)),
+    [run, script],
+  );
   const dark = awakeWords(useAwake());
   const conducting = conducts(run);
   useCues(readings);
@@ -146,6 +159,10 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
             waitMin={waitMin}
             others={lane === null && moment.people > 1 ? position.lanes : []}
           />
+          {showing !== null &&
+            (lessons.get(showing.id) ?? []).map((lesson) => (
+              <LessonLine key={lesson.lesson} lesson={lesson} large />
+            ))}
           {moment.people > 1 && <HandOver next={nextHandOver(showing, position.upcoming)} />}
           {showing !== null && check !== null && kit.readings !== undefined ? (
             <Readings

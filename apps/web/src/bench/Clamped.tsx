@@ -9,6 +9,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useAppDispatch } from '../app/store';
+import { LessonLine } from '../lessons/LessonLine';
 import { useNow } from '../parts/use-now';
 import { useFormat } from '../quantities/use-format';
 import type { BenchKit } from './bench-kit';
@@ -48,6 +49,11 @@ export function Clamped({ run, kit }: { readonly run: RunDocument; readonly kit:
           <>
             {kit !== null && <StillToCome run={run} kit={kit} nowMs={now} />}
             <Release run={run} nowMs={now} />
+            {(run.promise.lessons ?? [])
+              .filter(({ at }) => at === 'after')
+              .map((lesson) => (
+                <LessonLine key={lesson.lesson} lesson={lesson} large />
+              ))}
             {readRun(run).clampsOffAtMs === null && <TellMe runId={run.id} button={big} />}
             <CouponLine run={run} />
           </>

@@ -1,5 +1,5 @@
 import { promiseOf } from '@lean-clasp/core/bench';
-import type { RunDocument, RunEvent, RunHead, RunRecord } from '@lean-clasp/core/formats';
+import type { RunDocument, RunEvent, RunHead, RunPromise, RunRecord } from '@lean-clasp/core/formats';
 import type { Plan } from '@lean-clasp/core/plan';
 import { readRun } from '@lean-clasp/core/runs';
 import { nanoid } from '@reduxjs/toolkit';
@@ -10,6 +10,7 @@ import { keepBeside, readKept } from '../keeping/keep-beside';
 import type { KeptRun } from '../keeping/kept';
 import { runRefused } from '../keeping/keeping-slice';
 import { mayPass } from '../keeping/retry';
+import { whenNow } from '../lessons/when-now';
 import type { BenchKit } from './bench-kit';
 import { runClock } from './run-clock';
 import { eventNoted, eventsHeard, eventsTaken, runBegun, runJoined } from './runs-slice';
@@ -23,6 +24,7 @@ export function beginRun(
   plan: Plan,
   kit: BenchKit,
   session: number,
+  known: Partial<Pick<RunPromise, 'likely' | 'people'>> = {},
 ): AppThunk<string> {
   return (dispatch) => {
     const head: RunHead = {
@@ -36,7 +38,7 @@ export function beginRun(
       piece: 0,
       startedAtMs: runClock.now(),
       script: kit.script,
-      promise: promiseOf(plan, session),
+      promise: { ...promiseOf(plan, session, whenNow(plan.shop, runClock.now())), ...known },
     };
     dispatch(runBegun({ run: { ...head, events: [] }, known: false, unsent: [] }));
     kits.set(head.id, kit);

@@ -1,4 +1,5 @@
 import { type Finding, finding } from '../findings';
+import { lessonFinding, lessonsBearing, saidOf, type When } from '../lessons';
 import { bottlesOf, operationsOf, type Plan } from '../plan';
 
 /** Glue this near to the coldest it bonds at is in question, °C [judgement]. */
@@ -7,11 +8,11 @@ const NEAR_COLD_C = 4;
 const WARNS = ({ severity }: Finding): boolean => severity === 'warns';
 
 /**
- * What must be so before the first bead of a session: of any glue-up, of this kind, this glue and this air, and what the plan warns of.
- * Each stands with its reason.
- * @param today ISO date by which bottles age; null where nobody knows.
+ * What must be so before the first bead of a session: of any glue-up, of this kind, this glue and this air, what the plan warns of, and
+ * lessons that it calls to mind. Each stands with its reason.
+ * @param when by which bottles age and the day ends; null where nobody knows.
  */
-export function preflight(plan: Plan, session: number, today: string | null): Finding[] {
+export function preflight(plan: Plan, session: number, when: When): Finding[] {
   const ordered = plan.order?.sessions[session];
   if (ordered === undefined) return [];
   const joints = plan.joints.filter(({ facts }) => ordered.joints.includes(facts.joint.id));
@@ -23,9 +24,10 @@ export function preflight(plan: Plan, session: number, today: string | null): Fi
     finding('ready-unreachable', 'informs'),
     finding('ready-marked', 'informs'),
     ...before.map(({ instruction }) => instruction),
-    ...glueChecks(plan, today),
+    ...glueChecks(plan, when.today),
     ...airChecks(plan, joints),
     ...plan.findings.filter(WARNS),
+    ...lessonsBearing(plan, when).map((lesson) => lessonFinding(saidOf(lesson))),
     finding('ready-hour', 'informs', { workMin: ordered.workMin }),
   ];
 }

@@ -1,8 +1,13 @@
-import type { RunPromise } from '../formats';
-import { leastOf, ON_A_ROLL, type Plan, slowestOf } from '../plan';
+import type { RunJob, RunPromise } from '../formats';
+import { lessonsBearing, saidOf, SOME_DAY, type Traits, traitsOf, type When } from '../lessons';
+import { leastOf, ON_A_ROLL, type Plan, type PlannedJoint, slowestOf } from '../plan';
+import { ASPECTS } from '../verdicts';
 
-/** What a session of a plan promises, frozen when a run begins. Release times are those of its joint that takes longest. */
-export function promiseOf(plan: Plan, session = 0): RunPromise {
+/**
+ * What a session of a plan promises, frozen when a run begins. Release times are those of its joint that takes longest.
+ * @param when by which bottles age and lessons come back; left out where nobody knows.
+ */
+export function promiseOf(plan: Plan, session = 0, when: When = SOME_DAY): RunPromise {
   const ordered = plan.order?.sessions[session];
   const joints =
     ordered === undefined
@@ -24,6 +29,31 @@ export function promiseOf(plan: Plan, session = 0): RunPromise {
     flatMm: plan.verdicts.flat.figure,
     clampMin,
     machineMin,
+    verdicts: ASPECTS.map((aspect) => {
+      const { state, figure } = plan.verdicts[aspect];
+      return { aspect, state, figure };
+    }),
+    job: jobOf(plan, joints, traitsOf(plan, when)),
+    lessons: lessonsBearing(plan, when).map(saidOf),
+  };
+}
+
+/** What later looks at the cause of something go by. */
+function jobOf(plan: Plan, joints: readonly PlannedJoint[], traits: Traits): RunJob {
+  const glued = joints.filter(({ facts }) => facts.gluedMm2 > 0);
+  const read = glued.flatMap(({ gap }) => (gap === null ? [] : [Math.abs(gap.gapMm)]));
+  const pressed = plan.pulls.filter(({ seats }) => !seats);
+  return {
+    template: plan.build.template,
+    method: plan.build.glue.method,
+    gluedM2: glued.reduce((sum, { facts }) => sum + facts.gluedMm2, 0) / 1e6,
+    glueG: glued.reduce((sum, { spread }) => sum + spread.massG, 0),
+    gapMm: read.length === 0 ? null : Math.max(...read),
+    mcPct: [Math.min(...plan.partMcPct), Math.max(...plan.partMcPct)],
+    endGrainPct: traits.amount('end-grain-pct') ?? 0,
+    bottlePct: traits.amount('bottle-age-pct'),
+    wantedMPa: Math.max(0, ...pressed.map(({ wanted }) => wanted.lowMPa)),
+    mostMPa: Math.max(0, ...pressed.map(({ reachMPa }) => reachMPa)),
   };
 }
 

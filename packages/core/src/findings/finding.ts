@@ -11,6 +11,7 @@ import type { PlacingValues, PullTighteningValues, RowTighteningValues } from '.
 import type { CauseValues, PullValues, RowValues } from './causes';
 import type { ChangeValues, PullChangeValues, RowChangeValues } from './changes';
 import type { KindValues } from './kinds';
+import type { LessonValues } from './lessons';
 import type { None } from './none';
 import type { SumValues } from './sums';
 import type { WorkingValues } from './workings';
@@ -41,6 +42,7 @@ export interface FindingValues
     TroubleValues,
     CorrectionValues,
     KindValues,
+    LessonValues,
     WorkingValues,
     SumValues {}
 

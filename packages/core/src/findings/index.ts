@@ -24,6 +24,7 @@ export {
   type Severity,
 } from './finding';
 export type { KindValues } from './kinds';
+export type { LessonValues } from './lessons';
 export type { None } from './none';
 export type { SumValues } from './sums';
 export type { WorkingValues } from './workings';

@@ -9,6 +9,16 @@ export {
   MOST_READINGS,
   type PulledClamp,
 } from './build-sections';
+export {
+  AMOUNT_TRAITS,
+  type AmountTrait,
+  type Condition,
+  type Lesson,
+  LESSON_MOMENTS,
+  type LessonMoment,
+  WORD_TRAITS,
+  type WordTrait,
+} from './lesson';
 export { MOST_CLAMPS, type PlacedClamp, type RowSection, USUAL_ROW } from './row';
 export {
   type Recheck,
@@ -22,7 +32,6 @@ export {
   type RunEvent,
   RunEventSchema,
   type RunHead,
-  type RunPromise,
   type RunRecord,
   type Script,
   type ScriptOfBefore,
@@ -30,6 +39,7 @@ export {
   STRETCH_LOOKS,
   STRETCH_PLACES,
 } from './run-document';
+export { type LessonSaid, type RunJob, type RunPromise } from './run-promise';
 export {
   type BlockLot,
   type Bottle,

@@ -1,7 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { LIMITS } from '../basics/limits';
 import type { Finding } from '../findings';
-import { ClimateSchema } from './build-sections';
+import { RunPromiseSchema } from './run-promise';
 import { bounded, Id, oneOf, orNull, ShortText, strictObject } from './schema';
 
 /** Wall-clock instant in milliseconds since 1970, as browsers count; nothing was run before 2020 or will be after 2100. */
@@ -21,26 +21,6 @@ export const RunRecordSchema = strictObject({
   /** Widest gap left in any line. */
   widestGapMm: orNull(bounded({ min: 0, max: LIMITS.gapMm.max, unit: 'mm' })),
   note: Type.String({ maxLength: 4000 }),
-});
-
-/** What the plan promised when the run began, so that later edits of the build cannot rewrite history. */
-export const RunPromiseSchema = strictObject({
-  adhesive: ShortText,
-  climate: ClimateSchema,
-  crew: Type.Integer({ minimum: 1, maximum: LIMITS.crew.max }),
-  clamps: Type.Integer({ minimum: 0, maximum: 9999 }),
-  /** How many of which lot of the rack; left out by runs from before. */
-  lots: Type.Optional(
-    Type.Array(strictObject({ rackId: Id, count: Type.Integer({ minimum: 1, maximum: 99 }) }), {
-      maxItems: 60,
-    }),
-  ),
-  handsOnMin: Type.Number({ minimum: 0 }),
-  windowMin: orNull(Type.Number({ minimum: 0 })),
-  lowestMPa: Type.Number({ minimum: 0 }),
-  flatMm: orNull(Type.Number()),
-  clampMin: orNull(Type.Number({ minimum: 0 })),
-  machineMin: orNull(Type.Number({ minimum: 0 })),
 });
 
 /** What can happen at the bench, or to a run afterwards. */
@@ -254,7 +234,6 @@ export type Stretch = Static<typeof StretchSchema>;
 export type Recheck = (typeof RECHECKS)[number];
 export type RecheckFinding = (typeof RECHECK_FINDINGS)[number];
 export type RunRecord = Static<typeof RunRecordSchema>;
-export type RunPromise = Static<typeof RunPromiseSchema>;
 export type RunDocument = Static<typeof RunDocumentSchema>;
 /** A run without what happened. */
 export type RunHead = Omit<RunDocument, 'events'>;

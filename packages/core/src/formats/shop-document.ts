@@ -1,6 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { LIMITS } from '../basics/limits';
 import { ClimateSchema } from './build-sections';
+import { ShopLessonsSchema } from './lesson';
 import { bounded, Id, oneOf, orNull, ShortText, strictObject, wholeBounded } from './schema';
 
 /** A lot of equal clamps on the rack. */
@@ -162,6 +163,8 @@ export const ShopDocumentSchema = strictObject({
   /** Woods and spreading methods beside the catalogues; left out: none. */
   woods: Type.Optional(Type.Array(OwnWoodSchema, { maxItems: 60 })),
   methods: Type.Optional(Type.Array(OwnMethodSchema, { maxItems: 30 })),
+  /** Lessons of its own; left out by shops from before lessons. */
+  lessons: Type.Optional(ShopLessonsSchema),
   bottles: Type.Array(BottleSchema, { maxItems: 60 }),
   /** This person's minutes over the built-in ones: 1.2 is a fifth slower. */
   paceFactor: Type.Number({ minimum: 0.3, maximum: 4 }),

@@ -11,6 +11,7 @@ export {
   shopCalendar,
   type ShopSession,
 } from './dates/shop-calendar';
+export { endGrainOf } from './end-grain';
 export { glueJobOf } from './glue-job';
 export type { ClosingAdvice } from './joints/closing';
 export type { JointNeed, PlannedJoint } from './joints/planned-joint';
@@ -37,6 +38,7 @@ export { checkBuild } from './check-build';
 export { gluedTotals, planBuild, settlePlan } from './plan-build';
 export { type PlanInput, type PlanQuestion, planQuestion } from './plan-input';
 export { clampsElsewhere, suits } from './pulls/placed-on-pull';
+export { isOpposed } from './pulls/opposed';
 export type { PlannedPull } from './pulls/planned-pull';
 export { ON_A_ROLL, placeableLots } from './pulls/take-from-rack';
 export type { CaulPlan } from './row/cauls';

@@ -1,13 +1,8 @@
+import { type Aspect, ASPECTS, type VerdictState } from '../basics/aspects';
 import type { Finding } from '../findings';
 import { clamp } from '../basics/range';
 
-/** The four things a glue-up is judged on, in order of urgency. */
-export const ASPECTS = ['inTime', 'tight', 'square', 'flat'] as const;
-/** One of `ASPECTS`. */
-export type Aspect = (typeof ASPECTS)[number];
-
-/** Good with room, good without room, or not good. */
-export type VerdictState = 'holds' | 'close' | 'fails';
+export { ASPECTS, type Aspect, type VerdictState };
 
 /** What kind of number a figure is, so that an interface can print it in the person's units. */
 export type FigureKind = 'minutes' | 'pressure' | 'force' | 'fine-length';

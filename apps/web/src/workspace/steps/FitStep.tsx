@@ -1,5 +1,6 @@
 import { AssemblyFit } from '../../assembly/AssemblyFit';
 import { Section } from '../../frame/Page';
+import { LessonsOfPlan } from '../../lessons/LessonsOfPlan';
 import { BoardList } from './fit/BoardList';
 import { LineReadings } from './fit/LineReadings';
 import { RowDemands } from './fit/Demands';
@@ -9,7 +10,12 @@ import { RingDirection } from './fit/RingDirection';
 /** Fit: the boards one by one where the person keeps a list of them, else the few answers of the kind and what they come to. */
 export function FitStep() {
   const { build } = useOpenBuild();
-  return build.boards === undefined ? <AssemblyFit /> : <BoardsFit />;
+  return (
+    <>
+      {build.boards === undefined ? <AssemblyFit /> : <BoardsFit />}
+      <LessonsOfPlan />
+    </>
+  );
 }
 
 function BoardsFit() {

@@ -2,8 +2,8 @@ import { gatherList, preflight } from '@lean-clasp/core/bench';
 import type { Plan } from '@lean-clasp/core/plan';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import dayjs from 'dayjs';
 import { useState } from 'react';
+import { whenNow } from '../../lessons/when-now';
 import { Loading } from '../../frame/Loading';
 import { Section } from '../../frame/Page';
 import { Choice } from '../../parts/Choice';
@@ -51,9 +51,9 @@ export function RehearseStep() {
 function Lists({ plan, session }: { readonly plan: Plan; readonly session: number }) {
   const { id } = useOpenBuild();
   const f = useFormat();
-  const today = dayjs(useNow(false)).format('YYYY-MM-DD');
+  const now = useNow(false);
   const { ticked, toggle, clear } = useTicks(session === 0 ? id : `${id}.${session}`);
-  const before = itemsOf(preflight(plan, session, today), f);
+  const before = itemsOf(preflight(plan, session, whenNow(plan.shop, now)), f);
   const gathered = itemsOf(gatherList(plan, session), f);
   const all = [...before, ...gathered].map((item) => item.id);
   return (

@@ -13,7 +13,7 @@ function read(name: string): Begun {
     const kept: unknown = JSON.parse(browserStorage().getItem(keyOf(name)) ?? '{}');
     if (typeof kept !== 'object' || kept === null) return {};
     const recent = ([, at]: [string, unknown]) => typeof at === 'number' && Date.now() - at < FORGOTTEN_MS;
-    return Object.fromEntries(Object.entries(kept).filter(recent)) as Begun;
+    return Object.fromEntries(Object.entries(kept).filter(recent));
   } catch {
     return {};
   }

@@ -30,7 +30,13 @@ function itemId(finding: Finding, before: readonly Finding[]): string {
 }
 
 const nameOf = ({ code, values }: Finding): string =>
-  'kind' in values ? `${code}:${values.kind}` : 'method' in values ? `${code}:${values.method}` : code;
+  code === 'lesson'
+    ? `${code}:${values.lesson}`
+    : 'kind' in values
+      ? `${code}:${values.kind}`
+      : 'method' in values
+        ? `${code}:${values.method}`
+        : code;
 
 /** A list to tick off, each with its reason. */
 export function Ticks({
