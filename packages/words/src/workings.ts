@@ -140,18 +140,33 @@ const EXPLANATIONS: { readonly [Code in keyof WorkingValues]: Explain<WorkingVal
     source:
       'Label times: typical published sheets of the family; your bottle’s label wins. Climate: judgement, shape from physics.',
   }),
-  'how-time-used': ({ line, usedMin, crew, clamps, spreadMin, paceFactor, handsOnMin }) => ({
+  'how-time-used': ({
+    line,
+    usedMin,
+    crew,
+    clamps,
+    spreadMin,
+    handsOnMin,
+    spreadPace,
+    closePace,
+    pressPace,
+    learnedRuns,
+  }) => ({
     title: `Work on ${line}: ${formatClock(usedMin)}`,
     rule: 'Spreading, closing, cauls, clamps and the second pass, each by whoever is free; a joint burns from its first bead until what presses it is at full pull.',
     inputs: [
       ['pairs of hands', String(crew)],
       ['clamps', String(clamps)],
       ['spreading it', formatClock(spreadMin)],
-      ['your pace', `× ${two(paceFactor)}`],
+      ['pace: spreading', `× ${two(spreadPace)}`],
+      ['closing', `× ${two(closePace)}`],
+      ['clamps', `× ${two(pressPace)}`],
       ['whole session', formatClock(handsOnMin)],
     ],
     source:
-      'Minutes for each move: judgement for one practised person. The logbook shows how near they were.',
+      learnedRuns > 0
+        ? `Minutes for each move: judgement for one practised person, at your own pace as learned from ${learnedRuns} glue-ups.`
+        : 'Minutes for each move: judgement for one practised person. The logbook shows how near they were.',
   }),
   'how-target': ({ lowMPa, highMPa, sg }, f) => ({
     title: `Pressure wanted: ${f.pressure(lowMPa)} to ${f.pressure(highMPa)}`,

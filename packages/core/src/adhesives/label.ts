@@ -1,4 +1,4 @@
-import { combineRanges, type Range, subtractRanges } from '../basics/range';
+import { combineRanges, type Range, scaleRange, subtractRanges } from '../basics/range';
 import type { Adhesive } from './adhesive';
 
 /** A figure with two ends as labels print it; one end alone stands for both. */
@@ -76,3 +76,17 @@ function windowsOf(
   const closed = adhesive.closedMin ?? subtractRanges(adhesive.totalMin, adhesive.openMin);
   return { closedMin: closed, totalMin: combineRanges(open ?? adhesive.openMin, closed, (a, b) => a + b) };
 }
+
+/**
+ * A family with its times to full pressure as long as they really turned out at one's own bench: all three by one factor, since it is
+ * one film that dries. Source: the log, see learning.
+ */
+export const asLearned = (adhesive: Adhesive, factor: number): Adhesive =>
+  factor === 1
+    ? adhesive
+    : {
+        ...adhesive,
+        openMin: scaleRange(adhesive.openMin, factor),
+        closedMin: adhesive.closedMin === null ? null : scaleRange(adhesive.closedMin, factor),
+        totalMin: scaleRange(adhesive.totalMin, factor),
+      };

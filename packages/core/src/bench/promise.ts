@@ -1,6 +1,6 @@
-import type { RunJob, RunPromise } from '../formats';
+import { type RunJob, type RunPromise, WORKS } from '../formats';
 import { lessonsBearing, saidOf, SOME_DAY, type Traits, traitsOf, type When } from '../lessons';
-import { leastOf, ON_A_ROLL, type Plan, type PlannedJoint, slowestOf } from '../plan';
+import { leastOf, ON_A_ROLL, type Plan, paceOf, type PlannedJoint, slowestOf } from '../plan';
 import { ASPECTS } from '../verdicts';
 
 /**
@@ -33,8 +33,25 @@ export function promiseOf(plan: Plan, session = 0, when: When = SOME_DAY): RunPr
       const { state, figure } = plan.verdicts[aspect];
       return { aspect, state, figure };
     }),
+    paces: WORKS.map((work) => ({ work, factor: paceOf(plan.shop)(work, plan.build.glue.method) })),
+    window: windowOf(plan, joints),
     job: jobOf(plan, joints, traitsOf(plan, when)),
     lessons: lessonsBearing(plan, when).map(saidOf),
+  };
+}
+
+/** How long the plan takes the times of its glue to be: the likely end of each over the one that fuses go by. */
+function windowOf({ shop, adhesive }: Plan, joints: readonly PlannedJoint[]): RunPromise['window'] {
+  const known = shop.learned?.windows.find((each) => each.adhesive === adhesive.id);
+  const ratio = (name: 'openMin' | 'closedMin' | 'totalMin'): number => {
+    const range = joints.flatMap(({ window }) => window[name] ?? [])[0];
+    return range === undefined || range.low === 0 ? 1 : range.likely / range.low;
+  };
+  return {
+    factor: known?.factor ?? 1,
+    open: ratio('openMin'),
+    closed: ratio('closedMin'),
+    total: ratio('totalMin'),
   };
 }
 

@@ -2,3 +2,4 @@ export { type DemoBuild, wagonBuilds } from './wagon';
 export { pastAir } from './past-air';
 export { DEMO_SHOP } from './shop';
 export { pastRuns, stageFloor } from './stage-floor';
+export { type Day, type Telling, type Truth, withEvents, type Worked, workedBy } from './woodworker';

@@ -1,5 +1,7 @@
-/** Lessons that come back. */
+/** Lessons that come back, and what the log has taught. */
 export interface LessonValues {
+  /** What came out at this bench before: as a rule, and in one of ten at the worst. */
+  'comes-out': { typicalMm: number; poorMm: number; runs: number };
   /** Words of the library are looked up by the id; a shop's own come with it. */
   lesson: { lesson: string; title: string; change: string };
 }

@@ -43,7 +43,11 @@ export interface WorkingValues {
     crew: number;
     clamps: number;
     spreadMin: number;
-    paceFactor: number;
+    spreadPace: number;
+    closePace: number;
+    pressPace: number;
+    /** Glue-ups of the log that the pace was learned from; 0 where it is the shop's general one. */
+    learnedRuns: number;
     handsOnMin: number;
   };
   'how-target': { lowMPa: number; highMPa: number; sg: number };

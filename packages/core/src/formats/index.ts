@@ -9,6 +9,7 @@ export {
   MOST_READINGS,
   type PulledClamp,
 } from './build-sections';
+export { type Learned, type Measure, MEASURES, NOTHING_LEARNED, type Work, WORKS } from './learned';
 export {
   AMOUNT_TRAITS,
   type AmountTrait,
@@ -21,6 +22,8 @@ export {
 } from './lesson';
 export { MOST_CLAMPS, type PlacedClamp, type RowSection, USUAL_ROW } from './row';
 export {
+  CLOSED_AS,
+  type ClosedAs,
   type Recheck,
   RECHECK_FINDINGS,
   type RecheckFinding,

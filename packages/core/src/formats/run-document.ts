@@ -67,6 +67,9 @@ const StretchSchema = strictObject({
   gapMm: orNull(bounded({ min: 0, max: LIMITS.gapMm.max, unit: 'mm' })),
 });
 
+/** How glue was when a joint was closed: wet and sliding, tacky, or skinned over. */
+export const CLOSED_AS = ['wet', 'tacky', 'skinned'] as const;
+
 /** When a glued piece is looked at once more. */
 export const RECHECKS = ['week', 'season'] as const;
 /** What is found then; the last ends the asking where the piece is out of reach. */
@@ -76,6 +79,8 @@ export const RECHECK_FINDINGS = ['sound', 'line-shows', 'opened', 'moved', 'out-
 const AFTERWARDS = {
   /** Stretches of the joint that the event names, all of them: those noted before are gone. */
   stretches: Type.Optional(Type.Array(StretchSchema, { maxItems: 12 })),
+  /** How the glue was when the joint that the event names was closed. */
+  closed: Type.Optional(oneOf(CLOSED_AS)),
   /** A pair of offcuts glued along, and how much of the break was in the wood once it was broken, per cent; null before. */
   coupon: Type.Optional(strictObject({ woodFailurePct: orNull(bounded({ min: 0, max: 100, unit: '%' })) })),
   /** A picture by its id; `gone` takes it out of the record. */
@@ -231,6 +236,7 @@ export const RunDocumentSchema = strictObject({
 
 export type RunEvent = Static<typeof RunEventSchema>;
 export type Stretch = Static<typeof StretchSchema>;
+export type ClosedAs = (typeof CLOSED_AS)[number];
 export type Recheck = (typeof RECHECKS)[number];
 export type RecheckFinding = (typeof RECHECK_FINDINGS)[number];
 export type RunRecord = Static<typeof RunRecordSchema>;

@@ -2,6 +2,7 @@ import { type Static, Type } from '@sinclair/typebox';
 import { ASPECTS, STATES } from '../basics/aspects';
 import { LIMITS } from '../basics/limits';
 import { ClimateSchema } from './build-sections';
+import { WORKS } from './learned';
 import { LESSON_MOMENTS } from './lesson';
 import { Id, oneOf, orNull, ShortText, strictObject } from './schema';
 
@@ -60,6 +61,10 @@ export const RunPromiseSchema = strictObject({
       },
     ),
   ),
+  /** Pace of each work that its minutes were planned by, over the built-in one. */
+  paces: Type.Optional(Type.Array(strictObject({ work: oneOf(WORKS), factor: Amount }), { maxItems: 20 })),
+  /** Open time of the plan over the catalogue's, and the likely end of each window over the unfavourable one that fuses go by. */
+  window: Type.Optional(strictObject({ factor: Amount, open: Amount, closed: Amount, total: Amount })),
   /** How likely every window was to hold; null where it was not worked out. */
   likely: Type.Optional(orNull(Share)),
   job: Type.Optional(JobSchema),

@@ -1,6 +1,7 @@
 import { type Static, Type } from '@sinclair/typebox';
 import { LIMITS } from '../basics/limits';
 import { ClimateSchema } from './build-sections';
+import { LearnedSchema } from './learned';
 import { ShopLessonsSchema } from './lesson';
 import { bounded, Id, oneOf, orNull, ShortText, strictObject, wholeBounded } from './schema';
 
@@ -166,6 +167,8 @@ export const ShopDocumentSchema = strictObject({
   /** Lessons of its own; left out by shops from before lessons. */
   lessons: Type.Optional(ShopLessonsSchema),
   bottles: Type.Array(BottleSchema, { maxItems: 60 }),
+  /** What the log has taught; left out by shops from before learning. */
+  learned: Type.Optional(LearnedSchema),
   /** This person's minutes over the built-in ones: 1.2 is a fifth slower. */
   paceFactor: Type.Number({ minimum: 0.3, maximum: 4 }),
 });

@@ -21,6 +21,7 @@ export type { Arranged } from './order/arranged';
 export { type Likelihood, likelihoodOf } from './order/likelihood';
 export { fuseOf, holdsFuse, type PlannedFuse } from './order/fuses';
 export { operationsOf } from './order/operations';
+export { paceOf } from './order/paces';
 export { isLater, type PlannedOperation } from './order/planned-operation';
 export type { Order, OrderedSession } from './order/ordered-sessions';
 export type { Plan, PlanParts } from './plan';

@@ -1,14 +1,16 @@
-import { type Adhesive, findAdhesive, listAdhesives, withLabel } from '../adhesives';
+import { type Adhesive, asLearned, findAdhesive, listAdhesives, withLabel } from '../adhesives';
 import type { ShelfBottle } from '../choice';
 import type { ShopDocument } from '../formats';
 
 /**
- * A family as the person's own bottle describes it: the first bottle on the shelf whose label was typed in.
+ * A family as the person's own bottle describes it: the first bottle on the shelf whose label was typed in. What a label leaves open
+ * goes by what the log has taught.
  * @throws InputError `unknown-id`.
  */
 export function adhesiveOf(id: string, shop: ShopDocument, field = 'adhesive'): Adhesive {
   const labelled = shop.bottles.find(({ adhesive, label }) => adhesive === id && label !== undefined);
-  return withLabel(findAdhesive(id, field), labelled?.label ?? null);
+  const learned = shop.learned?.windows.find(({ adhesive }) => adhesive === id);
+  return withLabel(asLearned(findAdhesive(id, field), learned?.factor ?? 1), labelled?.label ?? null);
 }
 
 /** All families, each by the person's own label where there is one. */

@@ -13,5 +13,5 @@ export {
   solveSequence,
 } from './solve-sequence';
 export type { ImpossibleCode } from './reasons';
-export { scatterFrom } from './scatter';
+export { logNormal, scatterFrom } from './scatter';
 export { DIRECTION_NAMES, leaves, opposite, seenFromOther, waysOut, type WaysOut } from './ways-out';

@@ -8,3 +8,11 @@ export function scatterFrom(seed: number): () => number {
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
   };
 }
+
+/** A factor with mean 1 and the given spread. */
+export function logNormal(random: () => number, cv: number): number {
+  const variance = Math.log(1 + cv * cv);
+  // Box and Muller's transform; 1 − random keeps the logarithm finite.
+  const normal = Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  return Math.exp(Math.sqrt(variance) * normal - variance / 2);
+}

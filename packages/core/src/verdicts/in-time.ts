@@ -1,5 +1,6 @@
 import { COLD_REFUSALS } from '../adhesives';
 import { finding } from '../findings';
+import { paceOf } from '../plan/order/paces';
 import type { PlanParts } from '../plan/plan';
 import { atRest, type Judged } from './judged';
 
@@ -103,7 +104,10 @@ function workings(
       spreadMin: planned.spread.minutes,
       handsOnMin,
       clamps: pulls.reduce((sum, { taken }) => sum + taken.reduce((all, { count }) => all + count, 0), 0),
-      paceFactor: shop.paceFactor,
+      spreadPace: paceOf(shop)('spread', planned.method.id),
+      closePace: paceOf(shop)('close'),
+      pressPace: paceOf(shop)('press'),
+      learnedRuns: Math.max(0, ...(shop.learned?.pace ?? []).map(({ runs }) => runs)),
     }),
   ];
 }

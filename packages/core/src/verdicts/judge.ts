@@ -1,3 +1,4 @@
+import type { Measure } from '../formats';
 import type { PlanParts } from '../plan/plan';
 import type { RowInPlan } from '../plan/row/row-plan';
 import { finding, ofCode } from '../findings';
@@ -18,12 +19,29 @@ export function judge(parts: PlanParts): Readonly<Record<Aspect, Verdict>> {
   return {
     inTime: verdict('inTime', 'minutes', 'at-least', inTime(parts)),
     tight: judgeTight(parts),
-    square:
+    square: asItComesOut(
+      parts,
+      'square',
       row === null || row.panel.outlined
         ? verdict('square', 'fine-length', 'at-most', square(parts))
         : judgeRowSquare(row),
-    flat: row === null ? verdict('flat', 'fine-length', 'at-most', flat(parts)) : judgeRowFlat(row),
+    ),
+    flat: asItComesOut(
+      parts,
+      'flat',
+      row === null ? verdict('flat', 'fine-length', 'at-most', flat(parts)) : judgeRowFlat(row),
+    ),
   };
+}
+
+/** What holds by the plan and has come out worse at this bench, one time in ten, is close. */
+function asItComesOut({ build, shop }: PlanParts, measure: Measure, judged: Verdict): Verdict {
+  const known = shop.learned?.reached.find(
+    (each) => each.measure === measure && each.template === build.template,
+  );
+  if (known === undefined || judged.state !== 'holds' || known.poorMm <= judged.against) return judged;
+  const { typicalMm, poorMm, runs } = known;
+  return { ...judged, state: 'close', cause: finding('comes-out', 'warns', { typicalMm, poorMm, runs }) };
 }
 
 /** *Tight* alone, which is judged anew once clamps are in their places. */

@@ -13,6 +13,7 @@ import { PACE } from '../../sequence';
 import { glueJobOf } from '../glue-job';
 import type { PlanParts } from '../plan';
 import { SET_UP_MIN } from '../order/order-problem';
+import { paceOf } from '../order/paces';
 import { ON_A_ROLL } from '../pulls/take-from-rack';
 
 /** Working hours of a shop that has not said its own: weekdays 8 to 17, Saturday 9 to 13 [judgement]. */
@@ -118,7 +119,8 @@ export function batchJobOf(parts: PlanParts, ids: readonly string[], handsOnMin:
     pieces: sets,
     handsOnMin,
     clampMin: clampMinutes(parts),
-    unclampMin: each.reduce((sum, [, count]) => sum + count, 0) * PACE.takeOffClampMin * shop.paceFactor,
+    unclampMin:
+      each.reduce((sum, [, count]) => sum + count, 0) * PACE.takeOffClampMin * paceOf(shop)('press'),
     clampSets: Math.max(
       1,
       Math.min(sets, ...each.map(([lot, count]) => Math.floor((rack.get(lot) ?? 0) / count))),

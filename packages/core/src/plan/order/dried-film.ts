@@ -11,9 +11,11 @@ import type { Draft } from './planned-operation';
  */
 export function driedFilmDrafts(plan: Plan, session: OrderedSession): Draft[] {
   const own = plan.joints.filter(({ facts }) => session.joints.includes(facts.joint.id));
-  const { paceFactor } = workforceOf(plan);
+  const { pace } = workforceOf(plan);
   const dry = coatDriesMin(plan.climate);
-  const coatMin = (paceFactor * own.reduce((sum, { spread }) => sum + spread.minutes, 0)) / DRIED_COATS;
+  const coatMin =
+    own.reduce((sum, { spread, method }) => sum + spread.minutes * pace('spread', method.id), 0) /
+    DRIED_COATS;
   const massG = own.reduce((sum, { spread }) => sum + spread.massG, 0) / DRIED_COATS;
   const base = { clamps: [], hands: [0], asks: null };
   let clock = 0;
@@ -41,7 +43,7 @@ export function driedFilmDrafts(plan: Plan, session: OrderedSession): Draft[] {
     id: `iron:${facts.joint.id}`,
     kind: 'iron',
     joints: [facts.joint.id],
-    ...next(closeMin * paceFactor, i === 0),
+    ...next(closeMin * pace('press'), i === 0),
     instruction: finding('do-iron', 'informs', { line: facts.label, lengthMm: facts.lengthMm }),
   }));
   return [...coats, ...ironed];

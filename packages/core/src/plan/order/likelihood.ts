@@ -1,5 +1,8 @@
-import { scatterFrom, type SessionOperation as Operation } from '../../sequence';
+import { logNormal, scatterFrom, type SessionOperation as Operation } from '../../sequence';
 import type { PlanParts } from '../plan';
+import { passesOf, pressing } from '../pulls/passes';
+import { workforceOf } from './order-problem';
+import { pressSteps } from './press-steps';
 
 /** How likely every window holds, out of simulated runs. */
 export interface Likelihood {
@@ -14,15 +17,16 @@ export interface Likelihood {
 
 /** Runs simulated; enough for an interval of ± 2 %. */
 const RUNS = 2000;
-/** Spread of the minutes of any operation, and of the open time of a glue, as standard deviation over mean. */
-const OPERATION_CV = 0.25;
+/** How much one step differs from another like it, and one day from another, until the log knows better: standard deviation over mean [judgement]. */
+const USUAL_SCATTER = Object.freeze({ stepCv: 0.25, dayCv: 0.1 });
+/** The same of the open time of a glue. */
 const WINDOW_CV = 0.2;
 
 /**
  * Plays the sessions of a plan many times with minutes and windows that vary: log-normal around what is planned,
- * each operation on its own, the windows of a run together, since it is one glue in one air. People keep to the
- * planned order; nobody starts before what is needed is done, and planned pauses are kept.
- * Source: models §8; spreads are defaults until the logbook knows better. Deterministic for a seed.
+ * each step on its own and all of a day together, the windows of a run together, since it is one glue in one air. People keep to the
+ * planned order; nobody starts before what is needed is done, and planned pauses are kept. Where the log has taught how much steps,
+ * days and windows vary, it goes by that. Source: models §8; spreads are defaults until then. Deterministic for a seed.
  * @returns null where the order cannot be made or there is nothing to glue.
  */
 export function likelihoodOf(parts: PlanParts, seed = 1): Likelihood | null {
@@ -30,17 +34,23 @@ export function likelihoodOf(parts: PlanParts, seed = 1): Likelihood | null {
   if (order === null || order.impossible || joints.length === 0) return null;
   const random = scatterFrom(seed);
   const windows = new Map(joints.map(({ facts, window }) => [facts.joint.id, window]));
+  const { learned } = parts.shop;
+  const { stepCv, dayCv } = learned?.scatter ?? USUAL_SCATTER;
+  const windowCv = learned?.windows.find(({ adhesive }) => adhesive === parts.adhesive.id)?.cv ?? WINDOW_CV;
   const sessions = order.sessions.map(({ operations }) => ({
-    works: playable(operations),
+    works: playable(operations, (joints) => movesIn(parts, joints)),
     fuses: fusesOf(operations, windows),
   }));
   const failed = new Map<string, number>();
   let held = 0;
   for (let run = 0; run < RUNS; run += 1) {
-    const stretch = logNormal(random, WINDOW_CV);
+    const stretch = logNormal(random, windowCv);
     let all = true;
     for (const session of sessions) {
-      for (const joint of lateJoints(session, stretch, random)) {
+      const day = logNormal(random, dayCv);
+      const minutes = ({ operation, moves }: Playable) =>
+        (operation.endMin - operation.startMin) * day * lasting(moves, () => logNormal(random, stepCv));
+      for (const joint of lateJoints(session, stretch, minutes)) {
         failed.set(joint, (failed.get(joint) ?? 0) + 1);
         all = false;
       }
@@ -57,14 +67,59 @@ export function likelihoodOf(parts: PlanParts, seed = 1): Likelihood | null {
   };
 }
 
+/** A move of a pass with clamps: its share of the minutes of the pass, and those that are over before it is begun. */
+interface Move {
+  readonly share: number;
+  readonly after: readonly number[];
+}
+
+const ONE_MOVE: readonly Move[] = [{ share: 1, after: [] }];
+/** Moves nearer than this in time follow each other, min. */
+const SAME_MIN = 1e-9;
+
+/** What a pass with clamps is made of, pull after pull, as it is done at the bench; one move where nothing presses. */
+function movesIn(parts: PlanParts, joints: readonly string[]): Move[] {
+  const pass = passesOf(parts.pulls).find((each) => each.joints.some((joint) => joints.includes(joint)));
+  let fromMin = 0;
+  const steps = pressing(pass ?? { joints: [], pulls: [] }, joints).flatMap((pull) => {
+    const own = pressSteps(pull, parts.row, workforceOf(parts));
+    const laid = own.steps.map(({ startMin, endMin }) => ({
+      startMin: fromMin + startMin,
+      endMin: fromMin + endMin,
+    }));
+    fromMin += own.minutes;
+    return laid;
+  });
+  if (fromMin === 0) return [...ONE_MOVE];
+  return steps.map(({ startMin, endMin }) => ({
+    share: (endMin - startMin) / fromMin,
+    after: steps.flatMap((earlier, k) => (earlier.endMin <= startMin + SAME_MIN ? [k] : [])),
+  }));
+}
+
+/** How long moves take together, as a share of what is planned, each scattering on its own. */
+function lasting(moves: readonly Move[], scattered: () => number): number {
+  const ends: number[] = [];
+  for (const { share, after } of moves) {
+    const start = after.reduce((latest, k) => Math.max(latest, ends[k] ?? 0), 0);
+    ends.push(start + share * scattered());
+  }
+  return Math.max(...ends);
+}
+
 /** An operation with those that must end before it, and the pause planned after the last of its hands. */
 interface Playable {
   readonly operation: Operation;
   readonly needs: readonly number[];
   readonly pauseMin: number;
+  /** What it is made of, each move varying on its own. */
+  readonly moves: readonly Move[];
 }
 
-function playable(operations: readonly Operation[]): Playable[] {
+function playable(
+  operations: readonly Operation[],
+  movesOf: (joints: readonly string[]) => readonly Move[],
+): Playable[] {
   return operations.map((operation, i) => {
     const earlier = operations.slice(0, i).map((other, k) => ({ other, k }));
     const sameHands = earlier.filter(({ other }) =>
@@ -76,7 +131,12 @@ function playable(operations: readonly Operation[]): Playable[] {
         other.endMin <= operation.startMin + 1e-9 &&
         (other.hands.some((hand) => operation.hands.includes(hand)) || comesFirst(other, operation)),
     );
-    return { operation, needs: needs.map(({ k }) => k), pauseMin: Math.max(0, operation.startMin - ended) };
+    return {
+      operation,
+      moves: operation.kind === 'clamp' ? movesOf(operation.joints) : ONE_MOVE,
+      needs: needs.map(({ k }) => k),
+      pauseMin: Math.max(0, operation.startMin - ended),
+    };
   });
 }
 
@@ -124,13 +184,14 @@ function fusesOf(
 function lateJoints(
   { works, fuses }: { readonly works: readonly Playable[]; readonly fuses: readonly Fuse[] },
   stretch: number,
-  random: () => number,
+  minutes: (work: Playable) => number,
 ): string[] {
   const ends: number[] = [];
-  const starts = works.map(({ operation, needs, pauseMin }, i) => {
+  const starts = works.map((work, i) => {
+    const { needs, pauseMin } = work;
     // A pause that only waited for somebody else has passed by the time that is done.
     const start = needs.length === 0 ? pauseMin : Math.max(...needs.map((k) => ends[k] ?? 0));
-    ends[i] = start + (operation.endMin - operation.startMin) * logNormal(random, OPERATION_CV);
+    ends[i] = start + minutes(work);
     return start;
   });
   return fuses
@@ -145,14 +206,6 @@ function lateJoints(
       );
     })
     .map(({ joint }) => joint);
-}
-
-/** A factor with mean 1 and the given spread. */
-function logNormal(random: () => number, cv: number): number {
-  const variance = Math.log(1 + cv * cv);
-  // Box and Muller's transform; 1 − random keeps the logarithm finite.
-  const normal = Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-  return Math.exp(Math.sqrt(variance) * normal - variance / 2);
 }
 
 /** 95 % confidence interval of a share (Wilson's score). */

@@ -21,7 +21,7 @@ interface Task {
  */
 export function lineByLine(job: OrderJob, groups: readonly (readonly PlannedJoint[])[]): OrderedSession {
   const own = groups.flat();
-  const { paceFactor, crew } = workforceOf(job);
+  const { pace, crew } = workforceOf(job);
   const free = Array.from({ length: crew }, () => 0);
   const spreadAt: number[] = [];
   const closedAt: number[] = [];
@@ -38,10 +38,10 @@ export function lineByLine(job: OrderJob, groups: readonly (readonly PlannedJoin
     return endMin;
   };
   groups.forEach((group, i) => {
-    for (const { facts, spread } of group) {
+    for (const { facts, spread, method } of group) {
       spreadAt[i] = run({
         operation: { kind: 'spread', joints: [facts.joint.id] },
-        minutes: spread.minutes * paceFactor,
+        minutes: spread.minutes * pace('spread', method.id),
         hands: 1,
         // Spreading further ahead than one closing only burns open time.
         notBefore: () => closedAt[i - 2] ?? 0,
@@ -49,7 +49,7 @@ export function lineByLine(job: OrderJob, groups: readonly (readonly PlannedJoin
     }
     closedAt[i] = run({
       operation: { kind: 'close', joints: group.map(({ facts }) => facts.joint.id) },
-      minutes: Math.max(...group.map(({ closeMin }) => closeMin)) * paceFactor,
+      minutes: Math.max(...group.map(({ closeMin }) => closeMin)) * pace('close'),
       hands: Math.max(...group.map(({ closeHands }) => closeHands)),
       notBefore: () => Math.max(spreadAt[i] ?? 0, closedAt[i - 1] ?? 0),
     });
@@ -81,7 +81,7 @@ export function lineByLine(job: OrderJob, groups: readonly (readonly PlannedJoin
       .filter(({ kind }) => kind === 'close')
       .map(({ joints, startMin }) => ({ joints, startMin })),
     dryJig: null,
-    workMin: handsOnMin + PACE.checkMin * paceFactor,
+    workMin: handsOnMin + PACE.checkMin * pace('check'),
   };
 }
 

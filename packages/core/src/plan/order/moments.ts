@@ -10,6 +10,7 @@ import type { Plan, PlanParts } from '../plan';
 import { CORNERS, CORNERS_MIN, cornersOf } from '../squeeze/corners-down';
 import { workforceOf } from './order-problem';
 import type { OrderedSession } from './ordered-sessions';
+import { paceOf } from './paces';
 import type { Draft } from './planned-operation';
 
 /** Metres of joint scraped, wiped or peeled in a minute [judgement]. */
@@ -27,7 +28,7 @@ export function cornersDraft(plan: Plan, fromMin: number): Draft[] {
       clamps: [],
       hands: [0],
       startMin: fromMin,
-      endMin: fromMin + CORNERS_MIN * plan.shop.paceFactor,
+      endMin: fromMin + CORNERS_MIN * paceOf(plan.shop)('press'),
       wait: null,
       asks: null,
       instruction: finding('do-corners-down', 'informs', {
@@ -41,12 +42,12 @@ export function cornersDraft(plan: Plan, fromMin: number): Draft[] {
 
 /** What is read once everything is at full pull, while it still moves: from that minute of the session on. */
 export function checksOf(plan: Plan, session: OrderedSession, fromMin: number): Draft[] {
-  const { paceFactor } = plan.shop;
+  const pace = paceOf(plan.shop);
   const looks = ritualOf(plan.build.template).pulled;
   const whole = looks.reduce((sum, { minutes }) => sum + minutes, 0);
   let startMin = fromMin;
   return looks.map(({ minutes, check }) => {
-    const endMin = startMin + (minutes / whole) * PACE.checkMin * paceFactor;
+    const endMin = startMin + (minutes / whole) * PACE.checkMin * pace('check');
     const draft: Draft = {
       id: `check:${check}`,
       kind: 'check',
@@ -85,8 +86,8 @@ export function secondSqueezeOf(
   const { joints, shop, build, times } = parts;
   const clamps = drawnAgain(parts).length;
   if (clamps === 0) return null;
-  const { crew, paceFactor } = workforceOf({ build, shop });
-  const takesMin = Math.ceil(clamps / crew) * PACE.tightenClampMin * paceFactor;
+  const { crew, pace } = workforceOf({ build, shop });
+  const takesMin = Math.ceil(clamps / crew) * PACE.tightenClampMin * pace('tighten');
   const closedMin = session.handsOnMin;
   const latestMin = Math.min(
     ...joints.flatMap(({ facts, window: { totalMin } }, i) =>
@@ -175,7 +176,7 @@ function cleaningDrafts(plan: Plan, session: OrderedSession, fromMin: number): D
       clamps: [],
       hands: [0],
       startMin: fromMin,
-      endMin: fromMin + waitMin + (lengthM / CLEANED_M_PER_MIN) * plan.shop.paceFactor,
+      endMin: fromMin + waitMin + (lengthM / CLEANED_M_PER_MIN) * paceOf(plan.shop)('check'),
       wait: waitMin === 0 ? null : { min: waitMin, until: 'rubbery' },
       asks: null,
       instruction: finding(`do-clean-${method}`, 'informs', {

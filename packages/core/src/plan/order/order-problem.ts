@@ -11,6 +11,7 @@ import {
 import { DIRECTIONS, reach, solidPoints, type Vec3 } from '../../solids';
 import type { PlannedJoint } from '../joints/planned-joint';
 import type { PlanParts } from '../plan';
+import { paceOf } from './paces';
 import { pressSteps, type Workforce } from './press-steps';
 import { passesOf } from '../pulls/passes';
 import type { TakenLot } from '../pulls/placed-on-pull';
@@ -26,7 +27,7 @@ export type OrderJob = Pick<PlanParts, 'facts' | 'joints' | 'pulls' | 'row' | 'b
 
 /** Hands, their pace, and whether clamps are laid out beforehand, which is the rule unless a build says no. */
 export function workforceOf({ build, shop }: Pick<PlanParts, 'build' | 'shop'>): Workforce {
-  return { crew: build.crew, paceFactor: shop.paceFactor, preSet: build.preSet ?? true };
+  return { crew: build.crew, pace: paceOf(shop), preSet: build.preSet ?? true };
 }
 
 /**
@@ -44,7 +45,7 @@ const NO_WINDOW_MIN = 1e6;
 
 /** The same, with windows that hold everything where the glue has none in this air. */
 export function orderProblemAnyhow({ facts, joints, pulls, row, build, shop }: OrderJob): SequenceProblem {
-  const { paceFactor } = shop;
+  const pace = paceOf(shop);
   const { crew } = build;
   const least = (name: 'openMin' | 'closedMin' | 'totalMin') =>
     Math.min(...joints.map(({ window }) => window[name]?.low ?? -Infinity));
@@ -57,12 +58,12 @@ export function orderProblemAnyhow({ facts, joints, pulls, row, build, shop }: O
   const parts = [...new Set(ids)];
   return {
     parts: parts.length,
-    joints: joints.map(({ facts: { joint, release }, spread, closeMin, closeHands }) => ({
+    joints: joints.map(({ facts: { joint, release }, spread, method, closeMin, closeHands }) => ({
       id: joint.id,
       a: parts.indexOf(joint.a),
       b: parts.indexOf(joint.b),
-      spreadMin: spread.minutes * paceFactor,
-      closeMin: closeMin * paceFactor,
+      spreadMin: spread.minutes * pace('spread', method.id),
+      closeMin: closeMin * pace('close'),
       hands: closeHands,
       // Parts that do not touch hold each other nowhere.
       ways: waysOut(release.length > 0 ? release : ['any']),

@@ -10,6 +10,7 @@ import type { PlannedJoint } from '../joints/planned-joint';
 import type { JointTimes } from './joint-times';
 import { lineByLine } from './line-by-line';
 import type { OrderJob } from './order-problem';
+import { paceOf } from './paces';
 import { partByPart } from './part-by-part';
 import { sessionIndexes } from './session-indexes';
 import type { DryJig, Order, OrderedSession } from './ordered-sessions';
@@ -56,7 +57,7 @@ export function orderOfPlans(
   plans: readonly SessionPlan[],
   jigs: readonly (DryJig | null)[] = [],
 ): Order {
-  const check = PACE.checkMin * job.shop.paceFactor;
+  const check = PACE.checkMin * paceOf(job.shop)('check');
   const laid = plans.map((session, i): OrderedSession => {
     const named = sessionOf(problem, session);
     const jig = jigs[i] ?? null;
@@ -113,7 +114,8 @@ function dryJigs(
   return sessions.map((_, i) => {
     const later = sessions.slice(i + 1).flat();
     if (later.length === 0) return null;
-    const minutes = later.reduce((sum, joint) => sum + (joints[joint]?.closeMin ?? 0), 0) * shop.paceFactor;
+    const minutes =
+      later.reduce((sum, joint) => sum + (joints[joint]?.closeMin ?? 0), 0) * paceOf(shop)('close');
     return { joints: later.length, minutes };
   });
 }

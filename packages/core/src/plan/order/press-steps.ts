@@ -1,5 +1,6 @@
 import { centreOutOrder, findClampKind, TURN_N } from '../../clamps';
 import { PACE } from '../../sequence';
+import type { Pace } from './paces';
 import { isOpposed } from '../pulls/opposed';
 import { piecesOf } from '../pulls/pieces';
 import type { PlannedPull } from '../pulls/planned-pull';
@@ -17,7 +18,7 @@ const NOT_TIGHTENED: readonly string[] = [...SNAP_ON, 'weight', 'vacuum', 'elast
 /** Who does it, how fast, and whether clamps are laid out beforehand. */
 export interface Workforce {
   readonly crew: number;
-  readonly paceFactor: number;
+  readonly pace: Pace;
   readonly preSet: boolean;
 }
 
@@ -50,14 +51,14 @@ interface Task extends Pick<PressStep, 'kind' | 'item' | 'count'> {
 export function pressSteps(pull: PlannedPull, row: RowPlan | null, workforce: Workforce): PressSteps {
   if (pull.pull.beforehand === true) return { steps: [], minutes: 0 };
   const own = row !== null && pull.pull.id === ACROSS ? row : null;
-  const { crew, paceFactor } = workforce;
+  const { crew, pace } = workforce;
   const free = Array.from({ length: crew }, () => 0);
   const steps: PressStep[] = [];
   const run = (tasks: readonly Task[], notBefore: number) => {
     for (const { minutes, ...task } of tasks) {
       const hand = free.indexOf(Math.min(...free));
       const startMin = Math.max(free[hand] ?? 0, notBefore);
-      const endMin = startMin + minutes * paceFactor;
+      const endMin = startMin + minutes * pace(task.kind === 'tighten' ? 'tighten' : 'press');
       free[hand] = endMin;
       steps.push({ ...task, hand, startMin, endMin });
     }

@@ -126,7 +126,7 @@ describe('opposed clamps', () => {
 
   it('come on after what goes round, which begins in the middle', () => {
     const { plan, pull } = roundOf(post({ lengthMm: 1400 }), shopWith(bars('a', 12, 1000)));
-    const { steps } = pressSteps(pull.planned, plan.row, { crew: 1, paceFactor: 1, preSet: true });
+    const { steps } = pressSteps(pull.planned, plan.row, { crew: 1, pace: () => 1, preSet: true });
     const kinds = steps.map(({ kind }) => kind);
     expect(kinds.slice(0, 3)).toEqual(['wrap', 'wrap', 'wrap']);
     expect(kinds.slice(3).includes('wrap')).toBe(false);

@@ -1,0 +1,52 @@
+import { type Static, Type } from '@sinclair/typebox';
+import { oneOf, orNull, ShortText, strictObject } from './schema';
+
+/** Kinds of work whose pace is learned apart. */
+export const WORKS = ['spread', 'close', 'press', 'tighten', 'check'] as const;
+/** One of `WORKS`. */
+export type Work = (typeof WORKS)[number];
+
+/** What a shop really reaches, of which it may keep a habit. */
+export const MEASURES = ['square', 'flat'] as const;
+/** One of `MEASURES`. */
+export type Measure = (typeof MEASURES)[number];
+
+const Factor = Type.Number({ minimum: 0.2, maximum: 5 });
+const Cv = Type.Number({ minimum: 0, maximum: 2 });
+/** From how many glue-ups, and when it was taken over. */
+const EVIDENCE = {
+  runs: Type.Integer({ minimum: 0, maximum: 100_000 }),
+  on: Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' }),
+};
+
+/** What the log has taught and the person has taken over; plans go by it and say so. */
+export const LearnedSchema = strictObject({
+  /** Minutes over the built-in ones; an empty method is any. */
+  pace: Type.Array(strictObject({ work: oneOf(WORKS), method: ShortText, factor: Factor, ...EVIDENCE }), {
+    maxItems: 60,
+  }),
+  /** How much one step differs from another like it, and one day from another, as standard deviation over mean. */
+  scatter: orNull(strictObject({ stepCv: Cv, dayCv: Cv, ...EVIDENCE })),
+  /** Open time really had, over the catalogue's, and how much it varies. */
+  windows: Type.Array(strictObject({ adhesive: ShortText, factor: Factor, cv: Cv, ...EVIDENCE }), {
+    maxItems: 40,
+  }),
+  /** What comes out as a rule, and in one of ten at the worst, mm. */
+  reached: Type.Array(
+    strictObject({
+      measure: oneOf(MEASURES),
+      template: Type.String({ minLength: 1, maxLength: 40 }),
+      typicalMm: Type.Number({ minimum: 0, maximum: 1000 }),
+      poorMm: Type.Number({ minimum: 0, maximum: 1000 }),
+      ...EVIDENCE,
+    }),
+    { maxItems: 80 },
+  ),
+  /** What was refused, by its key: it is not put forward again unless it is called back. */
+  refused: Type.Array(Type.String({ minLength: 1, maxLength: 120 }), { maxItems: 200 }),
+});
+
+export type Learned = Static<typeof LearnedSchema>;
+
+/** A shop that has learned nothing yet. */
+export const NOTHING_LEARNED: Learned = { pace: [], scatter: null, windows: [], reached: [], refused: [] };

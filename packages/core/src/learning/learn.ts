@@ -1,0 +1,390 @@
+import {
+  type Learned,
+  type Measure,
+  MEASURES,
+  NOTHING_LEARNED,
+  type ShopDocument,
+  type Work,
+  WORKS,
+} from '../formats';
+import { paceOf } from '../plan';
+import type { RunEvidence } from './run-evidence';
+import { median, robustMean, robustSd, shrunk } from './statistics';
+import { WINDOW_CV, windowFactor } from './window-factor';
+
+/** One glue-up behind something learned, and how much it counted: 0 for one that was spoilt. */
+export interface Behind {
+  readonly runId: string;
+  readonly buildName: string;
+  readonly atMs: number;
+  readonly value: number;
+  readonly weight: number;
+}
+
+/** What it is about. */
+export type Subject =
+  | { readonly kind: 'pace'; readonly work: Work; readonly method: string }
+  | { readonly kind: 'scatter' }
+  | { readonly kind: 'window'; readonly adhesive: string }
+  | { readonly kind: 'reached'; readonly measure: Measure; readonly template: string };
+
+/** Something that the log teaches, with what plans go by now, what it comes to, and how sure that is. */
+export interface Lore {
+  readonly key: string;
+  readonly subject: Subject;
+  /** What plans go by today; null where they go by nothing of the kind. */
+  readonly before: number | null;
+  readonly after: number;
+  /** Ends of the 95 % interval of `after`. */
+  readonly low: number;
+  readonly high: number;
+  /** A second figure: from day to day beside from step to step; the poor end beside the usual. Null where there is none. */
+  readonly second: number | null;
+  readonly runs: number;
+  readonly behind: readonly Behind[];
+  readonly state: 'proposed' | 'in-use' | 'refused' | 'too-little';
+}
+
+/** Fewest glue-ups that teach a pace or a window, what is usual, and how much it scatters. */
+const ENOUGH = { pace: 3, window: 4, scatter: 6, reached: 5 };
+/** A change smaller than this is not worth anybody's attention. */
+const WORTH = 0.05;
+/** Glue-ups of one person differ from day to day by at least so much [judgement]. */
+const LEAST_DAY_SD = 0.08;
+const WIDE = 1.96;
+
+const clamped = (value: number, least: number, most: number): number =>
+  Math.min(most, Math.max(least, value));
+
+/** Everything that some glue-ups teach a shop, whether it is in use, refused, or still to be decided. */
+export function learn(evidence: readonly RunEvidence[], shop: ShopDocument): Lore[] {
+  const learned = shop.learned ?? NOTHING_LEARNED;
+  return [
+    ...paces(evidence, shop, learned),
+    ...scatter(evidence, learned),
+    ...windows(evidence, learned),
+    ...reached(evidence, learned),
+  ];
+}
+
+/** Logarithm of taken over built-in minutes of one work in one run; null where it had none. */
+function workLog({ steps }: RunEvidence, work: Work, person: string | null = null): number | null {
+  const own = steps.filter((step) => step.work === work && (person === null || step.person === person));
+  const sum = (of: 'takenMin' | 'builtInMin') => own.reduce((total, step) => total + step[of], 0);
+  return own.length === 0 ? null : Math.log(sum('takenMin') / sum('builtInMin'));
+}
+
+const valued = (
+  evidence: readonly RunEvidence[],
+  valueOf: (run: RunEvidence) => number | null,
+): { readonly run: RunEvidence; readonly value: number }[] =>
+  evidence.flatMap((run) => {
+    const value = valueOf(run);
+    return value === null ? [] : [{ run, value }];
+  });
+
+/** A pace out of the runs that show it. */
+function paceFrom(own: readonly { readonly run: RunEvidence; readonly value: number }[]) {
+  const found = robustMean(
+    own.map(({ value }) => value),
+    LEAST_DAY_SD,
+  );
+  const known = shrunk(found, LEAST_DAY_SD);
+  return {
+    after: Math.exp(known.mean),
+    low: Math.exp(known.mean - WIDE * known.sd),
+    high: Math.exp(known.mean + WIDE * known.sd),
+    behind: own.map(({ run, value }, i) => behind(run, Math.exp(value), found.weights[i] ?? 0)),
+  };
+}
+
+const behind = ({ runId, buildName, atMs }: RunEvidence, value: number, weight: number): Behind => ({
+  runId,
+  buildName,
+  atMs,
+  value,
+  weight,
+});
+
+function paces(evidence: readonly RunEvidence[], shop: ShopDocument, learned: Learned): Lore[] {
+  const pace = paceOf(shop);
+  return WORKS.flatMap((work) => {
+    const methods = work === 'spread' ? [...new Set(evidence.map(({ method }) => method))] : [''];
+    return methods.flatMap((method): Lore[] => {
+      const own = valued(
+        evidence.filter((run) => method === '' || run.method === method),
+        (run) => workLog(run, work),
+      );
+      if (own.length === 0) return [];
+      const key = `pace:${work}:${method}`;
+      const { after, ...rest } = paceFrom(own);
+      const entry = learned.pace.find((each) => each.work === work && each.method === method);
+      const standing = { key, before: pace(work, method), after, inUse: entry !== undefined };
+      return [
+        {
+          key,
+          subject: { kind: 'pace', work, method },
+          before: standing.before,
+          after,
+          ...rest,
+          second: null,
+          runs: own.length,
+          state: stateOf({ ...standing, ...rest, runs: own.length }, ENOUGH.pace, learned),
+        },
+      ];
+    });
+  });
+}
+
+/** Pace of each person by work, against the built-in one, for those who were named. */
+export interface PersonPace {
+  readonly person: string;
+  readonly work: Work;
+  readonly factor: number;
+  readonly low: number;
+  readonly high: number;
+  readonly runs: number;
+}
+
+/** How fast each of a crew works, as far as it was written down who did what. */
+export function pacesByPerson(evidence: readonly RunEvidence[]): PersonPace[] {
+  const people = [
+    ...new Set(evidence.flatMap(({ steps }) => steps.flatMap(({ person }) => person ?? []))),
+  ].sort();
+  return people.flatMap((person) =>
+    WORKS.flatMap((work): PersonPace[] => {
+      const own = valued(evidence, (run) => workLog(run, work, person));
+      if (own.length < ENOUGH.pace) return [];
+      const { after, low, high } = paceFrom(own);
+      return [{ person, work, factor: after, low, high, runs: own.length }];
+    }),
+  );
+}
+
+/** How much one step differs from another like it, and one day from another. */
+function scatter(evidence: readonly RunEvidence[], learned: Learned): Lore[] {
+  const residuals: number[] = [];
+  const days = evidence.flatMap((run) => {
+    const logs = run.steps.flatMap((step) => {
+      const mean = meanLog(evidence, step.work);
+      return mean === null ? [] : [{ log: step.log - mean, min: step.builtInMin }];
+    });
+    if (logs.length < 3) return [];
+    const middle = median(logs.map(({ log }) => log));
+    residuals.push(...logs.map(({ log }) => log - middle));
+    return [{ run, value: middle, steps: logs.length }];
+  });
+  if (days.length === 0) return [];
+  const stepSd = robustSd(residuals);
+  // What is left of the scatter of days once that of their steps is taken off; a median of n scatters by 1.25/√n.
+  const chance = (1.25 * stepSd) / Math.sqrt(median(days.map(({ steps }) => steps)));
+  const daySd = Math.sqrt(Math.max(0, robustSd(days.map(({ value }) => value)) ** 2 - chance ** 2));
+  const cv = (sd: number) => clamped(Math.sqrt(Math.exp(sd * sd) - 1), 0.02, 2);
+  const after = cv(stepSd);
+  const unsure = after / Math.sqrt(Math.max(2, 2 * residuals.length));
+  const before = learned.scatter?.stepCv ?? null;
+  const rest = { low: after - WIDE * unsure, high: after + WIDE * unsure };
+  const standing = {
+    key: 'scatter',
+    before: before ?? USUAL_STEP_CV,
+    after,
+    inUse: before !== null,
+    ...rest,
+  };
+  return [
+    {
+      key: 'scatter',
+      subject: { kind: 'scatter' },
+      before: standing.before,
+      after,
+      ...rest,
+      second: cv(daySd),
+      runs: days.length,
+      behind: days.map(({ run, value }) => behind(run, Math.exp(value), 1)),
+      state: stateOf({ ...standing, runs: days.length }, ENOUGH.scatter, learned),
+    },
+  ];
+}
+
+/** Scatter of steps that plans go by until the log knows better. */
+const USUAL_STEP_CV = 0.25;
+
+const meanLog = (evidence: readonly RunEvidence[], work: Work): number | null => {
+  const logs = evidence.flatMap(({ steps }) =>
+    steps.flatMap((step) => (step.work === work ? [step.log] : [])),
+  );
+  return logs.length === 0 ? null : median(logs);
+};
+
+function windows(evidence: readonly RunEvidence[], learned: Learned): Lore[] {
+  const families = [...new Set(evidence.flatMap((run) => (run.windows.length > 0 ? [run.adhesive] : [])))];
+  return families.map((adhesive): Lore => {
+    const told = evidence.filter((run) => run.adhesive === adhesive && run.windows.length > 0);
+    const { mean, sd } = windowFactor(told.flatMap((run) => run.windows));
+    const entry = learned.windows.find((each) => each.adhesive === adhesive);
+    const key = `window:${adhesive}`;
+    const after = Math.exp(mean);
+    const rest = { low: Math.exp(mean - WIDE * sd), high: Math.exp(mean + WIDE * sd) };
+    const before = entry?.factor ?? 1;
+    return {
+      key,
+      subject: { kind: 'window', adhesive },
+      before,
+      after,
+      ...rest,
+      second: WINDOW_CV,
+      runs: told.length,
+      behind: told.map((run) => behind(run, Math.max(...run.windows.map(({ share }) => share)), 1)),
+      state: stateOf(
+        { key, before, after, inUse: entry !== undefined, ...rest, runs: told.length },
+        ENOUGH.window,
+        learned,
+      ),
+    };
+  });
+}
+
+/** One of ten is poorer than so many standard deviations above the usual. */
+const POOR = 1.28;
+
+function reached(evidence: readonly RunEvidence[], learned: Learned): Lore[] {
+  const templates = [...new Set(evidence.map(({ template }) => template))];
+  return templates.flatMap((template) =>
+    MEASURES.flatMap((measure): Lore[] => {
+      const own = valued(
+        evidence.filter((run) => run.template === template),
+        (run) => (measure === 'square' ? run.squareMm : run.flatMm),
+      );
+      if (own.length === 0) return [];
+      const values = own.map(({ value }) => value);
+      const typical = median(values);
+      const sd = Math.max(robustSd(values), typical / 4);
+      const unsure = (1.25 * sd) / Math.sqrt(own.length);
+      const entry = learned.reached.find((each) => each.measure === measure && each.template === template);
+      const key = `reached:${measure}:${template}`;
+      const rest = { low: Math.max(0, typical - WIDE * unsure), high: typical + WIDE * unsure };
+      const before = entry?.typicalMm ?? null;
+      return [
+        {
+          key,
+          subject: { kind: 'reached', measure, template },
+          before,
+          after: typical,
+          ...rest,
+          second: typical + POOR * sd,
+          runs: own.length,
+          behind: own.map(({ run, value }) => behind(run, value, 1)),
+          state: stateOf(
+            { key, before, after: typical, inUse: entry !== undefined, ...rest, runs: own.length },
+            ENOUGH.reached,
+            learned,
+          ),
+        },
+      ];
+    }),
+  );
+}
+
+/** Whether something is put forward. What is in use is put forward anew once the log says something else for sure. */
+function stateOf(
+  {
+    key,
+    before,
+    after,
+    low,
+    high,
+    runs,
+    inUse,
+  }: Pick<Lore, 'key' | 'before' | 'after' | 'low' | 'high' | 'runs'> & { readonly inUse: boolean },
+  enough: number,
+  { refused }: Learned,
+): Lore['state'] {
+  if (refused.includes(key)) return 'refused';
+  const differs =
+    before === null || ((before < low || before > high) && Math.abs(Math.log(after / before)) >= WORTH);
+  if (runs >= enough && differs) return 'proposed';
+  return inUse ? 'in-use' : 'too-little';
+}
+
+/** The shop with something taken over. */
+export function accepted(shop: ShopDocument, lore: Lore, on: string): ShopDocument {
+  const before = forgotten(shop, lore).learned ?? NOTHING_LEARNED;
+  const { subject, after, second, runs } = lore;
+  const round = (value: number) => Number(value.toFixed(3));
+  const evidence = { runs, on };
+  const factor = round(clamped(after, 0.2, 5));
+  switch (subject.kind) {
+    case 'pace': {
+      const { work, method } = subject;
+      return {
+        ...shop,
+        learned: { ...before, pace: [...before.pace, { work, method, factor, ...evidence }] },
+      };
+    }
+    case 'scatter':
+      return {
+        ...shop,
+        learned: { ...before, scatter: { stepCv: round(after), dayCv: round(second ?? 0), ...evidence } },
+      };
+    case 'window': {
+      const entry = { adhesive: subject.adhesive, factor, cv: round(second ?? WINDOW_CV), ...evidence };
+      return { ...shop, learned: { ...before, windows: [...before.windows, entry] } };
+    }
+    case 'reached': {
+      const { measure, template } = subject;
+      const entry = {
+        measure,
+        template,
+        typicalMm: round(after),
+        poorMm: round(second ?? after),
+        ...evidence,
+      };
+      return { ...shop, learned: { ...before, reached: [...before.reached, entry] } };
+    }
+  }
+}
+
+/** The shop with something refused: it stays refused, whatever the log says, until it is called back. */
+export function refused(shop: ShopDocument, { key }: Pick<Lore, 'key'>): ShopDocument {
+  const before = shop.learned ?? NOTHING_LEARNED;
+  return {
+    ...shop,
+    learned: { ...before, refused: [...before.refused.filter((each) => each !== key), key] },
+  };
+}
+
+/** The shop as if it had never taken something over, nor refused it. */
+export function forgotten(shop: ShopDocument, { subject, key }: Pick<Lore, 'subject' | 'key'>): ShopDocument {
+  const before = shop.learned ?? NOTHING_LEARNED;
+  const without = { ...before, refused: before.refused.filter((each) => each !== key) };
+  switch (subject.kind) {
+    case 'pace':
+      return {
+        ...shop,
+        learned: {
+          ...without,
+          pace: before.pace.filter(({ work, method }) => work !== subject.work || method !== subject.method),
+        },
+      };
+    case 'scatter':
+      return { ...shop, learned: { ...without, scatter: null } };
+    case 'window':
+      return {
+        ...shop,
+        learned: {
+          ...without,
+          windows: before.windows.filter(({ adhesive }) => adhesive !== subject.adhesive),
+        },
+      };
+    case 'reached':
+      return {
+        ...shop,
+        learned: {
+          ...without,
+          reached: before.reached.filter(
+            ({ measure, template }) => measure !== subject.measure || template !== subject.template,
+          ),
+        },
+      };
+  }
+}
