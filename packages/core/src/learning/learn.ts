@@ -68,9 +68,9 @@ export function learn(evidence: readonly RunEvidence[], shop: ShopDocument): Lor
 }
 
 /** Logarithm of taken over built-in minutes of one work in one run; null where it had none. */
-function workLog({ steps }: RunEvidence, work: Work, person: string | null = null): number | null {
-  const own = steps.filter((step) => step.work === work && (person === null || step.person === person));
-  const sum = (of: 'takenMin' | 'builtInMin') => own.reduce((total, step) => total + step[of], 0);
+function workLog({ works }: RunEvidence, work: Work, person: string | null = null): number | null {
+  const own = works.filter((each) => each.work === work && (person === null || each.person === person));
+  const sum = (of: 'takenMin' | 'builtInMin') => own.reduce((total, each) => total + each[of], 0);
   return own.length === 0 ? null : Math.log(sum('takenMin') / sum('builtInMin'));
 }
 
@@ -149,7 +149,7 @@ export interface PersonPace {
 /** How fast each of a crew works, as far as it was written down who did what. */
 export function pacesByPerson(evidence: readonly RunEvidence[]): PersonPace[] {
   const people = [
-    ...new Set(evidence.flatMap(({ steps }) => steps.flatMap(({ person }) => person ?? []))),
+    ...new Set(evidence.flatMap(({ works }) => works.flatMap(({ person }) => person ?? []))),
   ].sort();
   return people.flatMap((person) =>
     WORKS.flatMap((work): PersonPace[] => {
@@ -163,58 +163,53 @@ export function pacesByPerson(evidence: readonly RunEvidence[]): PersonPace[] {
 
 /** How much one step differs from another like it, and one day from another. */
 function scatter(evidence: readonly RunEvidence[], learned: Learned): Lore[] {
-  const residuals: number[] = [];
+  const means = new Map(
+    WORKS.map((work) => [work, median(evidence.flatMap((run) => workLog(run, work) ?? []))] as const),
+  );
   const days = evidence.flatMap((run) => {
-    const logs = run.steps.flatMap((step) => {
-      const mean = meanLog(evidence, step.work);
-      return mean === null ? [] : [{ log: step.log - mean, min: step.builtInMin }];
-    });
-    if (logs.length < 3) return [];
-    const middle = median(logs.map(({ log }) => log));
-    residuals.push(...logs.map(({ log }) => log - middle));
-    return [{ run, value: middle, steps: logs.length }];
+    const own = run.works.filter(({ work }) => Number.isFinite(means.get(work)));
+    const steps = own.reduce((sum, each) => sum + each.steps, 0);
+    const taken = own.reduce((sum, { takenMin }) => sum + takenMin, 0);
+    const usual = own.reduce(
+      (sum, { work, builtInMin }) => sum + builtInMin * Math.exp(means.get(work) ?? 0),
+      0,
+    );
+    return run.stepSd === null || steps === 0
+      ? []
+      : [{ run, steps, stepSd: run.stepSd, value: Math.log(taken / usual) }];
   });
   if (days.length === 0) return [];
-  const stepSd = robustSd(residuals);
-  // What is left of the scatter of days once that of their steps is taken off; a median of n scatters by 1.25/√n.
-  const chance = (1.25 * stepSd) / Math.sqrt(median(days.map(({ steps }) => steps)));
+  const stepSd = median(days.map((day) => day.stepSd));
+  // What is left of the scatter of days once that of their steps is taken off.
+  const chance = stepSd / Math.sqrt(median(days.map(({ steps }) => steps)));
   const daySd = Math.sqrt(Math.max(0, robustSd(days.map(({ value }) => value)) ** 2 - chance ** 2));
   const cv = (sd: number) => clamped(Math.sqrt(Math.exp(sd * sd) - 1), 0.02, 2);
   const after = cv(stepSd);
-  const unsure = after / Math.sqrt(Math.max(2, 2 * residuals.length));
-  const before = learned.scatter?.stepCv ?? null;
-  const rest = { low: after - WIDE * unsure, high: after + WIDE * unsure };
-  const standing = {
-    key: 'scatter',
-    before: before ?? USUAL_STEP_CV,
-    after,
-    inUse: before !== null,
-    ...rest,
-  };
+  const unsure = (1.25 * robustSd(days.map((day) => day.stepSd))) / Math.sqrt(days.length);
+  const inUse = learned.scatter !== null;
+  const before = learned.scatter?.stepCv ?? USUAL_STEP_CV;
+  const rest = { low: Math.max(0, after - WIDE * unsure), high: after + WIDE * unsure };
   return [
     {
       key: 'scatter',
       subject: { kind: 'scatter' },
-      before: standing.before,
+      before,
       after,
       ...rest,
       second: cv(daySd),
       runs: days.length,
       behind: days.map(({ run, value }) => behind(run, Math.exp(value), 1)),
-      state: stateOf({ ...standing, runs: days.length }, ENOUGH.scatter, learned),
+      state: stateOf(
+        { key: 'scatter', before, after, inUse, ...rest, runs: days.length },
+        ENOUGH.scatter,
+        learned,
+      ),
     },
   ];
 }
 
 /** Scatter of steps that plans go by until the log knows better. */
 const USUAL_STEP_CV = 0.25;
-
-const meanLog = (evidence: readonly RunEvidence[], work: Work): number | null => {
-  const logs = evidence.flatMap(({ steps }) =>
-    steps.flatMap((step) => (step.work === work ? [step.log] : [])),
-  );
-  return logs.length === 0 ? null : median(logs);
-};
 
 function windows(evidence: readonly RunEvidence[], learned: Learned): Lore[] {
   const families = [...new Set(evidence.flatMap((run) => (run.windows.length > 0 ? [run.adhesive] : [])))];

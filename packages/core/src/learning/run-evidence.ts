@@ -1,16 +1,16 @@
 import { type BenchScript, positionOf, type RunPosition, type ScriptOperation, scriptOfRun } from '../bench';
-import type { ClosedAs, RunDocument, RunEvent, Work } from '../formats';
+import { type ClosedAs, type RunDocument, type RunEvent, type Work, WORKS } from '../formats';
 import { readRun } from '../runs';
+import { median, robustSd } from './statistics';
 
-/** One step as it was worked, against what the built-in pace has for it. */
-export interface StepEvidence {
+/** Steps of one work as they were worked, against what the built-in pace has for them. */
+export interface WorkEvidence {
   readonly work: Work;
-  /** Logarithm of taken over built-in minutes. */
-  readonly log: number;
+  /** Who did them; null where nobody wrote that down, or several were at it together. */
+  readonly person: string | null;
+  readonly steps: number;
   readonly builtInMin: number;
   readonly takenMin: number;
-  /** Who did it; null where nobody wrote that down. */
-  readonly person: string | null;
 }
 
 /** How much of its likely windows a joint used up, and how its glue was then. */
@@ -29,7 +29,9 @@ export interface RunEvidence {
   readonly template: string;
   readonly adhesive: string;
   readonly method: string;
-  readonly steps: readonly StepEvidence[];
+  readonly works: readonly WorkEvidence[];
+  /** How much steps of one work differ from each other, as standard deviation of the logarithm; null where too few tell. */
+  readonly stepSd: number | null;
   readonly windows: readonly WindowEvidence[];
   /** Half the difference of the diagonals, and the gap under a straightedge; null where nobody read them. */
   readonly squareMm: number | null;
@@ -83,6 +85,7 @@ export function evidenceOf(run: RunDocument): RunEvidence | null {
   const script = scriptOfRun(run.script);
   const position = positionOf(script, run.startedAtMs, run.events);
   const windows = windowsOf(run, script, position);
+  const steps = script.operations.flatMap((operation) => stepOf(run, operation, position) ?? []);
   return {
     runId: run.id,
     buildName: run.buildName,
@@ -90,7 +93,8 @@ export function evidenceOf(run: RunDocument): RunEvidence | null {
     template: job.template,
     adhesive: run.promise.adhesive,
     method: job.method,
-    steps: script.operations.flatMap((operation) => stepOf(run, operation, position) ?? []),
+    works: worksOf(steps),
+    stepSd: stepSdOf(steps),
     windows: windows.flatMap(({ how, ...rest }) => (how === null ? [] : [{ ...rest, how }])),
     squareMm: record.diagonalDifferenceMm === null ? null : record.diagonalDifferenceMm / 2,
     flatMm: record.flatnessMm,
@@ -99,7 +103,43 @@ export function evidenceOf(run: RunDocument): RunEvidence | null {
   };
 }
 
-function stepOf(run: RunDocument, operation: ScriptOperation, position: RunPosition): StepEvidence | null {
+/** One step as it was worked. */
+type Step = Omit<WorkEvidence, 'steps'>;
+
+/** Steps by their work and by who did them. */
+function worksOf(steps: readonly Step[]): WorkEvidence[] {
+  const byWork = new Map<string, WorkEvidence>();
+  for (const { work, person, builtInMin, takenMin } of steps) {
+    const key = `${work} ${person ?? ''}`;
+    const before = byWork.get(key) ?? { work, person, steps: 0, builtInMin: 0, takenMin: 0 };
+    byWork.set(key, {
+      ...before,
+      steps: before.steps + 1,
+      builtInMin: before.builtInMin + builtInMin,
+      takenMin: before.takenMin + takenMin,
+    });
+  }
+  return [...byWork.values()];
+}
+
+/** Fewest steps of which a scatter is told. */
+const ENOUGH_STEPS = 6;
+
+/** Steps against the middle of their own work that day; works of a single step tell nothing. */
+function stepSdOf(steps: readonly Step[]): number | null {
+  const residuals = WORKS.flatMap((work) => {
+    const logs = steps.flatMap((step) =>
+      step.work === work ? [Math.log(step.takenMin / step.builtInMin)] : [],
+    );
+    const middle = median(logs);
+    // The middle is one of them, or lies between two: n − 1 of n are free.
+    const widened = Math.sqrt(logs.length / Math.max(1, logs.length - 1));
+    return logs.length < 3 ? [] : logs.map((log) => (log - middle) * widened);
+  });
+  return residuals.length < ENOUGH_STEPS ? null : robustSd(residuals);
+}
+
+function stepOf(run: RunDocument, operation: ScriptOperation, position: RunPosition): Step | null {
   const { id, kind, startMin, endMin, wait, hands } = operation;
   const work = workOf(kind);
   const [begunMs, doneMs] = [position.begunAtMs.get(id), position.done.get(id)];
@@ -113,7 +153,7 @@ function stepOf(run: RunDocument, operation: ScriptOperation, position: RunPosit
   if (builtInMin < SHORT_MIN || takenMin <= 0) return null;
   const [hand] = hands;
   const person = hands.length === 1 && hand !== undefined ? (run.promise.people?.[hand] ?? null) : null;
-  return { work, log: Math.log(takenMin / builtInMin), builtInMin, takenMin, person };
+  return { work, builtInMin, takenMin, person };
 }
 
 interface UsedWindow {
