@@ -1,6 +1,15 @@
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { STARTER_SHOP } from '@lean-clasp/core/templates';
-import { DEMO_SHOP, pastAir, pastRuns, stageFloor, wagonBuilds } from '@lean-clasp/core/demo';
+import {
+  DEMO_SHOP,
+  pastAir,
+  pastRuns,
+  seasonBuilds,
+  seasonRuns,
+  stageFloor,
+  wagonBuilds,
+  withSeason,
+} from '@lean-clasp/core/demo';
 import { SHOP_ID } from './http/app';
 import type { AirLog, DocumentStore, RunStore } from '@lean-clasp/store';
 
@@ -17,7 +26,7 @@ interface SeedDeps {
 }
 
 /**
- * Gives an empty database its shop, and in the demo everything of the Lantern Wagon with two past runs and two weeks of air.
+ * Gives an empty database its shop, and in the demo everything of the Lantern Wagon with a winter of past runs and two weeks of air.
  * @param sensor address of the sensor that a new shop goes by; null for none.
  */
 export async function seed(
@@ -27,15 +36,15 @@ export async function seed(
 ): Promise<void> {
   if ((await shops.find(SHOP_ID)) !== undefined) return;
   const shop = {
-    ...(demo ? DEMO_SHOP : STARTER_SHOP),
+    ...(demo ? withSeason(DEMO_SHOP) : STARTER_SHOP),
     ...(sensor === null ? {} : { sensor: { address: sensor, follow: true } }),
   };
   await shops.create(SHOP_ID, shop);
   if (!demo) return;
-  for (const { id, build } of wagonBuilds()) await builds.create(id, build);
+  for (const { id, build } of [...seasonBuilds(), ...wagonBuilds()]) await builds.create(id, build);
   const build = stageFloor(shop);
   await builds.create(STAGE_FLOOR_ID, build);
-  for (const run of pastRuns(build, STAGE_FLOOR_ID, shop, now())) {
+  for (const run of [...pastRuns(build, STAGE_FLOOR_ID, shop, now()), ...seasonRuns(shop, now())]) {
     const { events, ...head } = run;
     await runs.begin(head);
     await runs.add(run.id, events);

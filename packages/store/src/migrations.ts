@@ -113,6 +113,15 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
         .execute();
     },
   },
+  // What a run has to teach is worked out when it is written; runs of before kept no pace to learn from.
+  '0007-run-evidence': {
+    up: async (db: Kysely<unknown>) => {
+      await db.schema
+        .alterTable('runs')
+        .addColumn('evidence', 'text', (column) => column.notNull().defaultTo(''))
+        .execute();
+    },
+  },
   // Who may come in from the network.
   '0006-passphrases': {
     up: async (db: Kysely<unknown>) => {

@@ -1,9 +1,12 @@
 import { InputError } from '@lean-clasp/core/basics';
 import type { RunDocument, RunEvent, RunHead } from '@lean-clasp/core/formats';
+import { evidenceOf, type RunEvidence, type Trends } from '@lean-clasp/core/learning';
 import { alike, merged, type RunSummary, summaryOf } from '@lean-clasp/core/runs';
+import { sql } from 'kysely';
 import { cursorOf, cut } from './cursor';
 import type { Database } from './database';
 import type { Tables } from './tables';
+import { trendsOf } from './trends';
 
 /** Some of the runs, the newest start first, and where to go on reading. */
 export interface RunPage {
@@ -19,6 +22,12 @@ export interface RunPageAsked {
   readonly after?: string | undefined;
   readonly buildId?: string | undefined;
   readonly state?: RunSummary['state'] | undefined;
+  /** Part of what its build is called, or of its note. */
+  readonly text?: string | undefined;
+  readonly template?: string | undefined;
+  readonly adhesive?: string | undefined;
+  /** Only those of which something was said to have gone wrong. */
+  readonly wrong?: boolean | undefined;
 }
 
 /** What came of events that a page sent. */
@@ -31,6 +40,9 @@ export interface RunStore {
   readonly page: (asked: RunPageAsked) => Promise<RunPage>;
   readonly find: (id: string) => Promise<RunDocument | undefined>;
   readonly knows: (id: string) => Promise<boolean>;
+  /** What the newest runs that teach anything have to teach. */
+  readonly evidence: (limit: number) => Promise<readonly RunEvidence[]>;
+  readonly trends: () => Promise<Trends>;
   /** Begins a run, or finds it begun. @throws InputError where it was begun otherwise. */
   readonly begin: (head: RunHead) => Promise<void>;
   /** Which of some builds have been glued up, or are being. */
@@ -47,6 +59,12 @@ export const eventRow = (runId: string, event: RunEvent): Tables['run_events'] =
   at_ms: event.atMs,
   body: JSON.stringify(event),
 });
+
+/** What a run has to teach, as its table keeps it. */
+function evidenceText(run: RunDocument): string {
+  const evidence = evidenceOf(run);
+  return evidence === null ? '' : JSON.stringify(evidence);
+}
 
 /** Opens the log of runs. */
 export function runStore(db: Database, now: () => number): RunStore {
@@ -68,7 +86,7 @@ export function runStore(db: Database, now: () => number): RunStore {
     };
   };
   return {
-    page: async ({ limit, after, buildId, state }) => {
+    page: async ({ limit, after, buildId, state, text, template, adhesive, wrong }) => {
       let query = db
         .selectFrom('runs')
         .select(['id', 'summary', 'started_at_ms'])
@@ -78,6 +96,19 @@ export function runStore(db: Database, now: () => number): RunStore {
         .limit(limit + 1);
       if (buildId !== undefined) query = query.where('build_id', '=', buildId);
       if (state !== undefined) query = query.where('state', '=', state);
+      if (text !== undefined && text !== '') {
+        const like = `%${text.replace(/[\\%_]/g, (each) => `\\${each}`)}%`;
+        query = query.where(
+          sql<boolean>`(summary ->> '$.buildName' like ${like} escape '\\' or summary ->> '$.record.note' like ${like} escape '\\')`,
+        );
+      }
+      if (template !== undefined) {
+        query = query.where(sql<boolean>`summary ->> '$.promise.job.template' = ${template}`);
+      }
+      if (adhesive !== undefined) {
+        query = query.where(sql<boolean>`summary ->> '$.promise.adhesive' = ${adhesive}`);
+      }
+      if (wrong === true) query = query.where(sql<boolean>`summary ->> '$.cause' is not null`);
       if (after !== undefined) {
         const [atMs, id] = cursorOf(after);
         query = query.where((where) =>
@@ -93,6 +124,20 @@ export function runStore(db: Database, now: () => number): RunStore {
         next,
       };
     },
+
+    evidence: async (limit) => {
+      const rows = await db
+        .selectFrom('runs')
+        .select('evidence')
+        .where('evidence', '!=', '')
+        .orderBy('started_at_ms', 'desc')
+        .orderBy('id', 'desc')
+        .limit(limit)
+        .execute();
+      return rows.map(({ evidence }) => JSON.parse(evidence) as RunEvidence);
+    },
+
+    trends: () => trendsOf(db),
 
     find: (id) => found(db, id),
 
@@ -134,6 +179,7 @@ export function runStore(db: Database, now: () => number): RunStore {
             build_id: head.buildId,
             body: JSON.stringify(head),
             summary: JSON.stringify(summary),
+            evidence: '',
             state: summary.state,
             started_at_ms: head.startedAtMs,
             updated_at_ms: now(),
@@ -156,7 +202,12 @@ export function runStore(db: Database, now: () => number): RunStore {
         const summary = summaryOf(run);
         await trx
           .updateTable('runs')
-          .set({ summary: JSON.stringify(summary), state: summary.state, updated_at_ms: now() })
+          .set({
+            summary: JSON.stringify(summary),
+            evidence: evidenceText(run),
+            state: summary.state,
+            updated_at_ms: now(),
+          })
           .where('id', '=', id)
           .execute();
         return { kind: 'added', fresh, run };

@@ -31,6 +31,8 @@ interface RunsTable {
   build_id: string;
   body: string;
   summary: string;
+  /** What it has to teach; empty where it has nothing. */
+  evidence: string;
   state: string;
   started_at_ms: number;
   updated_at_ms: number;

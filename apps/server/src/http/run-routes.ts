@@ -14,6 +14,8 @@ const EventsSchema = Type.Object(
   { additionalProperties: false },
 );
 
+/** Glue-ups that are learned from at most: those of the last years, not of the hands one had before. */
+const MOST_TAUGHT = 400;
 const STATES = ['running', 'clamped', 'abandoned'] as const;
 /** A device whose clock runs ahead of this one by more than this is set wrong, ms. */
 const AHEAD_MS = 86_400_000;
@@ -34,14 +36,26 @@ export function runRoutes({ runs, stream, validator, knowsBuild, now }: RunRoute
   const missing = () => httpError(404, 'not-found', 'There is no such run.', 'the id of a run');
 
   router.get('/', async (request, response) => {
-    const { build, state } = request.query;
+    const { build, state, template, adhesive, wrong } = request.query;
     response.json(
       await runs.page({
         ...pageAsked(request.query),
         buildId: textOf(build),
         state: STATES.find((each) => each === state),
+        template: textOf(template),
+        adhesive: textOf(adhesive),
+        wrong: textOf(wrong) === 'true',
       }),
     );
+  });
+
+  // What the log comes to, and what it has to teach; before the ids, of which none is called so.
+  router.get('/trends', async (_request, response) => {
+    response.json(await runs.trends());
+  });
+
+  router.get('/evidence', async (_request, response) => {
+    response.json({ evidence: await runs.evidence(MOST_TAUGHT) });
   });
 
   router.get('/:id', async (request, response) => {
@@ -81,6 +95,7 @@ export function runRoutes({ runs, stream, validator, knowsBuild, now }: RunRoute
   });
 
   router.all('/', onlyMethods('GET'));
+  router.all(['/trends', '/evidence'], onlyMethods('GET'));
   router.all('/:id', onlyMethods('GET', 'PUT'));
   router.all('/:id/events', onlyMethods('POST'));
   router.all('/:id/calendar.ics', onlyMethods('GET'));

@@ -379,7 +379,7 @@ it('says what speaks for a cause and what against it, the strongest first', () =
 
 it('reads only what a run holds: one from before promises told their job says little', () => {
   const { run } = workedBy(USUAL, FRAME, { id: 'r', buildId: 'b', startedAtMs: 1_760_000_000_000, seed: 4 });
-  const { job: _, lessons: __, ...promise } = run.promise;
+  const promise = { ...run.promise, job: undefined, lessons: undefined };
   const signs = signsOf({ ...run, promise }, 'broke');
   expect(Object.keys(signs).sort()).toEqual([
     'closed-as',

@@ -87,6 +87,8 @@ const AFTERWARDS = {
   picture: Type.Optional(
     strictObject({ id: Id, caption: Type.String({ maxLength: 200 }), gone: Type.Boolean() }),
   ),
+  /** What went wrong and what it was put down to; null where that is taken back. */
+  cause: Type.Optional(orNull(strictObject({ symptom: ShortText, cause: ShortText }))),
   recheck: Type.Optional(strictObject({ due: oneOf(RECHECKS), found: oneOf(RECHECK_FINDINGS) })),
 };
 

@@ -10,3 +10,4 @@ export {
   type Subject,
 } from './learn';
 export { closestJoint, evidenceOf, type RunEvidence, workOf } from './run-evidence';
+export type { Calibration, Trends } from './trends';

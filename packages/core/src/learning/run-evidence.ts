@@ -33,6 +33,8 @@ export interface RunEvidence {
   /** How much steps of one work differ from each other, as standard deviation of the logarithm; null where too few tell. */
   readonly stepSd: number | null;
   readonly windows: readonly WindowEvidence[];
+  /** The largest share of any joint's windows that was used up, whether anybody told how its glue was; null where none burned. */
+  readonly used: number | null;
   /** Half the difference of the diagonals, and the gap under a straightedge; null where nobody read them. */
   readonly squareMm: number | null;
   readonly flatMm: number | null;
@@ -96,6 +98,7 @@ export function evidenceOf(run: RunDocument): RunEvidence | null {
     works: worksOf(steps),
     stepSd: stepSdOf(steps),
     windows: windows.flatMap(({ how, ...rest }) => (how === null ? [] : [{ ...rest, how }])),
+    used: windows.length === 0 ? null : Math.max(...windows.map(({ share }) => share)),
     squareMm: record.diagonalDifferenceMm === null ? null : record.diagonalDifferenceMm / 2,
     flatMm: record.flatnessMm,
     likely: likely ?? null,

@@ -22,6 +22,8 @@ export interface Afterwards {
   readonly readings: ReadonlyMap<string, LaterReading>;
   readonly pictures: readonly Picture[];
   readonly coupon: Coupon | null;
+  /** What went wrong, and what it was put down to. */
+  readonly cause: { readonly symptom: string; readonly cause: string } | null;
   readonly rechecks: ReadonlyMap<Recheck, { readonly found: RecheckFinding; readonly atMs: number }>;
 }
 
@@ -38,11 +40,13 @@ export function readAfterwards({ events }: Pick<RunDocument, 'events'>): Afterwa
   const pictures = new Map<string, Picture>();
   const rechecks = new Map<Recheck, { readonly found: RecheckFinding; readonly atMs: number }>();
   let coupon: Coupon | null = null;
+  let cause: Afterwards['cause'] = null;
   for (const { kind, joint, operation, payload = {}, atMs } of inOrder(events)) {
     if (payload.stretches !== undefined && joint !== undefined) stretches.set(joint, payload.stretches);
     if (kind === 'reading' && payload.reading !== undefined && operation === undefined) {
       readings.set(payload.reading.check, { ...payload.reading, atMs });
     }
+    if (payload.cause !== undefined) cause = payload.cause;
     if (payload.coupon !== undefined) coupon = { ...payload.coupon, atMs };
     if (payload.recheck !== undefined)
       rechecks.set(payload.recheck.due, { found: payload.recheck.found, atMs });
@@ -52,7 +56,7 @@ export function readAfterwards({ events }: Pick<RunDocument, 'events'>): Afterwa
       else pictures.set(id, { id, caption, atMs: pictures.get(id)?.atMs ?? atMs });
     }
   }
-  return { stretches, readings, pictures: [...pictures.values()], coupon, rechecks };
+  return { stretches, readings, pictures: [...pictures.values()], coupon, cause, rechecks };
 }
 
 const DAY_MS = 86_400_000;

@@ -35,6 +35,8 @@ export interface RunSummary {
   readonly rechecks?: Readonly<Partial<Record<Recheck, RecheckFinding>>>;
   /** Share of the coupon's break in the wood, per cent; null where none was broken. */
   readonly couponPct?: number | null;
+  /** What went wrong and what it was put down to; null where nothing was. */
+  readonly cause?: { readonly symptom: string; readonly cause: string } | null;
 }
 
 /** A record in which nobody has written yet. */
@@ -100,7 +102,7 @@ export const readRun = ({ events }: Pick<RunDocument, 'events'>): RunReading =>
 export function summaryOf(run: RunDocument): RunSummary {
   const { id, buildId, buildName, session, startedAtMs, promise } = run;
   const { state, clampedAtMs, clampsOffAtMs, record } = readRun(run);
-  const { rechecks, coupon } = readAfterwards(run);
+  const { rechecks, coupon, cause } = readAfterwards(run);
   return {
     id,
     buildId,
@@ -114,5 +116,6 @@ export function summaryOf(run: RunDocument): RunSummary {
     record,
     rechecks: Object.fromEntries([...rechecks].map(([due, { found }]) => [due, found])),
     couponPct: coupon?.woodFailurePct ?? null,
+    cause,
   };
 }

@@ -29,7 +29,7 @@ const WINDOW_CV = 0.2;
  * days and windows vary, it goes by that. Source: models §8; spreads are defaults until then. Deterministic for a seed.
  * @returns null where the order cannot be made or there is nothing to glue.
  */
-export function likelihoodOf(parts: PlanParts, seed = 1): Likelihood | null {
+export function likelihoodOf(parts: PlanParts, seed = 1, runs = RUNS): Likelihood | null {
   const { order, joints } = parts;
   if (order === null || order.impossible || joints.length === 0) return null;
   const random = scatterFrom(seed);
@@ -43,7 +43,7 @@ export function likelihoodOf(parts: PlanParts, seed = 1): Likelihood | null {
   }));
   const failed = new Map<string, number>();
   let held = 0;
-  for (let run = 0; run < RUNS; run += 1) {
+  for (let run = 0; run < runs; run += 1) {
     const stretch = logNormal(random, windowCv);
     let all = true;
     for (const session of sessions) {
@@ -60,10 +60,10 @@ export function likelihoodOf(parts: PlanParts, seed = 1): Likelihood | null {
   const worst = [...failed].sort((x, y) => y[1] - x[1])[0];
   const label = joints.find(({ facts }) => facts.joint.id === worst?.[0])?.facts.label;
   return {
-    runs: RUNS,
-    share: held / RUNS,
-    ...wilson(held, RUNS),
-    weakest: worst === undefined || label === undefined ? null : { label, share: worst[1] / RUNS },
+    runs,
+    share: held / runs,
+    ...wilson(held, runs),
+    weakest: worst === undefined || label === undefined ? null : { label, share: worst[1] / runs },
   };
 }
 

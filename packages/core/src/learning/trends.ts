@@ -1,0 +1,40 @@
+/** A figure of some glue-ups of one month, written `2026-04`. */
+interface Monthly {
+  readonly month: string;
+  readonly runs: number;
+}
+
+/** What the whole log comes to, month by month. */
+export interface Trends {
+  /** Taken over built-in minutes by work, and by method for spreading. */
+  readonly pace: readonly (Monthly & {
+    readonly work: string;
+    readonly method: string;
+    readonly factor: number;
+  })[];
+  /** Mean share of the likely windows that the closest joint used. */
+  readonly used: readonly (Monthly & { readonly share: number })[];
+  /** How square and how flat each kind came out, mm. */
+  readonly reached: readonly (Monthly & {
+    readonly template: string;
+    readonly squareMm: number | null;
+    readonly flatMm: number | null;
+  })[];
+  /** Glue planned for a square metre of joint, g. */
+  readonly glue: readonly (Monthly & { readonly gPerM2: number })[];
+  /** What failures were put down to. */
+  readonly causes: readonly { readonly cause: string; readonly runs: number }[];
+  /** Wood failure of coupons by glue, per cent. */
+  readonly coupons: readonly (Monthly & { readonly adhesive: string; readonly pct: number })[];
+  readonly calibration: Calibration;
+}
+
+/** Promised likelihoods against what came true. */
+export interface Calibration {
+  /** By tenths of what was promised. */
+  readonly bins: readonly { readonly runs: number; readonly promised: number; readonly kept: number }[];
+  /** Mean squared distance of promise and outcome, 0 best; null where nothing was promised. */
+  readonly brier: number | null;
+  /** The same for somebody who always promises the mean: what a promise has to beat. */
+  readonly brierOfMean: number | null;
+}
