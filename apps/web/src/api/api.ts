@@ -1,5 +1,6 @@
 import type { AirReport, AirSeries } from '@lean-clasp/core/air';
 import type { BuildDocument } from '@lean-clasp/core/formats';
+import type { RunEvidence, Trends } from '@lean-clasp/core/learning';
 import type { RunSummary } from '@lean-clasp/core/runs';
 import type { BuildStart } from '@lean-clasp/core/templates';
 import {
@@ -34,6 +35,15 @@ interface BuildsPage {
 interface RunsPage {
   readonly runs: readonly RunSummary[];
   readonly next: string | null;
+}
+
+/** Which of the log is asked for; null and empty are all. */
+export interface LogAsked {
+  readonly text: string;
+  readonly template: string | null;
+  readonly adhesive: string | null;
+  /** Only those of which something was said to have gone wrong. */
+  readonly wrong: boolean;
 }
 
 /** A build that was removed, as the bin lists it. */
@@ -131,9 +141,26 @@ export const api = createApi({
       providesTags: ['Runs'],
     }),
     /** All of the log, page by page. */
-    runLog: builder.infiniteQuery<RunsPage, void, string | null>({
+    runLog: builder.infiniteQuery<RunsPage, LogAsked, string | null>({
       infiniteQueryOptions: { initialPageParam: null, getNextPageParam: ({ next }) => next },
-      query: ({ pageParam: after }) => ({ url: '/runs', params: after === null ? {} : { after } }),
+      query: ({ queryArg: { text, template, adhesive, wrong }, pageParam: after }) => ({
+        url: '/runs',
+        params: {
+          ...(text === '' ? {} : { text }),
+          ...(template === null ? {} : { template }),
+          ...(adhesive === null ? {} : { adhesive }),
+          ...(wrong ? { wrong: 'true' } : {}),
+          ...(after === null ? {} : { after }),
+        },
+      }),
+      providesTags: ['Runs'],
+    }),
+    /** What the whole log comes to. */
+    trends: builder.query<Trends, void>({ query: () => '/runs/trends', providesTags: ['Runs'] }),
+    /** What the newest glue-ups have to teach. */
+    evidence: builder.query<readonly RunEvidence[], void>({
+      query: () => '/runs/evidence',
+      transformResponse: ({ evidence }: { evidence: readonly RunEvidence[] }) => evidence,
       providesTags: ['Runs'],
     }),
     air: builder.query<AirReport, void>({ query: () => '/air' }),
@@ -162,6 +189,7 @@ export const {
   useBuildQuery,
   useBuildsInfiniteQuery,
   useCreateBuildMutation,
+  useEvidenceQuery,
   useNetworkQuery,
   useRemoveBuildMutation,
   useRemovePassphraseMutation,
@@ -169,6 +197,7 @@ export const {
   useRunLogInfiniteQuery,
   useRunsQuery,
   useSetPassphraseMutation,
+  useTrendsQuery,
   useCalculationsQuery,
 } = api;
 

@@ -92,6 +92,14 @@ const placesOf = (store: AppStore): RouteObject[] => [
         path: 'logbook/lessons',
         lazy: screen(() => import('../lessons/LessonsPage').then((m) => m.LessonsPage)),
       },
+      {
+        path: 'logbook/trends',
+        lazy: screen(() => import('../logbook/TrendsPage').then((m) => m.TrendsPage)),
+      },
+      {
+        path: 'logbook/learned',
+        lazy: screen(() => import('../logbook/LearnedPage').then((m) => m.LearnedPage)),
+      },
       { path: 'logbook/:runId', lazy: screen(() => import('../logbook/RunPage').then((m) => m.RunPage)) },
       { path: 'sums', lazy: screen(() => import('../sums/SumsPage').then((m) => m.SumsPage)) },
       { path: 'sums/:name', lazy: screen(() => import('../sums/SumsPage').then((m) => m.SumsPage)) },

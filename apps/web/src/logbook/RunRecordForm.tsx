@@ -22,13 +22,16 @@ import { Section } from '../frame/Page';
 import { FieldRow } from '../parts/FieldRow';
 import { LengthField } from '../quantities/fields';
 import { type Format, useFormat } from '../quantities/use-format';
+import { ClosedAs } from './record/ClosedAs';
 import { CouponFields } from './record/CouponFields';
 import { JointMarks } from './record/JointMarks';
 import { LaterReadings } from './record/LaterReadings';
 import { Pictures } from './record/Pictures';
 import { Rechecks } from './record/Rechecks';
 import { WhatHappened } from './record/WhatHappened';
+import { Compared } from './Compared';
 import { handsOnMinutes } from './run-figures';
+import { WhyWrong } from './WhyWrong';
 
 const SQUEEZE_OUT = [
   { value: 'even', name: 'even beads' },
@@ -86,6 +89,7 @@ function Form({ run: document }: { readonly run: RunDocument }) {
             </ToggleButton>
           ))}
         </ToggleButtonGroup>
+        {clamped && <ClosedAs run={document} />}
         <FieldRow>
           {reading('Off flat, straightedge across', 'flatnessMm', LIMITS.deviationMm.max)}
           {reading('Diagonals differ by', 'diagonalDifferenceMm', LIMITS.deviationMm.max)}
@@ -124,6 +128,14 @@ function Form({ run: document }: { readonly run: RunDocument }) {
           </Section>
         </>
       )}
+      {clamped && (
+        <Section title="What went wrong?">
+          <WhyWrong run={document} />
+        </Section>
+      )}
+      <Section title="On the clock, planned and worked">
+        <Compared run={document} />
+      </Section>
       <Section title="Promised and happened">
         <Comparison run={run} />
       </Section>

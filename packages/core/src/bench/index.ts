@@ -43,3 +43,4 @@ export {
   stepsOfSession,
 } from './script';
 export { bestWay, type NotedEvent, type Way, waysOn } from './ways';
+export { retrace, type Retraced, type RetracedFuse, type RetracedMark, type RetracedStep } from './retrace';

@@ -1,4 +1,5 @@
 import type { RunDocument } from '../formats';
+import { readAfterwards } from '../runs';
 import {
   type Asked,
   ASKED,
@@ -45,13 +46,15 @@ const WORTH = 1.15;
 /**
  * Ranks the causes of a symptom by what a run holds and what a person has seen since: Bayes' rule with signs that are independent of
  * each other for a given cause. The tables are judgement; see `model`.
+ * @param answers looks beside those that are noted in the run.
  */
 export function diagnose(
   run: RunDocument,
   symptom: Symptom,
   answers: Partial<Record<Asked, Level>> = {},
 ): Diagnosis {
-  return diagnoseBy({ ...signsOf(run, symptom), ...answers }, symptom);
+  const seen = Object.fromEntries(readAfterwards(run).looks);
+  return diagnoseBy({ ...signsOf(run, symptom), ...seen, ...answers }, symptom);
 }
 
 /** The same from signs alone. */

@@ -48,7 +48,7 @@ function timeSigns(run: RunDocument): Signs {
       },
     ];
   });
-  const told = run.events.flatMap(({ payload }) => payload?.closed ?? []);
+  const told = [...readAfterwards(run).closed.values()];
   const order = (by: (id: string) => number) =>
     script.operations
       .filter(({ kind, id }) => (kind === 'tighten' || kind === 'set-clamp') && position.done.has(id))

@@ -89,6 +89,8 @@ const AFTERWARDS = {
   ),
   /** What went wrong and what it was put down to; null where that is taken back. */
   cause: Type.Optional(orNull(strictObject({ symptom: ShortText, cause: ShortText }))),
+  /** What somebody saw who looked for the cause. */
+  look: Type.Optional(strictObject({ at: ShortText, seen: ShortText })),
   recheck: Type.Optional(strictObject({ due: oneOf(RECHECKS), found: oneOf(RECHECK_FINDINGS) })),
 };
 

@@ -1,6 +1,6 @@
 import { type BenchScript, positionOf, type RunPosition, type ScriptOperation, scriptOfRun } from '../bench';
 import { type ClosedAs, type RunDocument, type RunEvent, type Work, WORKS } from '../formats';
-import { readRun } from '../runs';
+import { readAfterwards, readRun } from '../runs';
 import { median, robustSd } from './statistics';
 
 /** Steps of one work as they were worked, against what the built-in pace has for them. */
@@ -173,10 +173,7 @@ function windowsOf(run: RunDocument, { fuses }: BenchScript, position: RunPositi
     closed: shut,
     total,
   } = run.promise.window ?? { factor: 1, open: 1, closed: 1, total: 1 };
-  const told = new Map<string, ClosedAs>();
-  for (const { joint, payload } of run.events) {
-    if (joint !== undefined && payload?.closed !== undefined) told.set(joint, payload.closed);
-  }
+  const told = readAfterwards(run).closed;
   return fuses.flatMap(({ joint, lit, closed, holds, openMin, closedMin, totalMin }): UsedWindow[] => {
     const [litMs, closedMs] = [position.begunAtMs.get(lit), position.done.get(closed)];
     const outs = holds.map((id) => position.done.get(id) ?? Infinity);

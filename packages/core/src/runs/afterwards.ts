@@ -1,4 +1,4 @@
-import type { Recheck, RecheckFinding, RunDocument, RunEvent, Stretch } from '../formats';
+import type { ClosedAs, Recheck, RecheckFinding, RunDocument, RunEvent, Stretch } from '../formats';
 import type { VerdictState } from '../verdicts';
 import { inOrder } from './events';
 
@@ -22,6 +22,10 @@ export interface Afterwards {
   readonly readings: ReadonlyMap<string, LaterReading>;
   readonly pictures: readonly Picture[];
   readonly coupon: Coupon | null;
+  /** How glue was when joints were closed, by joint. */
+  readonly closed: ReadonlyMap<string, ClosedAs>;
+  /** What was seen by whoever looked for a cause, by what was looked at. */
+  readonly looks: ReadonlyMap<string, string>;
   /** What went wrong, and what it was put down to. */
   readonly cause: { readonly symptom: string; readonly cause: string } | null;
   readonly rechecks: ReadonlyMap<Recheck, { readonly found: RecheckFinding; readonly atMs: number }>;
@@ -41,11 +45,15 @@ export function readAfterwards({ events }: Pick<RunDocument, 'events'>): Afterwa
   const rechecks = new Map<Recheck, { readonly found: RecheckFinding; readonly atMs: number }>();
   let coupon: Coupon | null = null;
   let cause: Afterwards['cause'] = null;
+  const closed = new Map<string, ClosedAs>();
+  const looks = new Map<string, string>();
   for (const { kind, joint, operation, payload = {}, atMs } of inOrder(events)) {
     if (payload.stretches !== undefined && joint !== undefined) stretches.set(joint, payload.stretches);
     if (kind === 'reading' && payload.reading !== undefined && operation === undefined) {
       readings.set(payload.reading.check, { ...payload.reading, atMs });
     }
+    if (payload.closed !== undefined && joint !== undefined) closed.set(joint, payload.closed);
+    if (payload.look !== undefined) looks.set(payload.look.at, payload.look.seen);
     if (payload.cause !== undefined) cause = payload.cause;
     if (payload.coupon !== undefined) coupon = { ...payload.coupon, atMs };
     if (payload.recheck !== undefined)
@@ -56,7 +64,7 @@ export function readAfterwards({ events }: Pick<RunDocument, 'events'>): Afterwa
       else pictures.set(id, { id, caption, atMs: pictures.get(id)?.atMs ?? atMs });
     }
   }
-  return { stretches, readings, pictures: [...pictures.values()], coupon, cause, rechecks };
+  return { stretches, readings, pictures: [...pictures.values()], coupon, closed, looks, cause, rechecks };
 }
 
 const DAY_MS = 86_400_000;

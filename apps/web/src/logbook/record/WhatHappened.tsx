@@ -34,6 +34,13 @@ export function WhatHappened({ run, kit }: { readonly run: RunDocument; readonly
   );
 }
 
+/** What happened, in words; a reading that was as wanted says so. */
+export const markWords = ({ kind, payload = {} }: Pick<RunEvent, 'kind' | 'payload'>): string =>
+  TELLINGS[kind]?.(payload, 'a joint') ??
+  (payload.reading === undefined
+    ? 'Another order was taken'
+    : `${checkName(payload.reading.check as CheckCode)}: as wanted`);
+
 type Telling = (payload: NonNullable<RunEvent['payload']>, joint: string) => string | null;
 
 /** Events that are worth telling; the many that went by the plan are not here. */

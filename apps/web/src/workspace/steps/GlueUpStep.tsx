@@ -19,6 +19,7 @@ import { Caution } from '../../parts/Caution';
 import { useNow } from '../../parts/use-now';
 import { usePlan } from '../../planner/plan-context';
 import { useFormat } from '../../quantities/use-format';
+import { useLikely } from '../../order/use-likelihood';
 import { useOpenBuild } from '../open-build';
 import { LeadSteps } from './glue-up/LeadSteps';
 import Box from '@mui/material/Box';
@@ -34,7 +35,8 @@ const gluedWords = (run: RunSummary | undefined, nowMs: number): string =>
 
 /** Glue up: the last look before the clock starts, and the steps as they will be read out. */
 export function GlueUpStep() {
-  const { id } = useOpenBuild();
+  const { id, build, shop } = useOpenBuild();
+  const likely = useLikely(build, shop);
   const { plan } = usePlan();
   const { data: runs } = useRunsQuery(id);
   const dispatch = useAppDispatch();
@@ -42,6 +44,7 @@ export function GlueUpStep() {
   const navigate = useNavigate();
   const f = useFormat();
   const [session, setSession] = useState<number | null>(null);
+  const [holds, setHolds] = useState(shop.crew[0] ?? '');
   const now = useNow(false);
   if (plan === null) return <Loading />;
   const sessions = plan.order?.sessions ?? [];
@@ -54,7 +57,16 @@ export function GlueUpStep() {
   const { forbids, warns } = readinessOf(plan);
   const running = runs?.find((run) => run.state === 'running');
   const start = () => {
-    const runId = dispatch(beginRun({ id, revision }, plan, benchKit(plan, chosen), chosen));
+    const people = [
+      ...shop.crew.filter((name) => name === holds),
+      ...shop.crew.filter((name) => name !== holds),
+    ];
+    const runId = dispatch(
+      beginRun({ id, revision }, plan, benchKit(plan, chosen), chosen, {
+        likely: sessions.length === 1 ? (likely?.share ?? null) : null,
+        people: people.slice(0, build.crew),
+      }),
+    );
     void navigate(`/bench/${runId}`);
   };
   return (
@@ -108,6 +120,17 @@ export function GlueUpStep() {
         <Alert severity="info" variant="outlined" sx={{ mb: 2 }}>
           What this session joins onto is in clamps until {instantWords(inClampsMs, now)}.
         </Alert>
+      )}
+      {shop.crew.length > 1 && (
+        <FieldRow>
+          <Choice
+            label="Who holds the device"
+            value={holds}
+            options={shop.crew.map((name) => ({ value: name, name }))}
+            onChange={setHolds}
+            width={220}
+          />
+        </FieldRow>
       )}
       <LeadSteps key={chosen} buildId={id} plan={plan} session={chosen} />
       <Button

@@ -1,0 +1,275 @@
+import { findAdhesive } from '@lean-clasp/core/adhesives';
+import type { Cause } from '@lean-clasp/core/diagnosis';
+import type { Calibration, Trends } from '@lean-clasp/core/learning';
+import { CAUSE_WORDS, KIND_WORDS, METHOD_OPTIONS, WORK_WORDS } from '@lean-clasp/words';
+import Box from '@mui/material/Box';
+import { useTheme } from '@mui/material/styles';
+import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
+import {
+  Bar,
+  BarChart,
+  CartesianGrid,
+  Legend,
+  Line,
+  LineChart,
+  ReferenceLine,
+  ResponsiveContainer,
+  Scatter,
+  ScatterChart,
+  Tooltip,
+  XAxis,
+  YAxis,
+  ZAxis,
+} from 'recharts';
+import { Section } from '../frame/Page';
+import { ChartBox } from '../parts/ChartBox';
+import { useFormat } from '../quantities/use-format';
+
+/** Fewest glue-ups with a promise before their calibration says anything. */
+const ENOUGH_PROMISED = 10;
+
+/** Every chart of the log. */
+export function TrendCharts({ trends }: { readonly trends: Trends }) {
+  const f = useFormat();
+  const { pace, used, reached, glue, causes, coupons, calibration } = trends;
+  const spreading = pace.filter(({ work }) => work === 'spread');
+  const methodName = (method: string) => METHOD_OPTIONS.find(({ value }) => value === method)?.name ?? method;
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, columnGap: 5 }}>
+      <Section title="How often a promise came true">
+        <Reliability calibration={calibration} />
+      </Section>
+      <Section title="Time used of what the glue gives">
+        <MonthLines
+          rows={used.map(({ month, share }) => ({ month, name: 'closest joint', value: 100 * share }))}
+          unit="%"
+          limit={100}
+        />
+      </Section>
+      <Section title="Pace by work, over the built-in one">
+        <MonthLines
+          rows={pace.map(({ month, work, factor }) => ({
+            month,
+            name: WORK_WORDS[work] ?? work,
+            value: factor,
+          }))}
+          unit="×"
+          limit={1}
+        />
+      </Section>
+      <Section title="Pace of spreading, by method">
+        <MonthLines
+          rows={spreading.map(({ month, method, factor }) => ({
+            month,
+            name: methodName(method),
+            value: factor,
+          }))}
+          unit="×"
+          limit={1}
+        />
+      </Section>
+      <Section title="How flat it came out">
+        <MonthLines
+          rows={reached.flatMap(({ month, template, flatMm }) =>
+            flatMm === null ? [] : [{ month, name: KIND_WORDS[template]?.name ?? template, value: flatMm }],
+          )}
+          print={f.fine}
+        />
+      </Section>
+      <Section title="How square it came out, half the difference of the diagonals">
+        <MonthLines
+          rows={reached.flatMap(({ month, template, squareMm }) =>
+            squareMm === null
+              ? []
+              : [{ month, name: KIND_WORDS[template]?.name ?? template, value: squareMm }],
+          )}
+          print={f.fine}
+        />
+      </Section>
+      <Section title="Glue planned for a square metre of joint">
+        <MonthLines
+          rows={glue.map(({ month, gPerM2 }) => ({ month, name: 'all glue-ups', value: gPerM2 }))}
+          unit="g"
+        />
+      </Section>
+      <Section title="Coupons: share of the break in the wood">
+        <MonthLines
+          rows={coupons.map(({ month, adhesive, pct }) => ({
+            month,
+            name: findAdhesive(adhesive).name,
+            value: pct,
+          }))}
+          unit="%"
+          limit={75}
+        />
+      </Section>
+      <Section title="What failures were put down to">
+        <Causes causes={causes} />
+      </Section>
+    </Box>
+  );
+}
+
+interface Point {
+  readonly month: string;
+  readonly name: string;
+  readonly value: number;
+}
+
+const monthName = (month: string): string => dayjs(`${month}-01`).format('MMM YY');
+
+/** One line for each name, month by month, told in words too. */
+function MonthLines({
+  rows,
+  unit = '',
+  limit,
+  print = (value) => `${Number(value.toFixed(2))}${unit === '' ? '' : ` ${unit}`}`,
+}: {
+  readonly rows: readonly Point[];
+  readonly unit?: string;
+  readonly limit?: number;
+  readonly print?: (value: number) => string;
+}) {
+  const { tokens } = useTheme().palette;
+  const names = [...new Set(rows.map(({ name }) => name))];
+  const months = [...new Set(rows.map(({ month }) => month))].sort();
+  if (rows.length === 0) return <Typography>Nothing of that was noted yet.</Typography>;
+  const data = months.map((month) => ({
+    month: monthName(month),
+    ...Object.fromEntries(rows.filter((row) => row.month === month).map(({ name, value }) => [name, value])),
+  }));
+  const colours = [tokens.action, tokens.glue, tokens.ink, tokens.soft, tokens.fails];
+  const dashes = ['', '6 3', '2 3', '8 3 2 3', '1 4'];
+  const words = names
+    .map((name) => {
+      const own = rows.filter((row) => row.name === name);
+      return `${name}: ${own.map(({ month, value }) => `${monthName(month)} ${print(value)}`).join(', ')}`;
+    })
+    .join('; ');
+  return (
+    <ChartBox height={240} maxWidth={560} label={words}>
+      <ResponsiveContainer width="100%" height="100%">
+        <LineChart data={data} margin={{ left: 4, right: 12, top: 8 }}>
+          <CartesianGrid stroke={tokens.rule} vertical={false} />
+          <XAxis dataKey="month" stroke={tokens.ink} fontSize={14} />
+          <YAxis
+            stroke={tokens.ink}
+            fontSize={14}
+            width={72}
+            tickFormatter={(value) => print(Number(value))}
+          />
+          <Tooltip
+            formatter={(value) => print(Number(value))}
+            contentStyle={{ background: tokens.sheet, border: `1px solid ${tokens.rule}`, color: tokens.ink }}
+          />
+          {names.length > 1 && (
+            <Legend formatter={(name) => <span style={{ color: tokens.ink }}>{String(name)}</span>} />
+          )}
+          {limit !== undefined && <ReferenceLine y={limit} stroke={tokens.fails} strokeDasharray="4 4" />}
+          {names.map((name, i) => (
+            <Line
+              key={name}
+              dataKey={name}
+              stroke={colours[i % colours.length] ?? tokens.ink}
+              strokeDasharray={dashes[i % dashes.length] ?? ''}
+              strokeWidth={2}
+              dot={{ r: 4 }}
+              connectNulls
+              isAnimationActive={false}
+            />
+          ))}
+        </LineChart>
+      </ResponsiveContainer>
+    </ChartBox>
+  );
+}
+
+/** Promised likelihood against the share that came true; on the line is right. */
+function Reliability({ calibration: { bins, brier, brierOfMean } }: { readonly calibration: Calibration }) {
+  const { tokens } = useTheme().palette;
+  const runs = bins.reduce((sum, bin) => sum + bin.runs, 0);
+  if (brier === null || runs === 0) {
+    return <Typography>No glue-up with a promised likelihood has been finished yet.</Typography>;
+  }
+  const data = bins.map((bin) => ({ promised: 100 * bin.promised, kept: 100 * bin.kept, runs: bin.runs }));
+  const words = data
+    .map(
+      (bin) =>
+        `promised ${Math.round(bin.promised)} %, came true in ${Math.round(bin.kept)} % of ${bin.runs}`,
+    )
+    .join('; ');
+  return (
+    <>
+      <ChartBox height={240} maxWidth={420} label={words}>
+        <ResponsiveContainer width="100%" height="100%">
+          <ScatterChart margin={{ left: 4, right: 12, top: 8, bottom: 16 }}>
+            <CartesianGrid stroke={tokens.rule} />
+            <XAxis
+              type="number"
+              dataKey="promised"
+              domain={[0, 100]}
+              stroke={tokens.ink}
+              fontSize={14}
+              label={{ value: 'promised, %', position: 'insideBottom', offset: -8, fill: tokens.soft }}
+            />
+            <YAxis
+              type="number"
+              dataKey="kept"
+              domain={[0, 100]}
+              stroke={tokens.ink}
+              fontSize={14}
+              width={64}
+              label={{ value: 'came true, %', angle: -90, position: 'insideLeft', fill: tokens.soft }}
+            />
+            <ZAxis type="number" dataKey="runs" range={[60, 400]} name="glue-ups" />
+            <ReferenceLine
+              segment={[
+                { x: 0, y: 0 },
+                { x: 100, y: 100 },
+              ]}
+              stroke={tokens.soft}
+              strokeDasharray="4 4"
+            />
+            <Tooltip
+              formatter={(value) => Math.round(Number(value))}
+              contentStyle={{
+                background: tokens.sheet,
+                border: `1px solid ${tokens.rule}`,
+                color: tokens.ink,
+              }}
+            />
+            <Scatter data={data} fill={tokens.action} isAnimationActive={false} />
+          </ScatterChart>
+        </ResponsiveContainer>
+      </ChartBox>
+      <Typography sx={{ maxWidth: 520 }}>
+        Brier score {brier.toFixed(3)} over {runs} glue-ups
+        {brierOfMean !== null && `, against ${brierOfMean.toFixed(3)} for always promising the average`}; 0 is
+        perfect.
+        {runs < ENOUGH_PROMISED && ' Too few to say much.'}
+      </Typography>
+    </>
+  );
+}
+
+function Causes({ causes }: { readonly causes: Trends['causes'] }) {
+  const { tokens } = useTheme().palette;
+  if (causes.length === 0) return <Typography>Nothing has been put down to a cause yet.</Typography>;
+  const data = causes.map(({ cause, runs }) => ({ name: CAUSE_WORDS[cause as Cause]?.name ?? cause, runs }));
+  return (
+    <ChartBox
+      height={48 + 34 * data.length}
+      maxWidth={560}
+      label={data.map(({ name, runs }) => `${name}: ${runs}`).join('; ')}
+    >
+      <ResponsiveContainer width="100%" height="100%">
+        <BarChart data={data} layout="vertical" margin={{ left: 4, right: 12 }}>
+          <XAxis type="number" allowDecimals={false} stroke={tokens.ink} fontSize={14} />
+          <YAxis type="category" dataKey="name" width={230} stroke={tokens.ink} fontSize={14} />
+          <Bar dataKey="runs" fill={tokens.glue} isAnimationActive={false} />
+        </BarChart>
+      </ResponsiveContainer>
+    </ChartBox>
+  );
+}
