@@ -16,7 +16,7 @@ export async function trendsOf(db: Database): Promise<Trends> {
     rows(sql<Trends['pace'][number]>`
       select ${month} as month, work.value ->> 'work' as work,
         case work.value ->> 'work' when 'spread' then taught ->> 'method' else '' end as method,
-        count(distinct id) as runs, sum(work.value ->> 'takenMin') / sum(work.value ->> 'builtInMin') as factor
+        count(distinct taught_runs.id) as runs, sum(work.value ->> 'takenMin') / sum(work.value ->> 'builtInMin') as factor
       from ${taught}, json_each(taught, '$.works') as work
       group by 1, 2, 3 order by 1`),
     rows(sql<Trends['used'][number]>`

@@ -126,8 +126,8 @@ function Entry({ lore }: { readonly lore: Lore }) {
       </Box>
       <Typography>
         {before === null ? '' : `Plans go by ${print(before)} now. `}
-        The log says <strong>{print(after)}</strong>, between {print(low)} and {print(high)} for sure in
-        nineteen of twenty, out of {runs === 1 ? 'one glue-up' : `${runs} glue-ups`}.
+        The log says <strong>{print(after)}</strong>, with 95 % confidence between {print(low)} and{' '}
+        {print(high)}, out of {runs === 1 ? 'one glue-up' : `${runs} glue-ups`}.
         {second !== null &&
           subject.kind === 'scatter' &&
           ` From day to day ${Math.round(100 * second)} % on top.`}
@@ -194,7 +194,7 @@ function People({ evidence }: { readonly evidence: Parameters<typeof pacesByPers
             <TableCell>who</TableCell>
             <TableCell>work</TableCell>
             <TableCell align="right">pace</TableCell>
-            <TableCell align="right">for sure between</TableCell>
+            <TableCell align="right">95 % between</TableCell>
             <TableCell align="right">glue-ups</TableCell>
           </TableRow>
         </TableHead>
