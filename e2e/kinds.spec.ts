@@ -71,7 +71,7 @@ for (const units of ['metric', 'imperial'] as const) {
     const { builds } = (await (await page.request.get(`${app.url}/api/builds`)).json()) as {
       builds: { id: string }[];
     };
-    expect(builds.length).toBe(21);
+    expect(builds.length).toBe(26);
     for (const { id } of builds) {
       await page.goto(`${app.url}/builds/${id}/fit`);
       await expect(page.locator('[data-verdict]')).toHaveCount(4);

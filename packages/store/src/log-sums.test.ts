@@ -21,7 +21,8 @@ describe('the log added up', () => {
     // One that was only begun, and one that cannot be read, tell nothing and stop nothing.
     const [first] = SEASON;
     if (first === undefined) throw new Error('the demo has a season');
-    const { events: _events, ...head } = first;
+    const { events, ...head } = first;
+    expect(events.length).toBeGreaterThan(10);
     await runs.begin({ ...head, id: 'only-begun' });
     await runs.begin({ ...head, id: 'unreadable' });
     await db.updateTable('runs').set({ summary: '', evidence: '' }).where('id', '=', 'unreadable').execute();
@@ -74,6 +75,19 @@ describe('the log added up', () => {
     expect(coupons).toBeGreaterThan(8);
     expect(trends.reached.every(({ flatMm, squareMm }) => flatMm !== null || squareMm !== null)).toBe(true);
     expect(trends.glue.every(({ gPerM2 }) => gPerM2 > 50 && gPerM2 < 1000)).toBe(true);
+  });
+
+  it('counts where a lesson was told, and where it went wrong all the same', () => {
+    const told = SEASON.filter(({ promise }) =>
+      promise.lessons?.some(({ lesson }) => lesson === 'planed-too-early'),
+    );
+    const wrong = told.filter(({ events }) => events.some(({ payload }) => payload?.cause));
+    expect(told.length).toBeGreaterThan(5);
+    expect(trends.lessons.find(({ lesson }) => lesson === 'planed-too-early')).toEqual({
+      lesson: 'planed-too-early',
+      runs: told.length,
+      wrong: wrong.length,
+    });
   });
 
   it('is narrowed by words, kind, glue and what went wrong', async () => {

@@ -113,15 +113,6 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
         .execute();
     },
   },
-  // What a run has to teach is worked out when it is written; runs of before kept no pace to learn from.
-  '0007-run-evidence': {
-    up: async (db: Kysely<unknown>) => {
-      await db.schema
-        .alterTable('runs')
-        .addColumn('evidence', 'text', (column) => column.notNull().defaultTo(''))
-        .execute();
-    },
-  },
   // Who may come in from the network.
   '0006-passphrases': {
     up: async (db: Kysely<unknown>) => {
@@ -137,6 +128,15 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
         .createTable('secrets')
         .addColumn('name', 'text', (column) => column.primaryKey())
         .addColumn('value', 'text', (column) => column.notNull())
+        .execute();
+    },
+  },
+  // What a run has to teach is worked out when it is written; runs of before kept no pace to learn from.
+  '0007-run-evidence': {
+    up: async (db: Kysely<unknown>) => {
+      await db.schema
+        .alterTable('runs')
+        .addColumn('evidence', 'text', (column) => column.notNull().defaultTo(''))
         .execute();
     },
   },

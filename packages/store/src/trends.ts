@@ -12,7 +12,7 @@ const read = sql`(select started_at_ms, state, nullif(summary, '') as summary fr
 export async function trendsOf(db: Database): Promise<Trends> {
   const rows = async <Row>(query: ReturnType<typeof sql<Row>>): Promise<readonly Row[]> =>
     (await query.execute(db)).rows;
-  const [pace, used, reached, glue, causes, coupons, bins, brier] = await Promise.all([
+  const [pace, used, reached, glue, causes, coupons, lessons, bins, brier] = await Promise.all([
     rows(sql<Trends['pace'][number]>`
       select ${month} as month, work.value ->> 'work' as work,
         case work.value ->> 'work' when 'spread' then taught ->> 'method' else '' end as method,
@@ -38,6 +38,10 @@ export async function trendsOf(db: Database): Promise<Trends> {
       select ${month} as month, summary ->> '$.promise.adhesive' as adhesive, count(*) as runs,
         avg(summary ->> '$.couponPct') as pct
       from ${read} where summary ->> '$.couponPct' is not null group by 1, 2 order by 1`),
+    rows(sql<Trends['lessons'][number]>`
+      select said.value ->> 'lesson' as lesson, count(*) as runs,
+        count(summary ->> '$.cause.cause') as wrong
+      from ${read}, json_each(summary, '$.promise.lessons') as said where state = 'clamped' group by 1 order by 1`),
     rows(sql<Calibration['bins'][number]>`
       select count(*) as runs, avg(taught ->> 'likely') as promised, avg(taught ->> 'kept') as kept
       from ${taught} where taught ->> 'likely' is not null and taught ->> 'kept' is not null
@@ -55,6 +59,7 @@ export async function trendsOf(db: Database): Promise<Trends> {
     glue,
     causes,
     coupons,
+    lessons,
     calibration: { bins, brier: brier[0]?.brier ?? null, brierOfMean: brier[0]?.brierOfMean ?? null },
   };
 }

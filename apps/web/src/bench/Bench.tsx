@@ -67,6 +67,7 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
     () => lessonSteps(run.promise.lessons ?? [], stepsOfSession(script)),
     [run, script],
   );
+  const lesson = lessons.get(showing?.id ?? '');
   const dark = awakeWords(useAwake());
   const conducting = conducts(run);
   useCues(readings);
@@ -159,10 +160,7 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
             waitMin={waitMin}
             others={lane === null && moment.people > 1 ? position.lanes : []}
           />
-          {showing !== null &&
-            (lessons.get(showing.id) ?? []).map((lesson) => (
-              <LessonLine key={lesson.lesson} lesson={lesson} large />
-            ))}
+          {lesson !== undefined && <LessonLine lesson={lesson} large />}
           {moment.people > 1 && <HandOver next={nextHandOver(showing, position.upcoming)} />}
           {showing !== null && check !== null && kit.readings !== undefined ? (
             <Readings

@@ -4,7 +4,7 @@ import { detailWords, says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { useFormat } from '../quantities/use-format';
 
-/** A lesson where it bears: what to do, and what it was learned by. */
+/** A lesson where it bears: what to do, and what it was learned by; large, at the bench, only the first. */
 export function LessonLine({
   lesson,
   large = false,
@@ -27,9 +27,11 @@ export function LessonLine({
       }}
     >
       {says(finding, f)}
-      <Box component="span" sx={{ color: 'text.secondary', display: 'block', fontSize: '0.9375rem' }}>
-        {detailWords(finding, f)}
-      </Box>
+      {!large && (
+        <Box component="span" sx={{ color: 'text.secondary', display: 'block', fontSize: '0.9375rem' }}>
+          {detailWords(finding, f)}
+        </Box>
+      )}
     </Box>
   );
 }

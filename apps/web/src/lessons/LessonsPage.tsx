@@ -3,10 +3,12 @@ import { type Bearing, LIBRARY, withLessons } from '@lean-clasp/core/lessons';
 import { lessonWords, MOMENT_WORDS, triggerWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
-import { useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { type ReactNode, useState } from 'react';
+import { Link as RouterLink, useSearchParams } from 'react-router';
+import { useTrendsQuery } from '../api/api';
 import { SyncNotice } from '../documents/SyncNotice';
 import { useDocument } from '../documents/use-document';
 import { Loading } from '../frame/Loading';
@@ -138,6 +140,12 @@ function Lessons({ shop }: { readonly shop: ShopDocument }) {
   );
 }
 
+/** Whether a lesson that was told helped, as far as the log says. */
+function helpedWords({ runs, wrong }: { readonly runs: number; readonly wrong: number }): string {
+  const told = runs === 1 ? 'Told before one glue-up' : `Told before ${runs} glue-ups`;
+  return `${told}, of which ${wrong === 0 ? 'none' : wrong} went wrong.`;
+}
+
 function LessonEntry({
   lesson,
   faint = false,
@@ -146,12 +154,14 @@ function LessonEntry({
 }: {
   readonly lesson: Bearing;
   readonly faint?: boolean;
-  readonly actions: React.ReactNode;
-  readonly children?: React.ReactNode;
+  readonly actions: ReactNode;
+  readonly children?: ReactNode;
 }) {
   const f = useFormat();
   const { title, happened, cause, cost, change } = lessonWords(lesson);
   const runId = 'runId' in lesson ? lesson.runId : null;
+  const told = useTrendsQuery().data?.lessons.find((each) => each.lesson === lesson.id);
+  const helped = told === undefined ? '' : helpedWords(told);
   return (
     <Box component="article" aria-label={title} sx={{ borderBottom: 1, borderColor: 'divider', py: 1.5 }}>
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
@@ -167,7 +177,12 @@ function LessonEntry({
       {change !== '' && <Typography sx={{ maxWidth: 860, fontWeight: 700 }}>{change}</Typography>}
       <Typography variant="body2" color="text.secondary">
         Comes back where: {triggerWords(lesson.when, f)}; said {MOMENT_WORDS[lesson.at]}.{' '}
-        {runId !== null && <Link to={`/logbook/${runId}`}>The glue-up that taught it</Link>}
+        {helped !== '' && `${helped} `}
+        {runId !== null && (
+          <Link component={RouterLink} to={`/logbook/${runId}`}>
+            The glue-up that taught it
+          </Link>
+        )}
       </Typography>
       {children}
     </Box>

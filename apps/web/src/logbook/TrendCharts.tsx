@@ -247,7 +247,8 @@ function Reliability({ calibration: { bins, brier, brierOfMean } }: { readonly c
         Brier score {brier.toFixed(3)} over {runs} glue-ups
         {brierOfMean !== null && `, against ${brierOfMean.toFixed(3)} for always promising the average`}; 0 is
         perfect.
-        {runs < ENOUGH_PROMISED && ' Too few to say much.'}
+        {runs < ENOUGH_PROMISED && ' Too few to say much.'} What plans go by because of the log stands under
+        Learned.
       </Typography>
     </>
   );

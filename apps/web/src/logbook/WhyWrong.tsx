@@ -39,8 +39,10 @@ const OPTIONS = [
 export function WhyWrong({ run }: { readonly run: RunDocument }) {
   const dispatch = useAppDispatch();
   const { cause } = readAfterwards(run);
-  const [picked, setPicked] = useState<Symptom | null>(null);
-  const symptom = picked ?? SYMPTOMS.find((each) => each === cause?.symptom) ?? null;
+  const noted = SYMPTOMS.find((each) => each === cause?.symptom) ?? null;
+  // What was picked stays on show also when its cause is taken back.
+  const [picked, setPicked] = useState(noted);
+  const symptom = picked ?? noted;
   const diagnosis = useMemo(() => (symptom === null ? null : diagnose(run, symptom)), [run, symptom]);
   const pick = (value: string) => {
     const next = SYMPTOMS.find((each) => each === value) ?? null;

@@ -91,7 +91,10 @@ describe.each(CASES)('%s', (id, build) => {
     const boxes = await screen.findAllByRole('checkbox');
     expect(boxes.length).toBeGreaterThan(8);
     await user.click(boxes[0] as HTMLElement);
-    expect(screen.getByText(new RegExp(`^1 of ${boxes.length} done`))).toBeInTheDocument();
+    // Clamps in their places may call one more lesson to mind.
+    const now = screen.getAllByRole('checkbox').length;
+    expect(now).toBeGreaterThanOrEqual(boxes.length);
+    expect(screen.getByText(new RegExp(`^1 of ${now} done`))).toBeInTheDocument();
     expect(said()).not.toMatch(HALF_SAID);
   });
 

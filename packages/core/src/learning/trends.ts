@@ -26,6 +26,8 @@ export interface Trends {
   readonly causes: readonly { readonly cause: string; readonly runs: number }[];
   /** Wood failure of coupons by glue, per cent. */
   readonly coupons: readonly (Monthly & { readonly adhesive: string; readonly pct: number })[];
+  /** How often each lesson was told before a glue-up that is done, and how many of those went wrong all the same. */
+  readonly lessons: readonly { readonly lesson: string; readonly runs: number; readonly wrong: number }[];
   readonly calibration: Calibration;
 }
 

@@ -28,7 +28,7 @@ export function lessonsBearing(plan: Plan, at: When = SOME_DAY): Bearing[] {
 }
 
 /** A shop's own lessons, then those of the library that it has not put away. */
-export function lessonsOf({ lessons }: ShopDocument): Bearing[] {
+function lessonsOf({ lessons }: ShopDocument): Bearing[] {
   const { own, away } = lessons ?? { own: [], away: [] };
   return [...own, ...LIBRARY.filter(({ id }) => !away.includes(id))];
 }
@@ -60,15 +60,18 @@ const MOMENT_OF: Readonly<Partial<Record<string, LessonMoment>>> = {
   check: 'check',
 };
 
-/** With which of a session's steps each lesson is said: the first of its kind; the rest are said before or after. */
+/**
+ * With which of a session's steps each lesson is said: with the first of its kind, the next lesson with the next, one at a time, since
+ * hands are at work. What finds no step is said before the first bead only.
+ */
 export function lessonSteps(
   lessons: readonly LessonSaid[],
   steps: readonly { readonly id: string; readonly kind: string }[],
-): ReadonlyMap<string, readonly LessonSaid[]> {
-  const byStep = new Map<string, LessonSaid[]>();
+): ReadonlyMap<string, LessonSaid> {
+  const byStep = new Map<string, LessonSaid>();
   for (const lesson of lessons) {
-    const step = steps.find(({ kind }) => MOMENT_OF[kind] === lesson.at);
-    if (step !== undefined) byStep.set(step.id, [...(byStep.get(step.id) ?? []), lesson]);
+    const step = steps.find(({ id, kind }) => MOMENT_OF[kind] === lesson.at && !byStep.has(id));
+    if (step !== undefined) byStep.set(step.id, lesson);
   }
   return byStep;
 }

@@ -3,7 +3,6 @@ export {
   conditionHolds,
   lessonFinding,
   lessonsBearing,
-  lessonsOf,
   lessonSteps,
   saidOf,
   triggers,

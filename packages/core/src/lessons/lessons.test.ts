@@ -190,6 +190,11 @@ describe('lessons of a shop', () => {
     ];
     expect([...lessonSteps([saidOf(own)], steps).keys()]).toEqual(['s3']);
     expect(lessonSteps([saidOf({ ...own, at: 'before' })], steps).size).toBe(0);
+    const three = [1, 2, 3].map((n) => saidOf({ ...own, id: `own-${n}` }));
+    expect([...lessonSteps(three, steps)].map(([step, { lesson }]) => `${step} ${lesson}`)).toEqual([
+      's3 own-1',
+      's4 own-2',
+    ]);
   });
 
   it('ask nothing of what nobody knows', () => {
