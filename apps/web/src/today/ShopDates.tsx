@@ -12,6 +12,7 @@ import { Section } from '../frame/Page';
 import { useFormat } from '../quantities/use-format';
 import { saveCalendar } from '../order/save-calendar';
 import { dayAndTime, dayOf, timeOf } from '../order/wall-words';
+import { OneMoreClamp } from './OneMoreClamp';
 import { useShopCalendar } from './use-shop-calendar';
 
 /** Sessions shown; more are in the calendar file. */
@@ -19,7 +20,7 @@ const MOST_SESSIONS = 8;
 
 /** What can start next with the clamps, benches, hands and hours there are, over all builds not yet glued. */
 export function ShopDates({ shop, now }: { readonly shop: ShopDocument; readonly now: number }) {
-  const { calendar, toGet, done, of } = useShopCalendar(shop, now);
+  const { calendar, toGet, done, of, from } = useShopCalendar(shop, now);
   return (
     <Section
       title="What can start next"
@@ -46,6 +47,7 @@ export function ShopDates({ shop, now }: { readonly shop: ShopDocument; readonly
         <>
           <Days calendar={calendar} />
           <ToGet list={toGet} />
+          {from !== null && from.builds.length > 0 && <OneMoreClamp shop={shop} {...from} />}
         </>
       )}
     </Section>

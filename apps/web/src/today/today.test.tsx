@@ -121,3 +121,17 @@ describe('Today', () => {
     expect(asked.every(({ method }) => method === 'GET')).toBe(true);
   });
 });
+
+describe('worth of one more clamp', () => {
+  it('tries one more of each lot over the builds that wait, when it is asked', async () => {
+    const few = { ...DEMO_SHOP, rack: DEMO_SHOP.rack.slice(0, 2).map((lot) => ({ ...lot, count: 1 })) };
+    const floor = { id: 'floor', revision: 0, body: stageFloor(DEMO_SHOP), updatedAtMs: 1_790_000_000_000 };
+    const { user } = renderPage(<TodayPage />, { server: answering([], [floor]), shop: few });
+    await user.click(
+      await screen.findByRole('button', { name: 'What would one more clamp save?' }, { timeout: 20_000 }),
+    );
+    const again = await screen.findByRole('button', { name: 'Work it out again' }, { timeout: 20_000 });
+    const told = again.closest('[role="status"]')?.textContent ?? '';
+    expect(told).toMatch(/^One more (clamp, of whichever lot, would save no clamp-up and no hour|.+: .+)\./);
+  });
+});

@@ -1,4 +1,4 @@
-import { readWallTime } from '@lean-clasp/core/calendar';
+import { readWallTime, type Taken, type WallMinute } from '@lean-clasp/core/calendar';
 import type { ShopDocument } from '@lean-clasp/core/formats';
 import {
   type BuildToDate,
@@ -33,9 +33,16 @@ export interface ShopCalendarNow {
   readonly toGet: readonly GlueToGet[];
   readonly done: number;
   readonly of: number;
+  /** What the calendar was worked out from; null until it is. */
+  readonly from: {
+    readonly builds: readonly BuildToDate[];
+    readonly start: WallMinute;
+    readonly taken: readonly Taken[];
+  } | null;
 }
 
-async function toDate(id: string, shop: ShopDocument): Promise<BuildToDate> {
+/** A build thought through in a shop. */
+export async function toDate(id: string, shop: ShopDocument): Promise<BuildToDate> {
   const { body } = await requestJson<StoredBuild>(`/api/builds/${id}`);
   return arranger().toDate(id, body, shop);
 }
@@ -49,6 +56,7 @@ const nothingToDate = (id: string, name: string): BuildToDate => ({
   machineMin: 0,
   adhesive: '',
   volumeMl: 0,
+  failing: 0,
 });
 
 const wallMinute = (ms: number) => readWallTime(dayjs(ms).format('YYYY-MM-DDTHH:mm'), 'now');
@@ -94,9 +102,16 @@ export function useShopCalendar(shop: ShopDocument, now: number): ShopCalendarNo
     });
     const waiting = thought.filter(({ id }) => glued.every(({ buildId }) => buildId !== id));
     return {
+      from: { builds: waiting, start: wallMinute(from), taken: held },
       calendar: shopCalendar(waiting, shop, wallMinute(from), held),
       toGet: glueToGet(waiting, shop),
     };
   }, [builds, runs, thought, of, shop, from]);
-  return { calendar: all?.calendar ?? null, toGet: all?.toGet ?? [], done: thought.length, of };
+  return {
+    calendar: all?.calendar ?? null,
+    toGet: all?.toGet ?? [],
+    done: thought.length,
+    of,
+    from: all?.from ?? null,
+  };
 }

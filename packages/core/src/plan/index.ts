@@ -12,6 +12,7 @@ export {
   type ShopSession,
 } from './dates/shop-calendar';
 export { endGrainOf } from './end-grain';
+export { type Worth, worthOfOneMore } from './dates/worth';
 export { glueJobOf } from './glue-job';
 export type { ClosingAdvice } from './joints/closing';
 export type { JointNeed, PlannedJoint } from './joints/planned-joint';

@@ -43,7 +43,15 @@ describe('shopCalendar', () => {
   });
 
   it('names builds that no day can hold, and dates the rest', () => {
-    const huge = { id: 'huge', name: 'Huge', crew: 1, machineMin: 0, adhesive: 'hide-hot', volumeMl: 900 };
+    const huge = {
+      id: 'huge',
+      name: 'Huge',
+      crew: 1,
+      machineMin: 0,
+      adhesive: 'hide-hot',
+      volumeMl: 900,
+      failing: 0,
+    };
     const long = { workMin: 2000, clampMin: 60, crew: 1, bench: 1, clamps: {}, after: [] };
     const many = { ...long, workMin: 20, clamps: { band: 99 } };
     const { sessions, noPlace } = shopCalendar(
@@ -78,6 +86,7 @@ describe('glueToGet', () => {
       name,
       crew: 1,
       sessions: [],
+      failing: 0,
       machineMin: 0,
       adhesive,
       volumeMl,

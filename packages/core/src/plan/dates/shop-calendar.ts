@@ -29,6 +29,8 @@ export interface BuildToDate {
   /** What it takes from the shelf. */
   readonly adhesive: string;
   readonly volumeMl: number;
+  /** Of its four verdicts, those that fail. */
+  readonly failing: number;
 }
 
 /** A session on the calendar of the shop. */
@@ -58,9 +60,10 @@ export function buildToDate(id: string, plan: Plan): BuildToDate {
   const { name, crew } = plan.build;
   const { adhesive } = plan.build.glue;
   const { volumeMl } = plan.totals;
+  const failing = Object.values(plan.verdicts).filter(({ state }) => state === 'fails').length;
   const refused = plan.joints.some(({ window }) => window.clampMin === null);
   const sessions = refused || plan.order === null || plan.order.impossible ? [] : calendarSessions(plan);
-  return { id, name, crew, sessions, machineMin: machineMinutes(plan), adhesive, volumeMl };
+  return { id, name, crew, sessions, machineMin: machineMinutes(plan), adhesive, volumeMl, failing };
 }
 
 /** A glue that builds want more of than there is. */
