@@ -18,7 +18,6 @@ const PICTURES = [
   ['fit', `${FLOOR}/fit`],
   ['glue', `${FLOOR}/glue`],
   ['order', `${FLOOR}/order`],
-  ['assembly-order', '/builds/lantern/order', {}, workOutSessions],
   ['squeeze', `${FLOOR}/squeeze`, {}, placeClamps],
   ['assembly-squeeze', '/builds/trestle-feet/squeeze', { theme: 'lamp', units: 'imperial' }, placeStack],
   ['rehearse', `${FLOOR}/rehearse`],
@@ -28,9 +27,10 @@ const PICTURES = [
   ['bench-case', '/builds/costume-trunk/glue-up', {}, runSomeSteps],
   ['bench-reading', '/builds/scenery-flats/glue-up', { theme: 'lamp' }, readDiagonals],
   ['bench-post', '/builds/lamp-posts/glue-up', {}, runSomeSteps],
-  ['record', `${FLOOR}/record`],
+  ['record', '/logbook/season-12', {}, showWhatWentWrong],
   ['shop', '/shop'],
   ['logbook', '/logbook'],
+  ['trends', '/logbook/trends'],
   ['sums', '/sums/quad'],
 ];
 
@@ -61,6 +61,11 @@ try {
   await browser.close();
   await server.stop();
   removeFolder(data);
+}
+
+async function showWhatWentWrong(page) {
+  await page.getByRole('heading', { name: 'What went wrong?' }).scrollIntoViewIfNeeded();
+  await page.mouse.wheel(0, 400);
 }
 
 async function placeStack(page) {
@@ -111,8 +116,3 @@ async function placeClamps(page) {
 }
 
 /** Sessions of an assembly, worked out as the person would have them. */
-async function workOutSessions(page) {
-  await page.getByRole('button', { name: 'Work out sessions and order' }).click();
-  await page.getByRole('button', { name: /^Back to / }).waitFor({ timeout: 60_000 });
-  await page.getByText(/% likely/).waitFor({ timeout: 60_000 });
-}

@@ -345,7 +345,7 @@ export function seasonRuns(shop: ShopDocument, nowMs: number): RunDocument[] {
     const build = builds.get(day.build);
     if (build === undefined) return [];
     const [tempC, rhPct] = day.air;
-    const plan = planBuild({ ...build, climate: { tempC, rhPct } }, shop);
+    const plan = planBuild({ ...build, climate: { tempC, rhPct } }, asTaughtBefore(shop, i));
     const startedAtMs = Math.floor(nowMs / DAY_MS - day.daysAgo) * DAY_MS + day.hour * 60 * MINUTE_MS;
     const { run } = workedBy(HANDS, plan, {
       id: `season-${i + 1}`,
@@ -359,6 +359,13 @@ export function seasonRuns(shop: ShopDocument, nowMs: number): RunDocument[] {
     return [withEvents(run, tellings(day, run))];
   });
 }
+
+/** The shop as it was on a day of the season: what a later day taught was not known yet. */
+const asTaughtBefore = (shop: ShopDocument, day: number): ShopDocument =>
+  withLessons(shop, ({ own, away }) => ({
+    own: own.filter(({ runId }) => runId === null || Number(runId.replace('season-', '')) <= day),
+    away,
+  }));
 
 function tellings(day: SeasonDay, run: RunDocument): Telling[] {
   const { record, coupon, cause, mishap, week } = day;
