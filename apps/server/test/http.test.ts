@@ -270,8 +270,19 @@ describe('runs', () => {
     payload: { record: { note: text } },
   });
 
-  it('ship two with the demo; what happens is added once, however often it is sent', async () => {
-    expect((await listed()).runs).toHaveLength(2);
+  it('are narrowed, added up and learned from', async () => {
+    const narrowed = await api().get('/api/runs?text=flats&template=tenon-frame').expect(200);
+    const { runs } = narrowed.body as { runs: { buildName: string }[] };
+    expect(new Set(runs.map(({ buildName }) => buildName))).toEqual(new Set(['Winter flats']));
+    const trends = await api().get('/api/runs/trends').expect(200);
+    expect((trends.body as { calibration: { brier: number } }).calibration.brier).toBeGreaterThan(0);
+    const evidence = await api().get('/api/runs/evidence').expect(200);
+    expect((evidence.body as { evidence: unknown[] }).evidence).toHaveLength(24);
+    await api().post('/api/runs/trends').send({}).expect(405);
+  });
+
+  it('ship a winter with the demo; what happens is added once, however often it is sent', async () => {
+    expect((await listed()).runs).toHaveLength(24);
     const before = await demoRun();
     const more = { events: [note(0, 'written twice')] };
     await api().post('/api/runs/demo-run-1/events').send(more).expect(200);
