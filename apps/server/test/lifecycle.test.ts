@@ -93,7 +93,7 @@ describe('a server', () => {
       body: { crew: number };
     };
     expect(after.body.crew).toBe(2);
-    expect(((await request(second.url).get('/api/runs')).body as { runs: unknown[] }).runs).toHaveLength(2);
+    expect(((await request(second.url).get('/api/runs')).body as { runs: unknown[] }).runs).toHaveLength(24);
     expect((await request(second.url).get('/api/builds/stage-floor/edits')).body).toHaveLength(1);
     await second.discard();
   });

@@ -44,3 +44,4 @@ export {
 } from './script';
 export { bestWay, type NotedEvent, type Way, waysOn } from './ways';
 export { retrace, type Retraced, type RetracedFuse, type RetracedMark, type RetracedStep } from './retrace';
+export { type WindowsUsed, windowsUsed } from './windows-used';

@@ -1,5 +1,5 @@
 import { findAdhesive } from '../adhesives';
-import { positionOf, scriptOfRun } from '../bench';
+import { positionOf, scriptOfRun, windowsUsed } from '../bench';
 import type { RunDocument } from '../formats';
 import { couponState, readAfterwards, readRun } from '../runs';
 import type { Feature, Level, Symptom } from './model';
@@ -32,22 +32,7 @@ function timeSigns(run: RunDocument): Signs {
   if (run.script === null) return {};
   const script = scriptOfRun(run.script);
   const position = positionOf(script, run.startedAtMs, run.events);
-  const ratios = run.promise.window ?? { open: 1, closed: 1, total: 1 };
-  const used = script.fuses.flatMap(({ lit, closed, holds, openMin, closedMin, totalMin }) => {
-    const [litMs, closedMs] = [position.begunAtMs.get(lit), position.done.get(closed)];
-    const outMs = Math.max(...holds.map((id) => position.done.get(id) ?? Infinity));
-    if (litMs === undefined || closedMs === undefined || !Number.isFinite(outMs)) return [];
-    const min = (ms: number) => ms / MS_PER_MIN;
-    return [
-      {
-        open: min(closedMs - litMs) / (openMin * ratios.open),
-        press: Math.max(
-          min(outMs - closedMs) / (closedMin * ratios.closed),
-          min(outMs - litMs) / (totalMin * ratios.total),
-        ),
-      },
-    ];
-  });
+  const used = windowsUsed(run);
   const told = [...readAfterwards(run).closed.values()];
   const order = (by: (id: string) => number) =>
     script.operations

@@ -1,13 +1,4 @@
-export {
-  accepted,
-  type Behind,
-  forgotten,
-  learn,
-  type Lore,
-  pacesByPerson,
-  type PersonPace,
-  refused,
-  type Subject,
-} from './learn';
+export { type Behind, learn, type Lore, pacesByPerson, type PersonPace, type Subject } from './learn';
 export { closestJoint, evidenceOf, type RunEvidence, workOf } from './run-evidence';
 export type { Calibration, Trends } from './trends';
+export { accepted, forgotten, refused } from './take-over';

@@ -1,4 +1,4 @@
-import { type BenchScript, positionOf, type RunPosition, type ScriptOperation, scriptOfRun } from '../bench';
+import { positionOf, type RunPosition, type ScriptOperation, scriptOfRun, windowsUsed } from '../bench';
 import { type ClosedAs, type RunDocument, type RunEvent, type Work, WORKS } from '../formats';
 import { readAfterwards, readRun } from '../runs';
 import { median, robustSd } from './statistics';
@@ -86,7 +86,7 @@ export function evidenceOf(run: RunDocument): RunEvidence | null {
   if (state !== 'clamped' || run.script === null || job === undefined || paces === undefined) return null;
   const script = scriptOfRun(run.script);
   const position = positionOf(script, run.startedAtMs, run.events);
-  const windows = windowsOf(run, script, position);
+  const windows = windowsOf(run);
   const steps = script.operations.flatMap((operation) => stepOf(run, operation, position) ?? []);
   return {
     runId: run.id,
@@ -166,35 +166,19 @@ interface UsedWindow {
 }
 
 /** How each joint used its windows, the catalogue's likely ones. */
-function windowsOf(run: RunDocument, { fuses }: BenchScript, position: RunPosition): UsedWindow[] {
-  const {
-    factor,
-    open,
-    closed: shut,
-    total,
-  } = run.promise.window ?? { factor: 1, open: 1, closed: 1, total: 1 };
+function windowsOf(run: RunDocument): UsedWindow[] {
   const told = readAfterwards(run).closed;
-  return fuses.flatMap(({ joint, lit, closed, holds, openMin, closedMin, totalMin }): UsedWindow[] => {
-    const [litMs, closedMs] = [position.begunAtMs.get(lit), position.done.get(closed)];
-    const outs = holds.map((id) => position.done.get(id) ?? Infinity);
-    const outMs = Math.max(...outs);
-    if (litMs === undefined || closedMs === undefined || !Number.isFinite(outMs)) return [];
-    const used = (ms: number, min: number) => (ms / MS_PER_MIN / min) * factor;
-    const share = Math.max(
-      used(closedMs - litMs, openMin * open),
-      used(outMs - closedMs, closedMin * shut),
-      used(outMs - litMs, totalMin * total),
-    );
-    return Number.isFinite(share) ? [{ joint, share, how: told.get(joint) ?? null }] : [];
-  });
+  const factor = run.promise.window?.factor ?? 1;
+  return windowsUsed(run).map(({ joint, open, press }) => ({
+    joint,
+    share: factor * Math.max(open, press),
+    how: told.get(joint) ?? null,
+  }));
 }
 
 /** The joint that used most of its windows is the one to ask about; null where none burned. */
 export function closestJoint(run: RunDocument): string | null {
-  if (run.script === null) return null;
-  const script = scriptOfRun(run.script);
-  const windows = windowsOf(run, script, positionOf(script, run.startedAtMs, run.events));
-  return [...windows].sort((a, b) => b.share - a.share)[0]?.joint ?? null;
+  return [...windowsOf(run)].sort((a, b) => b.share - a.share)[0]?.joint ?? null;
 }
 
 function keptOf(windows: readonly UsedWindow[], { events, promise }: RunDocument): boolean | null {

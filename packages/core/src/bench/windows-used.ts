@@ -1,0 +1,38 @@
+import type { RunDocument } from '../formats';
+import { positionOf } from './position';
+import { scriptOfRun } from './script';
+
+/** How much of its likely windows a joint used up: 1 is all of one. */
+export interface WindowsUsed {
+  readonly joint: string;
+  readonly open: number;
+  /** The larger of its closed and total times. */
+  readonly press: number;
+}
+
+const MS_PER_MIN = 60_000;
+
+/**
+ * How the joints of a run used the windows that its plan thought likely; those that were not pressed to the end are left out. Fuses go by
+ * the unfavourable ends, the likely ones are told by the promise; runs from before it did are taken by their fuses.
+ */
+export function windowsUsed(run: RunDocument): WindowsUsed[] {
+  if (run.script === null) return [];
+  const script = scriptOfRun(run.script);
+  const { begunAtMs, done } = positionOf(script, run.startedAtMs, run.events);
+  const likely = run.promise.window ?? { open: 1, closed: 1, total: 1 };
+  return script.fuses.flatMap(
+    ({ joint, lit, closed, holds, openMin, closedMin, totalMin }): WindowsUsed[] => {
+      const [litMs, closedMs] = [begunAtMs.get(lit), done.get(closed)];
+      const outMs = Math.max(...holds.map((id) => done.get(id) ?? Infinity));
+      if (litMs === undefined || closedMs === undefined || !Number.isFinite(outMs)) return [];
+      const used = (ms: number, min: number) => ms / MS_PER_MIN / min;
+      const open = used(closedMs - litMs, openMin * likely.open);
+      const press = Math.max(
+        used(outMs - closedMs, closedMin * likely.closed),
+        used(outMs - litMs, totalMin * likely.total),
+      );
+      return Number.isFinite(open) && Number.isFinite(press) ? [{ joint, open, press }] : [];
+    },
+  );
+}
