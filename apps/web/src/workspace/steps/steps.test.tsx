@@ -169,10 +169,13 @@ describe('Rehearse', () => {
   it('remembers what was ticked off', async () => {
     const { user } = renderBuild(<RehearseStep />);
     await user.click(await screen.findByLabelText('A straight stop across one end'));
-    expect(screen.getByText(/^1 of 19 done/)).toBeInTheDocument();
+    // Nineteen of any day, and what lessons this plan calls to mind today.
+    const all = screen.getAllByRole('checkbox').length;
+    expect(all).toBeGreaterThan(19);
+    expect(screen.getByText(new RegExp(`^1 of ${all} done`))).toBeInTheDocument();
     expect(localStorage.getItem('lean-clasp.ticks.stage-floor')).toContain('gather-stop');
     await user.click(screen.getByRole('button', { name: 'Clear' }));
-    expect(screen.getByText(/^0 of 19 done/)).toBeInTheDocument();
+    expect(screen.getByText(new RegExp(`^0 of ${all} done`))).toBeInTheDocument();
   });
 
   it('is walked dry by the stopwatch, kept over a reload, and the shop goes by its pace when asked', async () => {
