@@ -69,6 +69,7 @@ test('a run by the clock: fuses, undo, reload, trouble, and a log entry that out
   await page.waitForTimeout(300);
   await app.restart();
   await page.goto(`${app.url}/logbook`);
+  await page.getByRole('searchbox', { name: 'Build or note' }).fill('Stage floor');
   await expect(page.getByRole('row', { name: /Stage floor/ })).toHaveCount(3);
   await page.getByRole('link', { name: 'today 12:00' }).click();
   await expect(page.getByLabel(/What went well/)).toHaveValue('Second clamp fetched late.');

@@ -6,15 +6,22 @@ import { useTheme } from '@mui/material/styles';
 import { FIGURE_FACE } from '../app/theme';
 import type { Tokens } from '../app/tokens';
 import { handWords } from '../bench/hands';
+import { useSize } from '../drawing/use-size';
 import { useFormat } from '../quantities/use-format';
 import { markWords } from './record/WhatHappened';
 
 const NAME_PX = 150;
-const WIDE_PX = 1000;
+/** Longer names of joints are cut. */
+const MOST_LETTERS = 20;
+/** Room behind a fuse for what was left of it. */
+const SPARE_PX = 64;
+const USUAL_PX = 1000;
 const BAR_PX = 12;
 const HAND_PX = 44;
 const FUSE_PX = 30;
 const AXIS_PX = 26;
+/** Room that a figure on the axis takes. */
+const TICK_PX = 60;
 /** Names of steps and joints beyond this do not fit. */
 const MOST_FUSES = 40;
 
@@ -31,52 +38,56 @@ export function Timeline({
 }) {
   const { tokens } = useTheme().palette;
   const f = useFormat();
+  const [ref, { width }] = useSize({ width: USUAL_PX, height: 200 });
   const { steps, fuses, marks, hands } = retraced;
   const until = untilMin ?? retraced.untilMin;
-  const x = (min: number) => NAME_PX + (min / until) * (WIDE_PX - NAME_PX - 10);
+  const x = (min: number) => NAME_PX + (min / until) * (width - NAME_PX - SPARE_PX);
   const shown = fuses.slice(0, MOST_FUSES);
   const fusesY = AXIS_PX + hands * HAND_PX + (marks.length > 0 ? 26 : 8);
   const height = fusesY + shown.length * FUSE_PX + 8;
   return (
-    <Box
-      component="svg"
-      viewBox={`0 0 ${WIDE_PX} ${height}`}
-      role="img"
-      aria-label={inWords(retraced)}
-      sx={{ width: '100%', maxWidth: WIDE_PX, display: 'block', fontSize: 14 }}
-    >
-      <Axis until={until} x={x} height={height} tokens={tokens} />
-      {Array.from({ length: hands }, (_, hand) => (
-        <g key={hand}>
-          <text x={0} y={AXIS_PX + hand * HAND_PX + 20} fill={tokens.ink}>
-            {hands === 1 ? 'steps' : handWords([hand])}
-          </text>
-          {steps
-            .filter((step) => step.hands.includes(hand))
-            .map((step) => (
-              <Step
-                key={step.id}
-                step={step}
-                x={x}
-                y={AXIS_PX + hand * HAND_PX + 4}
-                tokens={tokens}
-                title={says(step.instruction, f)}
-              />
-            ))}
-        </g>
-      ))}
-      {marks.map(({ id, atMin, event }) => (
-        <g key={id}>
-          <title>{`${formatClock(atMin)} ${markWords(event)}`}</title>
-          <path
-            d={`M ${x(atMin)} ${AXIS_PX + hands * HAND_PX + 2} l 6 12 l -12 0 z`}
-            fill={event.kind === 'mishap' ? tokens.fails : tokens.soft}
-          />
-        </g>
-      ))}
-      {shown.map((fuse, i) => (
-        <Fuse key={fuse.joint} fuse={fuse} x={x} y={fusesY + i * FUSE_PX} tokens={tokens} />
-      ))}
+    <Box ref={ref} sx={{ maxWidth: USUAL_PX, minWidth: 0 }}>
+      <Box
+        component="svg"
+        width={width}
+        height={height}
+        role="img"
+        aria-label={inWords(retraced)}
+        sx={{ display: 'block', fontSize: 14 }}
+      >
+        <Axis until={until} most={Math.floor(width / TICK_PX)} x={x} height={height} tokens={tokens} />
+        {Array.from({ length: hands }, (_, hand) => (
+          <g key={hand}>
+            <text x={0} y={AXIS_PX + hand * HAND_PX + 20} fill={tokens.ink}>
+              {hands === 1 ? 'steps' : handWords([hand])}
+            </text>
+            {steps
+              .filter((step) => step.hands.includes(hand))
+              .map((step) => (
+                <Step
+                  key={step.id}
+                  step={step}
+                  x={x}
+                  y={AXIS_PX + hand * HAND_PX + 4}
+                  tokens={tokens}
+                  title={says(step.instruction, f)}
+                />
+              ))}
+          </g>
+        ))}
+        {marks.map(({ id, atMin, event }) => (
+          <g key={id}>
+            <title>{`${formatClock(atMin)} ${markWords(event)}`}</title>
+            <path
+              d={`M ${x(atMin)} ${AXIS_PX + hands * HAND_PX + 2} l 6 12 l -12 0 z`}
+              fill={event.kind === 'mishap' ? tokens.fails : tokens.soft}
+            />
+          </g>
+        ))}
+        {shown.map((fuse, i) => (
+          <Fuse key={fuse.joint} fuse={fuse} x={x} y={fusesY + i * FUSE_PX} tokens={tokens} />
+        ))}
+      </Box>
     </Box>
   );
 }
@@ -89,11 +100,12 @@ interface Placed {
 
 function Axis({
   until,
+  most,
   x,
   height,
   tokens,
-}: Omit<Placed, 'y'> & { readonly until: number; readonly height: number }) {
-  const step = [1, 2, 5, 10, 20, 30, 60, 120].find((each) => until / each <= 12) ?? 240;
+}: Omit<Placed, 'y'> & { readonly until: number; readonly most: number; readonly height: number }) {
+  const step = [1, 2, 5, 10, 20, 30, 60, 120].find((each) => until / each <= most) ?? 240;
   const ticks = Array.from({ length: Math.floor(until / step) + 1 }, (_, i) => i * step);
   return (
     <>
@@ -149,7 +161,7 @@ function Fuse({ fuse, x, y, tokens }: Placed & { readonly fuse: RetracedFuse }) 
   return (
     <g>
       <text x={0} y={y + 15} fill={tokens.ink}>
-        {label.length > 20 ? `${label.slice(0, 19)}…` : label}
+        {label.length > MOST_LETTERS ? `${label.slice(0, MOST_LETTERS - 1)}…` : label}
       </text>
       <rect
         x={x(planned.litMin)}
@@ -178,7 +190,7 @@ function Fuse({ fuse, x, y, tokens }: Placed & { readonly fuse: RetracedFuse }) 
           />
           {spareMin !== null && (
             <text
-              x={Math.min(x(burned.outMin) + 6, WIDE_PX - 60)}
+              x={x(burned.outMin) + 6}
               y={y + 18}
               fill={late ? tokens.fails : tokens.ink}
               fontFamily={FIGURE_FACE}

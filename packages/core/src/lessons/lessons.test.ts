@@ -1,3 +1,4 @@
+import { promiseOf } from '../bench';
 import { DEMO_SHOP, stageFloor, wagonBuilds } from '../demo';
 import type { BuildDocument, Lesson, RackLot, ShopDocument } from '../formats';
 import { NO_WISHES, USUAL_ROW } from '../formats';
@@ -202,6 +203,11 @@ describe('lessons of a shop', () => {
     expect(conditionHolds({ trait: 'bow-mm', above: 0 }, unknown)).toBe(false);
     expect(conditionHolds({ trait: 'bow-mm', below: 1000 }, unknown)).toBe(false);
     expect(triggers([{ trait: 'left-today-min', below: 30 }], planBuild(panel, DEMO_SHOP))).toBe(false);
+  });
+
+  it('take a bottle that is to be opened yet for one that nobody knows, and a run for it stays sound', () => {
+    const plan = planBuild(panel, opened('2026-12-01'));
+    expect(promiseOf(plan, 0, at(300)).job?.bottlePct).toBeNull();
   });
 
   it('know how long the shop is open still', () => {

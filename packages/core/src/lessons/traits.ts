@@ -74,7 +74,8 @@ const AMOUNTS: Readonly<Record<AmountTrait, AmountOf>> = {
   'above-coldest-c': ({ climate, adhesive }) => climate.tempC - adhesive.minTempC,
   'bottle-age-pct': ({ shop, adhesive }, { today }) => {
     const ages = bottlesOf(shop, today).flatMap(({ adhesive: family, ageMonths }) =>
-      family === adhesive.id && ageMonths !== null ? [ageMonths] : [],
+      // One that is to be opened yet tells nothing.
+      family === adhesive.id && ageMonths !== null && ageMonths >= 0 ? [ageMonths] : [],
     );
     return ages.length === 0 ? null : (100 * Math.max(...ages)) / adhesive.shelfLifeMonths;
   },
