@@ -1,7 +1,7 @@
 import type { RunDocument } from '@lean-clasp/core/formats';
 import { evidenceOf } from '@lean-clasp/core/learning';
 import { readRun } from '@lean-clasp/core/runs';
-import type { Aspect, VerdictState } from '@lean-clasp/core/verdicts';
+import type { Aspect } from '@lean-clasp/core/verdicts';
 import { ASPECT_NAMES } from '@lean-clasp/words';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -9,13 +9,7 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { type Format, useFormat } from '../quantities/use-format';
-import { StateMark } from '../verdicts/state-mark';
-
-const STATE_WORDS: Readonly<Record<VerdictState, string>> = {
-  holds: 'holds',
-  close: 'close',
-  fails: 'fails',
-};
+import { StateMark, stateWord } from '../verdicts/state-mark';
 
 /** The four words as they were promised, and as they were found; nothing where a run kept no promise of them. */
 export function AsPromised({ run }: { readonly run: RunDocument }) {
@@ -38,7 +32,7 @@ export function AsPromised({ run }: { readonly run: RunDocument }) {
               {ASPECT_NAMES[aspect]}
             </TableCell>
             <TableCell>
-              <StateMark state={state} /> {STATE_WORDS[state]}
+              <StateMark state={state} /> {stateWord(state)}
               {aspect === 'inTime' && likely != null && `, ${Math.round(100 * likely)} % likely`}
             </TableCell>
             <TableCell>{FOUND[aspect](run, f)}</TableCell>

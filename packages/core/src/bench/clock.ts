@@ -43,6 +43,17 @@ interface Burnt {
   readonly outMin: number;
 }
 
+/** When a fuse was lit, closed and out in a run, epoch ms; null for one that was not pressed to the end. */
+export function burntAt(
+  { lit, closed, holds }: Fuse,
+  { begunAtMs, done }: Pick<RunPosition, 'begunAtMs' | 'done'>,
+): { readonly litMs: number; readonly closedMs: number; readonly outMs: number } | null {
+  const [litMs, closedMs] = [begunAtMs.get(lit), done.get(closed)];
+  const outMs = Math.max(...holds.map((id) => done.get(id) ?? Infinity));
+  if (litMs === undefined || closedMs === undefined || outMs === Infinity) return null;
+  return { litMs, closedMs, outMs: Math.max(closedMs, outMs) };
+}
+
 /** Least that is left of the windows of a fuse; negative where one was missed. */
 export const spareOf = (
   { openMin, closedMin, totalMin }: Pick<Fuse, 'openMin' | 'closedMin' | 'totalMin'>,

@@ -1,7 +1,7 @@
 import type { Finding } from '../findings';
 import type { RunDocument, RunEvent } from '../formats';
 import { inOrder } from '../runs';
-import { spareOf } from './clock';
+import { burntAt, spareOf } from './clock';
 import { positionOf } from './position';
 import { comesLater, type ScriptOperation, scriptOfRun } from './script';
 
@@ -17,8 +17,6 @@ export interface RetracedStep {
   readonly planned: Stretched;
   /** Null where it was never done. */
   readonly worked: Stretched | null;
-  /** Of the planned stretch, what is waiting. */
-  readonly waitMin: number;
 }
 
 /** A fuse as it was planned and as it burned. */
@@ -64,11 +62,12 @@ const MARKED: ReadonlySet<RunEvent['kind']> = new Set([
 export function retrace(run: RunDocument): Retraced | null {
   if (run.script === null) return null;
   const script = scriptOfRun(run.script);
-  const { begunAtMs, done } = positionOf(script, run.startedAtMs, run.events);
+  const position = positionOf(script, run.startedAtMs, run.events);
+  const { begunAtMs, done } = position;
   const minute = (atMs: number) => (atMs - run.startedAtMs) / MS_PER_MIN;
   const soon = script.operations.filter((operation) => !comesLater(operation));
   const known = new Map(soon.map((operation) => [operation.id, operation]));
-  const steps = soon.map(({ id, kind, instruction, hands, startMin, endMin, wait }): RetracedStep => {
+  const steps = soon.map(({ id, kind, instruction, hands, startMin, endMin }): RetracedStep => {
     const [from, to] = [begunAtMs.get(id), done.get(id)];
     return {
       id,
@@ -77,7 +76,6 @@ export function retrace(run: RunDocument): Retraced | null {
       hands,
       planned: [startMin, endMin],
       worked: from === undefined || to === undefined ? null : [minute(from), minute(to)],
-      waitMin: wait?.min ?? 0,
     };
   });
   const fuses = script.fuses.map((fuse): RetracedFuse => {
@@ -86,16 +84,11 @@ export function retrace(run: RunDocument): Retraced | null {
       const operation = known.get(id);
       return operation === undefined ? 0 : of(operation);
     };
-    const outs = holds.map((id) => done.get(id));
-    const [litMs, closedMs] = [begunAtMs.get(lit), done.get(closed)];
+    const burnt = burntAt(fuse, position);
     const burned =
-      litMs === undefined || closedMs === undefined || outs.includes(undefined)
+      burnt === null
         ? null
-        : {
-            litMin: minute(litMs),
-            closedMin: minute(closedMs),
-            outMin: minute(Math.max(closedMs, ...outs.map((each) => each ?? 0))),
-          };
+        : { litMin: minute(burnt.litMs), closedMin: minute(burnt.closedMs), outMin: minute(burnt.outMs) };
     return {
       joint,
       label,

@@ -1,4 +1,5 @@
 import type { RunDocument } from '../formats';
+import { burntAt } from './clock';
 import { positionOf } from './position';
 import { scriptOfRun } from './script';
 
@@ -19,20 +20,18 @@ const MS_PER_MIN = 60_000;
 export function windowsUsed(run: RunDocument): WindowsUsed[] {
   if (run.script === null) return [];
   const script = scriptOfRun(run.script);
-  const { begunAtMs, done } = positionOf(script, run.startedAtMs, run.events);
+  const position = positionOf(script, run.startedAtMs, run.events);
   const likely = run.promise.window ?? { open: 1, closed: 1, total: 1 };
-  return script.fuses.flatMap(
-    ({ joint, lit, closed, holds, openMin, closedMin, totalMin }): WindowsUsed[] => {
-      const [litMs, closedMs] = [begunAtMs.get(lit), done.get(closed)];
-      const outMs = Math.max(...holds.map((id) => done.get(id) ?? Infinity));
-      if (litMs === undefined || closedMs === undefined || !Number.isFinite(outMs)) return [];
-      const used = (ms: number, min: number) => ms / MS_PER_MIN / min;
-      const open = used(closedMs - litMs, openMin * likely.open);
-      const press = Math.max(
-        used(outMs - closedMs, closedMin * likely.closed),
-        used(outMs - litMs, totalMin * likely.total),
-      );
-      return Number.isFinite(open) && Number.isFinite(press) ? [{ joint, open, press }] : [];
-    },
-  );
+  return script.fuses.flatMap((fuse): WindowsUsed[] => {
+    const burnt = burntAt(fuse, position);
+    if (burnt === null) return [];
+    const { litMs, closedMs, outMs } = burnt;
+    const used = (ms: number, min: number) => ms / MS_PER_MIN / min;
+    const open = used(closedMs - litMs, fuse.openMin * likely.open);
+    const press = Math.max(
+      used(outMs - closedMs, fuse.closedMin * likely.closed),
+      used(outMs - litMs, fuse.totalMin * likely.total),
+    );
+    return Number.isFinite(open) && Number.isFinite(press) ? [{ joint: fuse.joint, open, press }] : [];
+  });
 }

@@ -7,10 +7,10 @@ import {
   type Work,
   WORKS,
 } from '../formats';
-import { paceOf } from '../plan';
+import { paceOf, USUAL_SCATTER, WINDOW_CV } from '../plan';
 import type { RunEvidence } from './run-evidence';
 import { median, robustMean, robustSd, shrunk } from './statistics';
-import { WINDOW_CV, windowFactor } from './window-factor';
+import { windowFactor } from './window-factor';
 
 /** One glue-up behind something learned, and how much it counted: 0 for one that was spoilt. */
 export interface Behind {
@@ -187,7 +187,7 @@ function scatter(evidence: readonly RunEvidence[], learned: Learned): Lore[] {
   const after = cv(stepSd);
   const unsure = (1.25 * robustSd(days.map((day) => day.stepSd))) / Math.sqrt(days.length);
   const inUse = learned.scatter !== null;
-  const before = learned.scatter?.stepCv ?? USUAL_STEP_CV;
+  const before = learned.scatter?.stepCv ?? USUAL_SCATTER.stepCv;
   const rest = { low: Math.max(0, after - WIDE * unsure), high: after + WIDE * unsure };
   return [
     {
@@ -207,9 +207,6 @@ function scatter(evidence: readonly RunEvidence[], learned: Learned): Lore[] {
     },
   ];
 }
-
-/** Scatter of steps that plans go by until the log knows better. */
-const USUAL_STEP_CV = 0.25;
 
 function windows(evidence: readonly RunEvidence[], learned: Learned): Lore[] {
   const families = [...new Set(evidence.flatMap((run) => (run.windows.length > 0 ? [run.adhesive] : [])))];

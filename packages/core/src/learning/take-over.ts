@@ -1,6 +1,6 @@
 import { NOTHING_LEARNED, type ShopDocument } from '../formats';
+import { WINDOW_CV } from '../plan';
 import type { Lore } from './learn';
-import { WINDOW_CV } from './window-factor';
 
 /** Pace and windows are kept within these. */
 const FACTOR = { least: 0.2, most: 5 };

@@ -1,8 +1,7 @@
+import { WINDOW_CV } from '../plan';
 import type { WindowEvidence } from './run-evidence';
 import { type Known, normalShare } from './statistics';
 
-/** How much the time that one glue gives varies from day to day, as standard deviation over mean: models §8. */
-export const WINDOW_CV = 0.2;
 /** What people find differs from the catalogue by so much, as standard deviation of the logarithm [judgement]. */
 const FAMILY_SD = 0.25;
 /** Share of tellings that are mistaken [judgement]. */

@@ -1,6 +1,7 @@
 import { type AmountTrait, NO_WISHES, type ShopDocument, type WordTrait } from '../formats';
 import { kindOf } from '../kinds';
 import { bottlesOf, endGrainOf, isOpposed, packingOf, type Plan } from '../plan';
+import { dot } from '../solids';
 
 /** The moment for which a plan is looked at; null for what nobody knows. */
 export interface When {
@@ -128,9 +129,6 @@ export const traitsOf = (plan: Plan, when: When): Traits => ({
 
 /** Pulls within 15° of each other go one way. */
 const SAME_WAY = Math.cos(Math.PI / 12);
-
-const dot = (a: readonly number[], b: readonly number[]): number =>
-  a.reduce((sum, each, i) => sum + each * (b[i] ?? 0), 0);
 
 const least = (values: readonly number[]): number | null =>
   values.length === 0 ? null : Math.min(...values);

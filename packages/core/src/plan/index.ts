@@ -19,7 +19,7 @@ export type { JointNeed, PlannedJoint } from './joints/planned-joint';
 export { slowestOf } from './joints/slowest';
 export { arrangements, withSessions } from './order/arrange-order';
 export type { Arranged } from './order/arranged';
-export { type Likelihood, likelihoodOf } from './order/likelihood';
+export { type Likelihood, likelihoodOf, USUAL_SCATTER, WINDOW_CV } from './order/likelihood';
 export { fuseOf, holdsFuse, type PlannedFuse } from './order/fuses';
 export { operationsOf } from './order/operations';
 export { paceOf } from './order/paces';

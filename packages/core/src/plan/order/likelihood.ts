@@ -18,9 +18,9 @@ export interface Likelihood {
 /** Runs simulated; enough for an interval of ± 2 %. */
 const RUNS = 2000;
 /** How much one step differs from another like it, and one day from another, until the log knows better: standard deviation over mean [judgement]. */
-const USUAL_SCATTER = Object.freeze({ stepCv: 0.25, dayCv: 0.1 });
+export const USUAL_SCATTER = Object.freeze({ stepCv: 0.25, dayCv: 0.1 });
 /** The same of the open time of a glue. */
-const WINDOW_CV = 0.2;
+export const WINDOW_CV = 0.2;
 
 /**
  * Plays the sessions of a plan many times with minutes and windows that vary: log-normal around what is planned,
