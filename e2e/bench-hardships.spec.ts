@@ -64,6 +64,8 @@ for (const [name, job, seed] of JOBS) {
     page,
     app,
   }) => {
+    // Dozens of steps, each with a server that may have to start: minutes on a busy machine.
+    test.slow();
     const random = scatter(seed);
     await page.clock.install({ time: NOON - MINUTE });
     await openGlueUp(page, app, job);

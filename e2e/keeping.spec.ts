@@ -140,6 +140,8 @@ test('a build can be removed, after a question, and put back', async ({ page, ap
   await expect(page.getByRole('link', { name: 'Stage floor' })).toBeHidden();
   await expect(page.getByRole('link', { name: 'Scenery flats' })).toBeVisible();
   await page.getByRole('button', { name: 'Put back Stage floor' }).click();
+  // The bin is below a long list that draws only the rows in view.
+  await page.getByLabel('Find by name or project').fill('Stage');
   await expect(page.getByRole('link', { name: 'Stage floor' })).toBeVisible();
 });
 

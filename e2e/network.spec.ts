@@ -50,8 +50,16 @@ test('an owner edits; once the passphrase is another, what was typed waits and g
   await page.getByRole('button', { name: 'Come in' }).click();
   await retype(page.getByLabel('Name of the build'), 'Floor one');
   await kept(page);
-  await setPassphrase(app.url, 'owner', 'three dry cauls oiled');
+  // Typed before the page can hear of the new passphrase, sent after it is set.
+  let release = () => {};
+  const released = new Promise<void>((done) => (release = done));
+  await page.route('**/api/**', async (route) => {
+    await released;
+    await route.continue();
+  });
   await page.getByLabel('Name of the build').fill('Floor two');
+  await setPassphrase(app.url, 'owner', 'three dry cauls oiled');
+  release();
   await expect(page.getByRole('heading', { name: 'This shop asks for its passphrase' })).toBeVisible();
   await page.getByLabel('Passphrase', { exact: true }).fill('three dry cauls oiled');
   await page.getByRole('button', { name: 'Come in' }).click();

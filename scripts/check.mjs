@@ -1,6 +1,7 @@
 import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { stripVTControlCharacters } from 'node:util';
 import { run, tool } from './lib/run.mjs';
 import { ensureChromium, ensurePackages } from './lib/setup.mjs';
 
@@ -10,6 +11,8 @@ import { ensureChromium, ensurePackages } from './lib/setup.mjs';
 const fast = process.argv.includes('--fast');
 const reports = mkdtempSync(join(tmpdir(), 'lean-clasp-check-'));
 const tally = { passed: 0, failed: 0 };
+/** What failed and how, said again at the end: the last lines are what people read. */
+const faults = [];
 
 function count(name, passed, failed) {
   tally.passed += passed;
@@ -36,9 +39,37 @@ function readReport(report, read) {
 function runner(name, command, args, { report, read, env = {} }) {
   process.stdout.write(`\n— ${name}\n`);
   const good = run(command, args, env);
-  const { passed, failed } = readReport(report, read);
+  const { passed, failed, faults: found = [] } = readReport(report, read);
+  faults.push(...found);
   count(name, passed, good ? failed : Math.max(1, failed));
 }
+
+const FAULT_LINES = 14;
+const cut = (title, message) =>
+  [title, ...stripVTControlCharacters(String(message)).split('\n').slice(0, FAULT_LINES)].join('\n');
+
+const jestFaults = (results) =>
+  results.flatMap(({ name, message, assertionResults }) => {
+    const failed = assertionResults.filter(({ status }) => status === 'failed');
+    if (failed.length === 0) return message === '' ? [] : [cut(name, message)];
+    return failed.map(({ fullName, failureMessages }) => cut(fullName, failureMessages.join('\n')));
+  });
+
+const browserFaults = (suites) =>
+  suites.flatMap(({ suites: inner = [], specs = [] }) => [
+    ...browserFaults(inner),
+    ...specs.flatMap(({ title, tests }) =>
+      tests
+        .flatMap(({ results }) => results)
+        .filter(({ errors }) => errors.length > 0)
+        .map(({ errors, duration }) =>
+          cut(
+            `${title} (after ${Math.round(duration / 1000)} s)`,
+            errors.map(({ message }) => message).join('\n'),
+          ),
+        ),
+    ),
+  ]);
 
 ensurePackages();
 // Before anything slow: whoever has to install something should hear of it at once.
@@ -52,9 +83,10 @@ single('unused code and packages', 'npm', ['run', '--silent', 'unused']);
 const jestReport = join(reports, 'jest.json');
 runner('unit and HTTP tests', tool('jest'), ['--json', '--outputFile', jestReport, '--silent'], {
   report: jestReport,
-  read: ({ numPassedTests, numFailedTests, numFailedTestSuites }) => ({
+  read: ({ numPassedTests, numFailedTests, numFailedTestSuites, testResults }) => ({
     passed: numPassedTests,
     failed: Math.max(numFailedTests, numFailedTestSuites),
+    faults: jestFaults(testResults),
   }),
 });
 
@@ -62,10 +94,15 @@ if (!fast && single('build', process.execPath, ['scripts/build.mjs'])) {
   const browserReport = join(reports, 'browser.json');
   runner('browser tests', tool('playwright'), ['test', '--reporter=line,json'], {
     report: browserReport,
-    read: ({ stats: { expected, unexpected, flaky } }) => ({ passed: expected, failed: unexpected + flaky }),
+    read: ({ stats: { expected, unexpected, flaky }, suites }) => ({
+      passed: expected,
+      failed: unexpected + flaky,
+      faults: browserFaults(suites),
+    }),
     env: { CHROMIUM_PATH: chromium, PLAYWRIGHT_JSON_OUTPUT_FILE: browserReport },
   });
 }
 
+for (const fault of faults) process.stdout.write(`\n✗ ${fault}\n`);
 process.stdout.write(`\n${tally.passed} passed, ${tally.failed} failed\n`);
 process.exit(tally.failed === 0 ? 0 : 1);
