@@ -1,4 +1,5 @@
-import type { RunDocument } from '@lean-clasp/core/formats';
+import type { RunDocument, ShopDocument } from '@lean-clasp/core/formats';
+import type { LoggedEdit } from '@lean-clasp/store';
 import request from 'supertest';
 import { ownHosts } from '../src/http/own-host';
 import { startTestServer, type TestServer } from './start';
@@ -290,6 +291,37 @@ describe('runs', () => {
     expect((after.body as Sent).events).toHaveLength(before.events.length + 1);
     const { runs } = await listed();
     expect(runs.find(({ id }) => id === 'demo-run-1')?.record.note).toBe('written twice');
+  });
+
+  it('take their glue off the shelf once they are over, once, and leave that to be taken back', async () => {
+    const shelf = async () =>
+      ((await api().get('/api/shops/shop').expect(200)).body as { body: ShopDocument }).body.bottles;
+    const { events: _, ...head } = await demoRun();
+    const run = { ...head, id: 'poured', promise: { ...head.promise, glueMl: 40 } };
+    const end: Sent['events'][number] = { ...note(0, ''), kind: 'finish', payload: {} };
+    const before = await shelf();
+    await api()
+      .put('/api/runs/poured')
+      .send({ ...run, events: [] })
+      .expect(200);
+    expect(await shelf()).toEqual(before);
+    for (let i = 0; i < 2; i += 1) {
+      await api()
+        .post('/api/runs/poured/events')
+        .send({ events: [end] })
+        .expect(200);
+    }
+    const ml = (bottles: ShopDocument['bottles']) =>
+      bottles
+        .filter(({ adhesive }) => adhesive === head.promise.adhesive)
+        .reduce((sum, { remainingMl }) => sum + remainingMl, 0);
+    expect(ml(before) - ml(await shelf())).toBeCloseTo(40, 9);
+    const log = (await api().get('/api/shops/shop/edits').expect(200)).body as LoggedEdit[];
+    expect(log.at(-1)).toMatchObject({ id: 'used-poured', label: `Glue used: ${head.buildName}` });
+    const { revision: baseRevision, atMs: _at, patch, inverse, ...named } = log.at(-1) as LoggedEdit;
+    const undo = { ...named, id: 'back', kind: 'undo', patch: inverse, inverse: patch, baseRevision };
+    await api().patch('/api/shops/shop').send(undo).expect(200);
+    expect(await shelf()).toEqual(before);
   });
 
   it('lose nothing to an older copy that comes again', async () => {

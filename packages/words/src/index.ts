@@ -42,6 +42,8 @@ export { obstacleWords, statusWords } from './order';
 export { fieldWords, MISHAP_WORDS } from './trouble';
 export { PRESSURE_WORDS, pullName } from './pulls';
 export { lotWords } from './rack';
+export { bottleWords } from './shelf';
+export { cellFaultWords } from './tables';
 export { CHANGE_WORDS, CLEAN_UP_WORDS, STEP_WORDS, reasonWords } from './reasons';
 export { strutWords } from './strut';
 export { type Working, workingOf } from './workings';

@@ -26,6 +26,7 @@ import type { RunStream } from './run-stream';
 import { requireOwnHost } from './own-host';
 import { requireOwnOrigin } from './same-origin';
 import { refuseDeep, refuseUnsound } from './sound-body';
+import { shelfKeeper } from '../shelf/shelf-keeper';
 import type { WorkPool } from '../work/pool';
 
 /** The shop's document id; there is one shop to a database. */
@@ -190,6 +191,7 @@ function apiRoutes(deps: AppDeps): express.Router {
       validator,
       knowsBuild: builds.knows,
       now: deps.now,
+      keepShelf: shelfKeeper(shops, SHOP_ID, deps.logger),
     }),
   );
   router.use(calcRoutes(createCalculator(validator), deps.pool));

@@ -7,6 +7,7 @@ import type { RunStore } from '@lean-clasp/store';
 import { httpError, onlyMethods } from './errors';
 import { pageAsked, textOf } from './paging';
 import { runCalendar } from './run-calendar';
+import type { ShelfKeeper } from '../shelf/shelf-keeper';
 import type { RunStream } from './run-stream';
 
 const EventsSchema = Type.Object(
@@ -17,6 +18,8 @@ const EventsSchema = Type.Object(
 /** Glue-ups that are learned from at most: those of the last years, not of the hands one had before. */
 const MOST_TAUGHT = 400;
 const STATES = ['running', 'clamped', 'abandoned'] as const;
+/** With these a run is over. */
+const ENDS: readonly RunEvent['kind'][] = ['finish', 'abandon'];
 /** A device whose clock runs ahead of this one by more than this is set wrong, ms. */
 const AHEAD_MS = 86_400_000;
 
@@ -28,10 +31,11 @@ interface RunRoutesDeps {
   /** Whether there is such a build, in the bin or out of it. */
   readonly knowsBuild: (id: string) => Promise<boolean>;
   readonly now: () => number;
+  readonly keepShelf: ShelfKeeper;
 }
 
 /** Runs: pages of summaries, one whole, begun once, added to, followed. */
-export function runRoutes({ runs, stream, validator, knowsBuild, now }: RunRoutesDeps): Router {
+export function runRoutes({ runs, stream, validator, knowsBuild, now, keepShelf }: RunRoutesDeps): Router {
   const router = Router();
   const missing = () => httpError(404, 'not-found', 'There is no such run.', 'the id of a run');
 
@@ -105,6 +109,8 @@ export function runRoutes({ runs, stream, validator, knowsBuild, now }: RunRoute
     const outcome = await runs.add(id, events);
     if (outcome.kind === 'missing') throw missing();
     stream.tell(id, outcome.fresh);
+    // Whoever tells the end tells it again until it is answered.
+    if (events.some(({ kind }) => ENDS.includes(kind))) await keepShelf(outcome.run);
     return outcome.run;
   }
 

@@ -6,11 +6,13 @@ import { nanoid } from '@reduxjs/toolkit';
 import { api } from '../api/api';
 import { ApiError, requestJson } from '../api/request';
 import type { AppThunk } from '../app/store';
+import { refresh } from '../documents/sync';
 import { keepBeside, readKept } from '../keeping/keep-beside';
 import type { KeptRun } from '../keeping/kept';
 import { runRefused } from '../keeping/keeping-slice';
 import { mayPass } from '../keeping/retry';
 import { whenNow } from '../lessons/when-now';
+import { SHOP_ID } from '../shop/shop-id';
 import type { BenchKit } from './bench-kit';
 import { runClock } from './run-clock';
 import { eventNoted, eventsHeard, eventsTaken, runBegun, runJoined } from './runs-slice';
@@ -213,6 +215,8 @@ function send(id: string): AppThunk<Promise<void>> {
         queues.retries(id).succeeded();
         dispatch(eventsTaken({ id, events }));
         dispatch(runJoined(joined));
+        // The server takes the glue of a run that is over off the shelf.
+        if (events.some(({ kind }) => kind === 'finish' || kind === 'abandon')) void dispatch(shelfChanged());
         if (kits.has(id)) dispatch(keepTaken(id, events));
         else void dispatch(keepBeside((kept) => kept.forgetEvents(id, events), { frees: true }));
       }
@@ -229,6 +233,10 @@ function send(id: string): AppThunk<Promise<void>> {
     }
   };
 }
+
+/** The shop as the server has it now; where that cannot be asked, its next edit brings it. */
+const shelfChanged = (): AppThunk<Promise<void>> => (dispatch) =>
+  dispatch(refresh(SHOP_ID)).catch(() => undefined);
 
 /** Once the server has all of a run that is over, nothing of it needs to be kept here. */
 function forgetFinished(id: string): AppThunk {

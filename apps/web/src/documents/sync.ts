@@ -72,10 +72,10 @@ function fetchDocument(collection: OpenDocument['collection'], id: string): AppT
       // As it was last seen here; what others did meanwhile comes as soon as the server answers.
       dispatch(opened(kept));
       dispatch(syncChanged({ id, sync: { kind: 'offline' } }));
-      const refresh = () => {
-        dispatch(catchUp(id)).catch(() => queues.retries(`open ${id}`).later(refresh));
+      const askAgain = () => {
+        dispatch(catchUp(id)).catch(() => queues.retries(`open ${id}`).later(askAgain));
       };
-      queues.retries(`open ${id}`).later(refresh);
+      queues.retries(`open ${id}`).later(askAgain);
     }
     // What the person asked for goes first; what is left over from before comes on top as soon as it is found.
     const back = () => {
@@ -336,6 +336,13 @@ function goOnWith(id: string, { document, log, moved }: Fetched & { readonly mov
     dispatch(keep(id));
     // Not before what is being sent has ended.
     setTimeout(() => void dispatch(flush(id)));
+  };
+}
+
+/** Takes in what was done to an open document elsewhere, where it rests: its own next edit does so otherwise. */
+export function refresh(id: string): AppThunk<Promise<void>> {
+  return async (dispatch, getState) => {
+    if (getState().documents.open[id]?.pending.length === 0) await dispatch(catchUp(id));
   };
 }
 

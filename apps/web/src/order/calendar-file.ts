@@ -1,6 +1,7 @@
 import { writeWallTime } from '@lean-clasp/core/calendar';
 import type { DatedSessionOfBuild } from '@lean-clasp/core/plan';
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
+import { saveFile, slug } from '../parts/save-file';
 
 /** A session of a named build on the calendar. */
 export type NamedSession = Pick<DatedSessionOfBuild, 'session' | 'start' | 'handsEnd' | 'clampsOff'> & {
@@ -46,12 +47,5 @@ function dateArray(at: number): DateArray {
 
 /** Hands the file to the browser. */
 export function downloadCalendar(name: string, sessions: readonly NamedSession[]): void {
-  const url = URL.createObjectURL(new Blob([calendarFile(sessions)], { type: 'text/calendar' }));
-  const link = document.createElement('a');
-  link.href = url;
-  link.download = `${slug(name)}.ics`;
-  link.click();
-  URL.revokeObjectURL(url);
+  saveFile(`${slug(name)}.ics`, calendarFile(sessions), 'text/calendar');
 }
-
-const slug = (name: string) => name.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-');

@@ -1,6 +1,7 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { memo } from 'react';
+import { useLabelled } from './bare';
 import { useSteady } from './use-steady';
 
 interface ChoiceProps<V extends string> {
@@ -22,14 +23,15 @@ export function Choice<V extends string>({ label, value, options, onChange, widt
 
 /** The list on the screen; drawn again only when what it shows has changed. */
 const Picker = memo(function Picker({ label, value, options, onChange, width }: ChoiceProps<string>) {
+  const named = useLabelled(label);
   return (
     <TextField
       select
       size="small"
-      label={label}
+      label={named.label}
       value={value}
       onChange={(event) => onChange(event.target.value)}
-      sx={{ width }}
+      sx={{ width: named.bare ? '100%' : width }}
       slotProps={{ inputLabel: { shrink: true }, select: { 'aria-label': label } as object }}
     >
       {options.map((option) => (

@@ -1,4 +1,5 @@
 import TextField from '@mui/material/TextField';
+import { useLabelled } from './bare';
 
 const MOST_CHARACTERS = 60;
 
@@ -12,16 +13,17 @@ export function NameField({
   readonly width: number;
   readonly onChange: (name: string) => void;
 }) {
+  const named = useLabelled('Name');
   return (
     <TextField
-      label="Name"
+      label={named.label}
       size="small"
       value={value}
       onChange={(event) =>
         event.target.value !== '' && onChange(event.target.value.slice(0, MOST_CHARACTERS))
       }
-      sx={{ width }}
-      slotProps={{ inputLabel: { shrink: true } }}
+      sx={{ width: named.bare ? '100%' : width }}
+      slotProps={{ inputLabel: { shrink: true }, htmlInput: named.aria }}
     />
   );
 }

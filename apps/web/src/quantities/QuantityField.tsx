@@ -2,6 +2,7 @@ import type { Bounds } from '@lean-clasp/core/basics';
 import type { ParsedQuantity } from '@lean-clasp/core/units';
 import TextField from '@mui/material/TextField';
 import { memo, useState } from 'react';
+import { useLabelled } from '../parts/bare';
 import { useSteady } from '../parts/use-steady';
 
 interface Draft {
@@ -82,17 +83,25 @@ const Entry = memo(function Entry({
   readonly onType: (text: string) => void;
   readonly onLeave: () => void;
 }) {
+  const named = useLabelled(label);
+  // Under a head there is room for what is wrong; what is usual stands in the empty field.
+  const hint = named.bare && !wrong ? ((help ?? '').replace(/^empty: /, '').split(',')[0] ?? '') : '';
   return (
     <TextField
-      label={label}
+      label={named.label}
       value={text}
       size="small"
       error={wrong}
-      helperText={help}
+      helperText={named.bare && !wrong ? undefined : help}
+      placeholder={hint}
+      title={hint === '' ? undefined : hint}
       onChange={(event) => onType(event.target.value)}
       onBlur={onLeave}
-      sx={{ width }}
-      slotProps={{ htmlInput: { autoComplete: 'off', spellCheck: false }, inputLabel: { shrink: true } }}
+      sx={{ width: named.bare ? '100%' : width }}
+      slotProps={{
+        htmlInput: { autoComplete: 'off', spellCheck: false, ...named.aria },
+        inputLabel: { shrink: true },
+      }}
     />
   );
 });

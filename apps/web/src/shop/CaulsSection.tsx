@@ -1,102 +1,123 @@
 import { LIMITS } from '@lean-clasp/core/basics';
-import type { BlockLot, CaulLot, ShopDocument } from '@lean-clasp/core/formats';
+import { type BlockLot, type CaulLot, SHOP_ROOM, type ShopDocument } from '@lean-clasp/core/formats';
+import { BLOCK_FACES, BLOCK_KINDS, BLOCKS_TABLE, caulsTable } from '@lean-clasp/core/tables';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { Section } from '../frame/Page';
+import { useMemo } from 'react';
 import { Choice } from '../parts/Choice';
+import type { SheetColumn } from '../parts/Sheet';
 import { LengthField, NumberField } from '../quantities/fields';
 import { makeId } from '../workspace/edits';
 import { changed, useEditShop } from './use-edit-shop';
 import { LotCount, LotGroup } from './LotGroup';
+import { TableSection } from './TableSection';
 import { WoodChoice } from './WoodChoice';
 
-const NEW_CAULS: Omit<CaulLot, 'id'> = {
-  count: 2,
-  species: 'hard-maple',
-  lengthMm: 700,
-  widthMm: 40,
-  depthMm: 50,
-  crownMm: 0,
-};
-const NEW_BLOCKS: Omit<BlockLot, 'id'> = {
-  kind: 'block',
-  count: 8,
-  lengthMm: 60,
-  thicknessMm: 20,
-  face: 'bare',
-  friction: null,
-};
-const BLOCK_KINDS = [
-  { value: 'block', name: 'blocks' },
-  { value: 'batten', name: 'battens' },
-] as const;
-const FACES = [
-  { value: 'bare', name: 'bare' },
-  { value: 'abrasive', name: 'abrasive' },
-  { value: 'cork', name: 'cork' },
-] as const;
 /** What a face usually holds with before it slides [judgement]. */
 const USUAL_FRICTION: Readonly<Record<BlockLot['face'], number>> = { bare: 0.35, abrasive: 0.75, cork: 0.5 };
 
-/** Cauls with their section and crown, and what goes under jaws. */
+const CAUL_COLUMNS: readonly SheetColumn<CaulLot>[] = [
+  { head: 'Cauls', width: '74px', by: ({ count }) => count },
+  { head: 'Wood', width: 'minmax(150px, 1.6fr)', by: ({ species }) => species },
+  { head: 'Length', width: '1fr', by: ({ lengthMm }) => lengthMm },
+  { head: 'Width', width: '1fr', by: ({ widthMm }) => widthMm },
+  { head: 'Depth', width: '1fr', by: ({ depthMm }) => depthMm },
+  { head: 'Crown', width: '1fr', by: ({ crownMm }) => crownMm },
+];
+const BLOCK_COLUMNS: readonly SheetColumn<BlockLot>[] = [
+  { head: 'How many', width: '74px', by: ({ count }) => count },
+  { head: 'What', width: '1fr', by: ({ kind }) => kind },
+  { head: 'Length', width: '1fr', by: ({ lengthMm }) => lengthMm },
+  { head: 'Thickness', width: '1fr', by: ({ thicknessMm }) => thicknessMm },
+  { head: 'Its face', width: '1fr', by: ({ face }) => face },
+  { head: 'Grip, measured', width: '1fr', by: ({ face, friction }) => friction ?? USUAL_FRICTION[face] },
+];
+/** Room for *Remove*, px. */
+const ACTIONS_PX = 84;
+const asOption = <V extends string>({ id, name }: { readonly id: V; readonly name: string }) => ({
+  value: id,
+  name,
+});
+const KIND_OPTIONS = BLOCK_KINDS.map(asOption);
+const FACE_OPTIONS = BLOCK_FACES.map(asOption);
+
+/** Cauls with their section and crown. */
 export function CaulsSection({ shop }: { readonly shop: ShopDocument }) {
   const edit = useEditShop();
-  const { cauls, blocks = [] } = shop;
+  const { cauls, woods } = shop;
+  const table = useMemo(() => caulsTable(woods ?? []), [woods]);
+  const add = (label: string, lots: readonly CaulLot[]) =>
+    edit(label, (before) => ({ ...before, cauls: [...(before.cauls ?? []), ...lots] }));
   return (
-    <Section
-      title="Cauls and blocks"
-      aside={
-        <>
-          <Button
-            onClick={() =>
-              edit('Cauls added', (before) => ({
-                ...before,
-                cauls: [...(before.cauls ?? []), { ...NEW_CAULS, id: makeId() }],
-              }))
-            }
-          >
-            Add cauls
-          </Button>
-          <Button
-            onClick={() =>
-              edit('Blocks added', (before) => ({
-                ...before,
-                blocks: [...(before.blocks ?? []), { ...NEW_BLOCKS, id: makeId() }],
-              }))
-            }
-          >
-            Add blocks
-          </Button>
-        </>
+    <TableSection
+      title="Cauls"
+      table={table}
+      columns={CAUL_COLUMNS}
+      rows={cauls ?? NONE}
+      most={SHOP_ROOM.cauls}
+      actionsPx={ACTIONS_PX}
+      onTake={(lots) => add('Cauls pasted', lots)}
+      actions={
+        <Button onClick={() => add('Cauls added', [{ ...table.blank, id: makeId() }])}>Add cauls</Button>
       }
+      above={
+        cauls === undefined && (
+          <NumberField
+            label="Pairs of cauls"
+            whole
+            value={shop.caulPairs}
+            bounds={LIMITS.cauls}
+            hint="or list them with their crown"
+            onChange={(caulPairs) =>
+              caulPairs !== null && edit('Cauls', (before) => ({ ...before, caulPairs }))
+            }
+            width={230}
+          />
+        )
+      }
+      render={(lot) => <CaulFields key={lot.id} lot={lot} />}
     >
-      {cauls === undefined && (
-        <NumberField
-          label="Pairs of cauls"
-          whole
-          value={shop.caulPairs}
-          bounds={LIMITS.cauls}
-          hint="or list them with their crown"
-          onChange={(caulPairs) =>
-            caulPairs !== null && edit('Cauls', (before) => ({ ...before, caulPairs }))
-          }
-          width={230}
-        />
-      )}
-      {cauls?.map((lot) => (
-        <CaulFields key={lot.id} lot={lot} />
-      ))}
-      {blocks.map((lot) => (
-        <BlockFields key={lot.id} lot={lot} />
-      ))}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5, maxWidth: 760 }}>
         Crown: lay two cauls of a pair with their crowned edges together and measure the gap at one end; half
-        of it is the crown. Grip of a block: press it down with a known weight and pull it sideways with a
-        spring balance; pull over weight at the moment it slides.
+        of it is the crown.
       </Typography>
-    </Section>
+    </TableSection>
   );
 }
+
+const NONE: readonly CaulLot[] = [];
+
+/** Blocks and battens that go under jaws. */
+export function BlocksSection({ shop }: { readonly shop: ShopDocument }) {
+  const edit = useEditShop();
+  const { blocks = NO_BLOCKS } = shop;
+  const add = (label: string, lots: readonly BlockLot[]) =>
+    edit(label, (before) => ({ ...before, blocks: [...(before.blocks ?? []), ...lots] }));
+  return (
+    <TableSection
+      title="Blocks and battens"
+      table={BLOCKS_TABLE}
+      columns={BLOCK_COLUMNS}
+      rows={blocks}
+      most={SHOP_ROOM.blocks}
+      actionsPx={ACTIONS_PX}
+      onTake={(lots) => add('Blocks pasted', lots)}
+      actions={
+        <Button onClick={() => add('Blocks added', [{ ...BLOCKS_TABLE.blank, id: makeId() }])}>
+          Add blocks
+        </Button>
+      }
+      render={(lot) => <BlockFields key={lot.id} lot={lot} />}
+    >
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5, maxWidth: 760 }}>
+        Grip of a block: press it down with a known weight and pull it sideways with a spring balance; pull
+        over weight at the moment it slides.
+      </Typography>
+    </TableSection>
+  );
+}
+
+const NO_BLOCKS: readonly BlockLot[] = [];
 
 function CaulFields({ lot }: { readonly lot: CaulLot }) {
   const edit = useEditShop();
@@ -159,7 +180,7 @@ function BlockFields({ lot }: { readonly lot: BlockLot }) {
       <Choice
         label="What"
         value={lot.kind}
-        options={BLOCK_KINDS}
+        options={KIND_OPTIONS}
         onChange={(kind) => set('What', { kind })}
         width={120}
       />
@@ -180,7 +201,7 @@ function BlockFields({ lot }: { readonly lot: BlockLot }) {
       <Choice
         label="Its face"
         value={lot.face}
-        options={FACES}
+        options={FACE_OPTIONS}
         onChange={(face) => set('Face', { face })}
         width={120}
       />

@@ -2,6 +2,7 @@ import { BLANK_LABEL, findAdhesive, type Label, withLabel } from '@lean-clasp/co
 import { LIMITS } from '@lean-clasp/core/basics';
 import type { Bottle } from '@lean-clasp/core/formats';
 import Box from '@mui/material/Box';
+import { BareContext } from '../parts/bare';
 import { FieldRow } from '../parts/FieldRow';
 import { LengthField, NumberField, ScaledField } from '../quantities/fields';
 
@@ -26,88 +27,94 @@ export function LabelFields({
   };
   const said = figuresGiven(bottle).length;
   return (
-    <Box component="details" sx={{ mb: 1.5 }}>
-      <Box component="summary" sx={{ cursor: 'pointer', py: 1 }}>
-        Its label{said > 0 ? `: ${said} of its figures typed in, used in place of the catalogue’s` : ''}
+    <BareContext value={false}>
+      <Box component="details" sx={{ mb: 1.5 }}>
+        <Box component="summary" sx={{ cursor: 'pointer', py: 1 }}>
+          Its label{said > 0 ? `: ${said} of its figures typed in, used in place of the catalogue’s` : ''}
+        </Box>
+        <FieldRow>
+          <MinutesSpan
+            name="Open"
+            span={label.openMin}
+            onChange={(openMin) => set('Open time', { openMin })}
+          />
+          <MinutesSpan
+            name="In all"
+            span={label.totalMin}
+            onChange={(totalMin) => set('Assembly time', { totalMin })}
+          />
+          <MinutesSpan
+            name="In clamps"
+            span={label.clampMin}
+            onChange={(clampMin) => set('Clamp time', { clampMin })}
+          />
+        </FieldRow>
+        <FieldRow>
+          <ScaledField
+            label="Coldest"
+            quantity="temperature"
+            optional
+            value={label.minTempC}
+            bounds={LIMITS.tempC}
+            onChange={(minTempC) => set('Coldest', { minTempC })}
+            width={120}
+          />
+          <ScaledField
+            label="Pressure, from"
+            quantity="pressure"
+            optional
+            value={label.pressureMPa.low}
+            bounds={{ min: 0.001, max: 10, unit: 'MPa' }}
+            onChange={(low) => set('Pressure', { pressureMPa: { ...label.pressureMPa, low } })}
+            width={140}
+          />
+          <ScaledField
+            label="Pressure, to"
+            quantity="pressure"
+            optional
+            value={label.pressureMPa.high}
+            bounds={{ min: 0.001, max: 10, unit: 'MPa' }}
+            onChange={(high) => set('Pressure', { pressureMPa: { ...label.pressureMPa, high } })}
+            width={140}
+          />
+          <LengthField
+            label="Fills gaps to"
+            fine
+            optional
+            value={label.gapMm}
+            bounds={{ min: 0, max: 10, unit: 'mm' }}
+            onChange={(gapMm) => set('Fills gaps to', { gapMm })}
+            width={130}
+          />
+          <NumberField
+            label="Spread"
+            unit="g/m²"
+            optional
+            value={label.spreadGPerM2}
+            bounds={{ min: 10, max: 2000, unit: 'g/m²' }}
+            onChange={(spreadGPerM2) => set('Spread', { spreadGPerM2 })}
+            width={130}
+          />
+          <NumberField
+            label="A cup lasts"
+            unit="min"
+            optional
+            value={label.potLifeMin}
+            bounds={LIMITS.minutes}
+            onChange={(potLifeMin) => set('Pot life', { potLifeMin })}
+            width={130}
+          />
+          <NumberField
+            label="Price of a litre"
+            optional
+            value={bottle.pricePerLitre ?? null}
+            bounds={{ min: 0, max: 10000, unit: '' }}
+            onChange={(pricePerLitre) => onChange('Price', { pricePerLitre })}
+            width={140}
+          />
+        </FieldRow>
       </Box>
-      <FieldRow>
-        <MinutesSpan name="Open" span={label.openMin} onChange={(openMin) => set('Open time', { openMin })} />
-        <MinutesSpan
-          name="In all"
-          span={label.totalMin}
-          onChange={(totalMin) => set('Assembly time', { totalMin })}
-        />
-        <MinutesSpan
-          name="In clamps"
-          span={label.clampMin}
-          onChange={(clampMin) => set('Clamp time', { clampMin })}
-        />
-      </FieldRow>
-      <FieldRow>
-        <ScaledField
-          label="Coldest"
-          quantity="temperature"
-          optional
-          value={label.minTempC}
-          bounds={LIMITS.tempC}
-          onChange={(minTempC) => set('Coldest', { minTempC })}
-          width={120}
-        />
-        <ScaledField
-          label="Pressure, from"
-          quantity="pressure"
-          optional
-          value={label.pressureMPa.low}
-          bounds={{ min: 0.001, max: 10, unit: 'MPa' }}
-          onChange={(low) => set('Pressure', { pressureMPa: { ...label.pressureMPa, low } })}
-          width={140}
-        />
-        <ScaledField
-          label="Pressure, to"
-          quantity="pressure"
-          optional
-          value={label.pressureMPa.high}
-          bounds={{ min: 0.001, max: 10, unit: 'MPa' }}
-          onChange={(high) => set('Pressure', { pressureMPa: { ...label.pressureMPa, high } })}
-          width={140}
-        />
-        <LengthField
-          label="Fills gaps to"
-          fine
-          optional
-          value={label.gapMm}
-          bounds={{ min: 0, max: 10, unit: 'mm' }}
-          onChange={(gapMm) => set('Fills gaps to', { gapMm })}
-          width={130}
-        />
-        <NumberField
-          label="Spread"
-          unit="g/m²"
-          optional
-          value={label.spreadGPerM2}
-          bounds={{ min: 10, max: 2000, unit: 'g/m²' }}
-          onChange={(spreadGPerM2) => set('Spread', { spreadGPerM2 })}
-          width={130}
-        />
-        <NumberField
-          label="A cup lasts"
-          unit="min"
-          optional
-          value={label.potLifeMin}
-          bounds={LIMITS.minutes}
-          onChange={(potLifeMin) => set('Pot life', { potLifeMin })}
-          width={130}
-        />
-        <NumberField
-          label="Price of a litre"
-          optional
-          value={bottle.pricePerLitre ?? null}
-          bounds={{ min: 0, max: 10000, unit: '' }}
-          onChange={(pricePerLitre) => onChange('Price', { pricePerLitre })}
-          width={140}
-        />
-      </FieldRow>
-    </Box>
+    </BareContext>
   );
 }
 

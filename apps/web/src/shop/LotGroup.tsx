@@ -2,14 +2,15 @@ import { LIMITS } from '@lean-clasp/core/basics';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { ReactNode } from 'react';
-import { FieldRow } from '../parts/FieldRow';
+import { SheetRow } from '../parts/Sheet';
 import { NumberField } from '../quantities/fields';
 
-/** Fields of one lot of equals, and the way to be rid of it. */
+/** Fields of one lot of equals in a sheet, and the way to be rid of it. */
 export function LotGroup({
   name,
   remove,
   onRemove,
+  actions,
   after,
   children,
 }: {
@@ -18,17 +19,25 @@ export function LotGroup({
   /** What the button to remove it is called. */
   readonly remove: string;
   readonly onRemove: () => void;
+  /** What else can be done to it. */
+  readonly actions?: ReactNode;
   readonly after?: ReactNode;
   readonly children: ReactNode;
 }) {
   return (
-    <Box sx={{ borderBottom: 1, borderColor: 'divider', mb: 2 }} role="group" aria-label={name}>
-      <FieldRow>
+    <Box sx={{ borderBottom: 1, borderColor: 'divider', mb: 1 }} role="group" aria-label={name}>
+      <SheetRow
+        actions={
+          <>
+            {actions}
+            <Button color="error" aria-label={remove} onClick={onRemove}>
+              Remove
+            </Button>
+          </>
+        }
+      >
         {children}
-        <Button color="error" aria-label={remove} onClick={onRemove}>
-          Remove
-        </Button>
-      </FieldRow>
+      </SheetRow>
       {after}
     </Box>
   );

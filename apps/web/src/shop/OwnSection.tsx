@@ -1,38 +1,23 @@
 import { LIMITS } from '@lean-clasp/core/basics';
-import type { ShopDocument } from '@lean-clasp/core/formats';
+import { SHOP_ROOM, type ShopDocument } from '@lean-clasp/core/formats';
 import { findSpecies } from '@lean-clasp/core/materials';
+import { METHODS_TABLE, WOODS_TABLE } from '@lean-clasp/core/tables';
 import { SPECIES_OPTIONS } from '@lean-clasp/words';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { Section } from '../frame/Page';
 import { Choice } from '../parts/Choice';
 import { NameField } from '../parts/NameField';
+import type { SheetColumn } from '../parts/Sheet';
 import { Tick } from '../parts/Tick';
 import { NumberField } from '../quantities/fields';
 import { makeId } from '../workspace/edits';
 import { LotGroup } from './LotGroup';
+import { TableSection } from './TableSection';
 import { changed, useEditShop } from './use-edit-shop';
 
 type OwnWood = NonNullable<ShopDocument['woods']>[number];
 type OwnMethod = NonNullable<ShopDocument['methods']>[number];
 
-const NEW_WOOD: Omit<OwnWood, 'id'> = {
-  name: 'Own wood',
-  like: 'white-oak',
-  densityKgPerM3: 700,
-  cR: null,
-  cT: null,
-  openPored: false,
-  resinous: false,
-  oily: false,
-};
-const NEW_METHOD: Omit<OwnMethod, 'id'> = {
-  name: 'own spreader',
-  beadMPerMin: 5,
-  alongMPerMin: 2.5,
-  areaM2PerMin: 0.15,
-  waste: 0.1,
-};
 const TRAITS = [
   ['openPored', 'open pores'],
   ['resinous', 'resinous'],
@@ -47,53 +32,89 @@ const MOVES = {
 };
 const IN_PER_CENT = { min: LIMITS.waste.min * 100, max: LIMITS.waste.max * 100, unit: '%' };
 
-/** Woods and ways of spreading that no catalogue holds. */
-export function OwnSection({ shop }: { readonly shop: ShopDocument }) {
+const WOOD_COLUMNS: readonly SheetColumn<OwnWood>[] = [
+  { head: 'Name', width: 'minmax(120px, 1.4fr)', by: ({ name }) => name },
+  { head: 'Most like', width: 'minmax(140px, 1.4fr)', by: ({ like }) => like },
+  { head: 'Weight', width: 'minmax(96px, 1fr)', by: ({ densityKgPerM3 }) => densityKgPerM3 },
+  { head: 'Moves, flat-sawn', width: 'minmax(96px, 1fr)', by: ({ cT }) => cT ?? 0 },
+  { head: 'Moves, quarter-sawn', width: 'minmax(96px, 1fr)', by: ({ cR }) => cR ?? 0 },
+  { head: 'Open pores', width: '58px' },
+  { head: 'Resin', width: '58px' },
+  { head: 'Oil', width: '58px' },
+];
+const METHOD_COLUMNS: readonly SheetColumn<OwnMethod>[] = [
+  { head: 'Name', width: 'minmax(120px, 1.4fr)', by: ({ name }) => name },
+  { head: 'Bead', width: '1fr', by: ({ beadMPerMin }) => beadMPerMin },
+  { head: 'Along an edge', width: '1fr', by: ({ alongMPerMin }) => alongMPerMin ?? 0 },
+  { head: 'Over a face', width: '1fr', by: ({ areaM2PerMin }) => areaM2PerMin ?? 0 },
+  { head: 'Left on it', width: '1fr', by: ({ waste }) => waste },
+];
+/** Room for *Remove*, px. */
+const ACTIONS_PX = 84;
+
+/** Woods that no catalogue holds. */
+export function WoodsSection({ shop }: { readonly shop: ShopDocument }) {
   const edit = useEditShop();
-  const { woods = [], methods = [] } = shop;
+  const { woods = NO_WOODS } = shop;
+  const add = (label: string, more: readonly OwnWood[]) =>
+    edit(label, (before) => ({ ...before, woods: [...(before.woods ?? []), ...more] }));
   return (
-    <Section
-      title="Woods and spreaders of your own"
-      aside={
-        <>
-          <Button
-            onClick={() =>
-              edit('Wood added', (before) => ({
-                ...before,
-                woods: [...(before.woods ?? []), { ...NEW_WOOD, id: makeId() }],
-              }))
-            }
-          >
-            Add a wood
-          </Button>
-          <Button
-            onClick={() =>
-              edit('Spreader added', (before) => ({
-                ...before,
-                methods: [...(before.methods ?? []), { ...NEW_METHOD, id: makeId() }],
-              }))
-            }
-          >
-            Add a spreader
-          </Button>
-        </>
+    <TableSection
+      title="Woods of your own"
+      table={WOODS_TABLE}
+      columns={WOOD_COLUMNS}
+      rows={woods}
+      most={SHOP_ROOM.woods}
+      actionsPx={ACTIONS_PX}
+      onTake={(more) => add('Woods pasted', more)}
+      actions={
+        <Button onClick={() => add('Wood added', [{ ...WOODS_TABLE.blank, id: makeId() }])}>
+          Add a wood
+        </Button>
       }
+      render={(wood) => <WoodFields key={wood.id} wood={wood} />}
     >
-      {woods.map((wood) => (
-        <WoodFields key={wood.id} wood={wood} />
-      ))}
-      {methods.map((method) => (
-        <MethodFields key={method.id} method={method} />
-      ))}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5, maxWidth: 760 }}>
-        A wood: weigh a planed piece that has lain in a dry shop and divide by its volume. Movement: what a
-        metre across the grain changes for one per cent of moisture; measure a wide board dry and damp.
-        Stiffness and what its face bears go by the weight and the wood it is like [judgement, ± 30 %]. A
-        spreader: time yourself over a metre of edge and a quarter of a square metre of face.
+        Weigh a planed piece that has lain in a dry shop and divide by its volume. Movement: what a metre
+        across the grain changes for one per cent of moisture; measure a wide board dry and damp. Stiffness
+        and what its face bears go by the weight and the wood it is like [judgement, ± 30 %].
       </Typography>
-    </Section>
+    </TableSection>
   );
 }
+
+const NO_WOODS: readonly OwnWood[] = [];
+
+/** Ways of spreading that no catalogue holds. */
+export function SpreadersSection({ shop }: { readonly shop: ShopDocument }) {
+  const edit = useEditShop();
+  const { methods = NO_METHODS } = shop;
+  const add = (label: string, more: readonly OwnMethod[]) =>
+    edit(label, (before) => ({ ...before, methods: [...(before.methods ?? []), ...more] }));
+  return (
+    <TableSection
+      title="Spreaders of your own"
+      table={METHODS_TABLE}
+      columns={METHOD_COLUMNS}
+      rows={methods}
+      most={SHOP_ROOM.methods}
+      actionsPx={ACTIONS_PX}
+      onTake={(more) => add('Spreaders pasted', more)}
+      actions={
+        <Button onClick={() => add('Spreader added', [{ ...METHODS_TABLE.blank, id: makeId() }])}>
+          Add a spreader
+        </Button>
+      }
+      render={(method) => <MethodFields key={method.id} method={method} />}
+    >
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5, maxWidth: 760 }}>
+        Time yourself over a metre of edge and a quarter of a square metre of face.
+      </Typography>
+    </TableSection>
+  );
+}
+
+const NO_METHODS: readonly OwnMethod[] = [];
 
 function WoodFields({ wood }: { readonly wood: OwnWood }) {
   const edit = useEditShop();

@@ -1,70 +1,81 @@
 import { LIMITS } from '@lean-clasp/core/basics';
-import { findClampKind } from '@lean-clasp/core/clamps';
-import type { RackLot, ShopDocument } from '@lean-clasp/core/formats';
+import { findClampKind, lotForceN, lotReachMm } from '@lean-clasp/core/clamps';
+import { type RackLot, SHOP_ROOM, type ShopDocument } from '@lean-clasp/core/formats';
+import { RACK_TABLE } from '@lean-clasp/core/tables';
 import { CLAMP_OPTIONS } from '@lean-clasp/words';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { Section } from '../frame/Page';
+import { useState } from 'react';
 import { Choice } from '../parts/Choice';
+import { Cells, NoCell, type SheetColumn } from '../parts/Sheet';
 import { LengthField, ScaledField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
 import { instantWords } from '../bench/release';
 import { makeId } from '../workspace/edits';
 import type { InUse } from './in-use';
 import { LotCount, LotGroup } from './LotGroup';
+import { MeasurePull } from './MeasurePull';
+import { TableSection } from './TableSection';
 import { useInUse } from './use-in-use';
 import { changed, useEditShop } from './use-edit-shop';
 
-const REACH = { min: 5, max: 1000, unit: 'mm' };
-const PER_TURN = { min: 10, max: 20000, unit: 'N' };
 type Bag = NonNullable<RackLot['bag']>;
 const BAG_SIDES = [
   ['Bag, length', 'lengthMm', 'widthMm'],
   ['Bag, width', 'widthMm', 'lengthMm'],
 ] as const;
-const NEW_LOT: Omit<RackLot, 'id'> = {
-  kind: 'parallel-jaw',
-  count: 2,
-  maxOpeningMm: 600,
-  forceN: null,
-  padWidthMm: 45,
-  padHeightMm: 95,
-};
+const COLUMNS: readonly SheetColumn<RackLot>[] = [
+  { head: 'Kind', width: 'minmax(150px, 1.6fr)', by: ({ kind }) => findClampKind(kind).name },
+  { head: 'How many', width: '74px', by: ({ count }) => count },
+  { head: 'Opens to', width: 'minmax(84px, 1fr)', by: ({ maxOpeningMm }) => maxOpeningMm },
+  { head: 'Pull, measured', width: 'minmax(96px, 1fr)', by: (lot) => lotForceN(lot) },
+  { head: 'Jaw width', width: 'minmax(80px, 0.8fr)', by: ({ padWidthMm }) => padWidthMm },
+  { head: 'Jaw height', width: 'minmax(80px, 0.8fr)', by: ({ padHeightMm }) => padHeightMm },
+  { head: 'Jaws reach in', width: 'minmax(80px, 0.8fr)', by: lotReachMm },
+  { head: 'Pull of one turn', width: 'minmax(84px, 0.9fr)', by: ({ perTurnN = 0 }) => perTurnN },
+];
+/** Room for *Measure* and *Remove*, px. */
+const ACTIONS_PX = 176;
 
 /** Clamps by lots of equals, and what of them is tied up now. */
 export function RackSection({ shop }: { readonly shop: ShopDocument }) {
   const edit = useEditShop();
   const { tied, nowMs } = useInUse();
   return (
-    <Section
+    <TableSection
       title="Clamps"
-      aside={
+      table={RACK_TABLE}
+      columns={COLUMNS}
+      rows={shop.rack}
+      most={SHOP_ROOM.rack}
+      actionsPx={ACTIONS_PX}
+      onTake={(lots) => edit('Clamps pasted', (before) => ({ ...before, rack: [...before.rack, ...lots] }))}
+      actions={
         <Button
           onClick={() =>
             edit('Clamps added', (before) => ({
               ...before,
-              rack: [...before.rack, { ...NEW_LOT, id: makeId() }],
+              rack: [...before.rack, { ...RACK_TABLE.blank, id: makeId() }],
             }))
           }
         >
           Add clamps
         </Button>
       }
+      above={
+        shop.rack.length === 0 && (
+          <Typography sx={{ mb: 2 }}>
+            The rack is empty: no plan can place a clamp. Add what hangs on your wall.
+          </Typography>
+        )
+      }
+      render={(lot) => <LotFields key={lot.id} lot={lot} tied={tied.get(lot.id)} nowMs={nowMs} />}
     >
-      {shop.rack.length === 0 && (
-        <Typography sx={{ mb: 2 }}>
-          The rack is empty: no plan can place a clamp. Add what hangs on your wall.
-        </Typography>
-      )}
-      {shop.rack.map((lot) => (
-        <LotFields key={lot.id} lot={lot} tied={tied.get(lot.id)} nowMs={nowMs} />
-      ))}
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5, maxWidth: 760 }}>
-        Your own pull: press a bathroom scale between the jaws with a lever of known ratio, pull as hard as
-        you do at the bench, and type the reading in. Without it a figure typical of the kind is used, ± 30 %
-        [judgement].
+        Your own pull: press a scale under a lever, a marked spring or a gauge between the jaws, and let
+        “Measure” draw the line. Without it a figure typical of the kind is used, ± 30 % [judgement].
       </Typography>
-    </Section>
+    </TableSection>
   );
 }
 
@@ -79,6 +90,7 @@ function LotFields({
 }) {
   const edit = useEditShop();
   const f = useFormat();
+  const [measuring, setMeasuring] = useState(false);
   const kind = findClampKind(lot.kind);
   /** Measured by the person, or left out again. */
   const setMeasured = <N extends 'reachMm' | 'perTurnN' | 'bag'>(
@@ -106,13 +118,32 @@ function LotFields({
           rack: before.rack.filter(({ id }) => id !== lot.id),
         }))
       }
-      after={
-        tied !== undefined && (
-          <Typography sx={{ pb: 1.5 }}>
-            {tied.count} of {lot.count} on {[...new Set(tied.builds)].join(', ')},{' '}
-            {tied.untilMs === null ? 'being put on now' : `until ${instantWords(tied.untilMs, nowMs)}`}.
-          </Typography>
+      actions={
+        kind.forceN !== null &&
+        kind.pressureMPa === null && (
+          <Button aria-label={`Measure the pull of the ${kind.name}s`} onClick={() => setMeasuring(true)}>
+            Measure
+          </Button>
         )
+      }
+      after={
+        <>
+          {measuring && (
+            <MeasurePull
+              name={kind.name}
+              onTake={({ forceN, perTurnN }) =>
+                set('Pull, measured', kind.handleMm > 0 ? { forceN, perTurnN } : { forceN })
+              }
+              onClose={() => setMeasuring(false)}
+            />
+          )}
+          {tied !== undefined && (
+            <Typography sx={{ pb: 1.5 }}>
+              {tied.count} of {lot.count} on {[...new Set(tied.builds)].join(', ')},{' '}
+              {tied.untilMs === null ? 'being put on now' : `until ${instantWords(tied.untilMs, nowMs)}`}.
+            </Typography>
+          )}
+        </>
       }
     >
       <Choice
@@ -161,48 +192,54 @@ function LotFields({
           />
         </>
       ) : (
-        BAG_SIDES.map(([label, side, other]) => (
-          <LengthField
-            key={side}
-            label={label}
-            optional
-            value={lot.bag?.[side] ?? null}
-            bounds={LIMITS.bagSideMm}
-            hint="inside; empty: large enough"
-            onChange={(mm) => {
-              const rest = lot.bag?.[other] ?? null;
-              setMeasured(
-                label,
-                'bag',
-                mm === null && rest === null ? null : ({ [side]: mm, [other]: rest } as Bag),
-              );
-            }}
-            width={190}
-          />
-        ))
+        <Cells span={6}>
+          {BAG_SIDES.map(([label, side, other]) => (
+            <LengthField
+              key={side}
+              label={label}
+              optional
+              value={lot.bag?.[side] ?? null}
+              bounds={LIMITS.bagSideMm}
+              hint="inside; empty: large enough"
+              onChange={(mm) => {
+                const rest = lot.bag?.[other] ?? null;
+                setMeasured(
+                  label,
+                  'bag',
+                  mm === null && rest === null ? null : ({ [side]: mm, [other]: rest } as Bag),
+                );
+              }}
+              width={190}
+            />
+          ))}
+        </Cells>
       )}
-      {kind.jawDepthMm > 0 && (
+      {kind.pressureMPa !== null ? null : kind.jawDepthMm > 0 ? (
         <LengthField
           label="Jaws reach in"
           optional
           value={lot.reachMm ?? null}
-          bounds={REACH}
+          bounds={LIMITS.jawReachMm}
           hint={`empty: ${f.length(kind.jawDepthMm)}`}
           onChange={(reachMm) => setMeasured('Reach', 'reachMm', reachMm)}
           width={140}
         />
+      ) : (
+        <NoCell />
       )}
-      {kind.handleMm > 0 && (
+      {kind.pressureMPa !== null ? null : kind.handleMm > 0 ? (
         <ScaledField
           label="Pull of one turn"
           quantity="force"
           optional
           value={lot.perTurnN ?? null}
-          bounds={PER_TURN}
+          bounds={LIMITS.perTurnN}
           hint="past snug, measured"
           onChange={(perTurnN) => setMeasured('Pull of a turn', 'perTurnN', perTurnN)}
           width={160}
         />
+      ) : (
+        <NoCell />
       )}
     </LotGroup>
   );

@@ -1,80 +1,120 @@
+import { findAdhesive } from '@lean-clasp/core/adhesives';
 import { LIMITS } from '@lean-clasp/core/basics';
-import type { Bottle, ShopDocument } from '@lean-clasp/core/formats';
-import { ADHESIVE_OPTIONS } from '@lean-clasp/words';
+import { type Bottle, SHOP_ROOM, type ShopDocument } from '@lean-clasp/core/formats';
+import { bottleState } from '@lean-clasp/core/shelf';
+import { BOTTLES_TABLE } from '@lean-clasp/core/tables';
+import { ADHESIVE_OPTIONS, bottleWords } from '@lean-clasp/words';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { Section } from '../frame/Page';
+import dayjs from 'dayjs';
+import { useLabelled } from '../parts/bare';
 import { Choice } from '../parts/Choice';
-import { FieldRow } from '../parts/FieldRow';
+import type { SheetColumn } from '../parts/Sheet';
 import { ScaledField } from '../quantities/fields';
 import { addBottle, changeBottle } from './bottles';
 import { LabelFields } from './LabelFields';
+import { LotGroup } from './LotGroup';
+import { TableSection } from './TableSection';
 import { useEditShop } from './use-edit-shop';
 
-/** Bottles and tins, with the day each was opened and what is left. */
+const COLUMNS: readonly SheetColumn<Bottle>[] = [
+  { head: 'Glue', width: 'minmax(240px, 2fr)', by: ({ adhesive }) => findAdhesive(adhesive).name },
+  { head: 'Opened on', width: '180px', by: ({ openedOn }) => openedOn ?? '' },
+  { head: 'Left', width: 'minmax(110px, 1fr)', by: ({ remainingMl }) => remainingMl },
+];
+/** Room for *Remove*, px. */
+const ACTIONS_PX = 84;
+
+/** Bottles and tins, with the day each was opened and what is left; finished glue-ups take theirs off. */
 export function ShelfSection({ shop }: { readonly shop: ShopDocument }) {
   const edit = useEditShop();
   return (
-    <Section
+    <TableSection
       title="Glue shelf"
-      aside={<Button onClick={() => edit('Bottle added', addBottle('pva-interior'))}>Add a bottle</Button>}
+      table={BOTTLES_TABLE}
+      columns={COLUMNS}
+      rows={shop.bottles}
+      most={SHOP_ROOM.bottles}
+      actionsPx={ACTIONS_PX}
+      onTake={(bottles) =>
+        edit('Bottles pasted', (before) => ({ ...before, bottles: [...before.bottles, ...bottles] }))
+      }
+      actions={<Button onClick={() => edit('Bottle added', addBottle('pva-interior'))}>Add a bottle</Button>}
+      above={
+        shop.bottles.length === 0 && (
+          <Typography>No glue on the shelf. Add what you have; plans then say what is short.</Typography>
+        )
+      }
+      render={(bottle) => <BottleFields key={bottle.id} bottle={bottle} />}
     >
-      {shop.bottles.length === 0 && (
-        <Typography>No glue on the shelf. Add what you have; plans then say what is short.</Typography>
-      )}
-      {shop.bottles.map((bottle) => (
-        <BottleFields key={bottle.id} bottle={bottle} />
-      ))}
-    </Section>
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5, maxWidth: 760 }}>
+        Each glue-up that is run to its end takes what was planned for it out of the bottle that was opened
+        first; one that is given up, by the beads that were laid. Take it back here, or type what is really
+        left.
+      </Typography>
+    </TableSection>
   );
 }
 
 function BottleFields({ bottle }: { readonly bottle: Bottle }) {
   const edit = useEditShop();
   const set = (label: string, change: Partial<Bottle>) => edit(label, changeBottle(bottle.id, change));
+  const said = bottleWords(bottleState(bottle, dayjs().format('YYYY-MM-DD')));
   return (
-    <>
-      <FieldRow>
-        <Choice
-          label="Glue"
-          value={bottle.adhesive}
-          options={ADHESIVE_OPTIONS}
-          onChange={(adhesive) => set('Glue in a bottle', { adhesive })}
-          width={300}
-        />
-        <TextField
-          label="Opened on"
-          type="date"
-          size="small"
-          value={bottle.openedOn ?? ''}
-          onChange={(event) =>
-            set('Opened on', { openedOn: event.target.value === '' ? null : event.target.value })
-          }
-          sx={{ width: 180 }}
-          slotProps={{ inputLabel: { shrink: true } }}
-        />
-        <ScaledField
-          label="Left"
-          quantity="volume"
-          value={bottle.remainingMl}
-          bounds={LIMITS.shelfMl}
-          onChange={(remainingMl) => remainingMl !== null && set('Left in a bottle', { remainingMl })}
-          width={130}
-        />
-        <Button
-          color="error"
-          onClick={() =>
-            edit('Bottle removed', (before) => ({
-              ...before,
-              bottles: before.bottles.filter(({ id }) => id !== bottle.id),
-            }))
-          }
-        >
-          Remove
-        </Button>
-      </FieldRow>
-      <LabelFields bottle={bottle} onChange={set} />
-    </>
+    <LotGroup
+      name={`Bottle of ${findAdhesive(bottle.adhesive).name}`}
+      remove={`Remove the bottle of ${findAdhesive(bottle.adhesive).name}`}
+      onRemove={() =>
+        edit('Bottle removed', (before) => ({
+          ...before,
+          bottles: before.bottles.filter(({ id }) => id !== bottle.id),
+        }))
+      }
+      after={
+        <>
+          {said !== '' && <Typography sx={{ pb: 0.5 }}>{said}</Typography>}
+          <LabelFields bottle={bottle} onChange={set} />
+        </>
+      }
+    >
+      <Choice
+        label="Glue"
+        value={bottle.adhesive}
+        options={ADHESIVE_OPTIONS}
+        onChange={(adhesive) => set('Glue in a bottle', { adhesive })}
+        width={300}
+      />
+      <OpenedOn value={bottle.openedOn} onChange={(openedOn) => set('Opened on', { openedOn })} />
+      <ScaledField
+        label="Left"
+        quantity="volume"
+        value={bottle.remainingMl}
+        bounds={LIMITS.shelfMl}
+        onChange={(remainingMl) => remainingMl !== null && set('Left in a bottle', { remainingMl })}
+        width={130}
+      />
+    </LotGroup>
+  );
+}
+
+function OpenedOn({
+  value,
+  onChange,
+}: {
+  readonly value: string | null;
+  readonly onChange: (day: string | null) => void;
+}) {
+  const named = useLabelled('Opened on');
+  return (
+    <TextField
+      label={named.label}
+      type="date"
+      size="small"
+      value={value ?? ''}
+      onChange={(event) => onChange(event.target.value === '' ? null : event.target.value)}
+      sx={{ width: 180 }}
+      slotProps={{ inputLabel: { shrink: true }, htmlInput: named.aria }}
+    />
   );
 }

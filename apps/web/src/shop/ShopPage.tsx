@@ -1,15 +1,18 @@
 import type { ShopDocument } from '@lean-clasp/core/formats';
+import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useDeferredValue } from 'react';
 import { SyncNotice } from '../documents/SyncNotice';
+import { HistoryButtons, SavedWord } from '../documents/History';
 import { useDocument } from '../documents/use-document';
+import { useUndoKeys } from '../documents/use-undo-keys';
 import { Loading } from '../frame/Loading';
 import { Page } from '../frame/Page';
 import { AirSection } from './AirSection';
-import { CaulsSection } from './CaulsSection';
+import { BlocksSection, CaulsSection } from './CaulsSection';
 import { HoursSection } from './HoursSection';
 import { NetworkSection } from './NetworkSection';
-import { OwnSection } from './OwnSection';
+import { SpreadersSection, WoodsSection } from './OwnSection';
 import { PeopleSection } from './PeopleSection';
 import { RackSection } from './RackSection';
 import { ShelfSection } from './ShelfSection';
@@ -18,6 +21,7 @@ import { SHOP_ID } from './shop-id';
 /** The shop: what it has and how it is. Every plan reads it. */
 export function ShopPage() {
   const state = useDocument('shops', SHOP_ID);
+  useUndoKeys(SHOP_ID);
   if (state.kind === 'opening') return <Loading what="Opening the shop" />;
   if (state.kind === 'failed') {
     return (
@@ -28,7 +32,16 @@ export function ShopPage() {
   }
   const shop = state.body as ShopDocument;
   return (
-    <Page title={shop.name} intro="Clamps, glue, air and hands. Every plan reads this; every edit is kept.">
+    <Page
+      title={shop.name}
+      intro="Clamps, glue, air and hands. Every plan reads this; every edit is kept."
+      actions={
+        <Box sx={{ display: 'flex', alignItems: 'center' }}>
+          <SavedWord id={SHOP_ID} />
+          <HistoryButtons id={SHOP_ID} />
+        </Box>
+      }
+    >
       <SyncNotice id={SHOP_ID} />
       <RackSection shop={shop} />
       <BelowTheRack shop={shop} />
@@ -43,8 +56,10 @@ function BelowTheRack({ shop }: { readonly shop: ShopDocument }) {
   return (
     <>
       <CaulsSection shop={shop} />
+      <BlocksSection shop={shop} />
       <ShelfSection shop={shop} />
-      <OwnSection shop={shop} />
+      <WoodsSection shop={shop} />
+      <SpreadersSection shop={shop} />
       <AirSection shop={shop} />
       <HoursSection shop={shop} />
       <PeopleSection shop={shop} />

@@ -7,9 +7,9 @@ import type { ReactNode } from 'react';
 import { fillIn, pickIn } from '../../test/render-build';
 import { renderPage } from '../../test/render-page';
 import { useDocument } from '../documents/use-document';
-import { CaulsSection } from './CaulsSection';
+import { BlocksSection, CaulsSection } from './CaulsSection';
 import { HoursSection } from './HoursSection';
-import { OwnSection } from './OwnSection';
+import { SpreadersSection, WoodsSection } from './OwnSection';
 import { PeopleSection } from './PeopleSection';
 import { RackSection } from './RackSection';
 import { SHOP_ID } from './shop-id';
@@ -35,7 +35,7 @@ const last = <T,>(of: readonly T[]): T => {
 
 describe('woods and spreaders of one’s own', () => {
   it('takes a wood by its weight and the wood it is like, its movement in mm a metre, and forgets it again', async () => {
-    const { user, shop } = open(OwnSection, { woods: [], methods: [] });
+    const { user, shop } = open(WoodsSection, { woods: [], methods: [] });
     await user.click(screen.getByRole('button', { name: 'Add a wood' }));
     const [group] = lots('Wood Own wood');
     if (group === undefined) throw new Error('no wood');
@@ -56,7 +56,7 @@ describe('woods and spreaders of one’s own', () => {
   });
 
   it('takes a spreader by what was timed with it', async () => {
-    const { user, shop } = open(OwnSection, { woods: [], methods: [] });
+    const { user, shop } = open(SpreadersSection, { woods: [], methods: [] });
     await user.click(screen.getByRole('button', { name: 'Add a spreader' }));
     const [group] = lots('Spreader own spreader');
     if (group === undefined) throw new Error('no spreader');
@@ -203,7 +203,7 @@ describe('cauls and blocks', () => {
   });
 
   it('hold by their face, unless their grip was measured', async () => {
-    const { user, shop } = open(CaulsSection, { blocks: [] });
+    const { user, shop } = open(BlocksSection, { blocks: [] });
     await user.click(screen.getByRole('button', { name: 'Add blocks' }));
     const [group] = lots('Lot of blocks');
     if (group === undefined) throw new Error('no blocks');
@@ -254,16 +254,71 @@ describe('hours, benches, name and pace', () => {
   });
 });
 
+describe('rows from a spreadsheet', () => {
+  const ROWS = 'Kind\tHow many\tOpens to (in)\npipe clamp\t4\t36\nanvil\t2\t20';
+
+  it('are shown with what is wrong with each, and taken only then', async () => {
+    const { user, shop } = open(RackSection, { rack: [] });
+    await user.click(screen.getByRole('button', { name: 'Paste clamps' }));
+    await user.click(screen.getByLabelText('Rows'));
+    await user.paste(ROWS);
+    expect(screen.getByText(/2 rows read under their heads; 1 cannot be taken/)).toBeInTheDocument();
+    expect(screen.getByText(/Kind: “anvil” names nothing here/)).toBeInTheDocument();
+    expect(shop().rack).toEqual([]);
+    await user.click(screen.getByRole('button', { name: 'Take 1 row' }));
+    expect(shop().rack).toMatchObject([{ kind: 'pipe', count: 4, maxOpeningMm: 914.4 }]);
+  });
+
+  it('are taken up from wherever on the table they are pasted, and left where they are dropped', async () => {
+    const { user, shop } = open(RackSection, { rack: DEMO_SHOP.rack.slice(0, 1) });
+    await user.click(screen.getByLabelText('How many'));
+    await user.paste(ROWS);
+    expect(screen.getByRole('dialog', { name: 'Paste clamps from a spreadsheet' })).toBeInTheDocument();
+    await user.click(screen.getByRole('button', { name: 'Take nothing' }));
+    expect(shop().rack).toEqual(DEMO_SHOP.rack.slice(0, 1));
+  });
+});
+
+describe('a clamp measured by hand', () => {
+  it('draws a line through readings of a scale under a lever, and takes pull and turn over', async () => {
+    const { user, shop } = open(RackSection, { rack: DEMO_SHOP.rack.slice(0, 1) });
+    await user.click(screen.getByRole('button', { name: /Measure the pull of the T-bar/ }));
+    const dialog = screen.getByRole('dialog', { name: /Measure the pull/ });
+    const take = within(dialog).getByRole('button', { name: 'Take it over' });
+    expect(take).toBeDisabled();
+    await fillIn(user, dialog, 'Lever', '3');
+    await user.type(within(dialog).getByRole('textbox', { name: /Turns past snug/ }), '0, 10\n1, 60\n2, 110');
+    // 50 kg a turn × 9.81 × 3.
+    expect(within(dialog).getByText('1.5 kN')).toBeInTheDocument();
+    await user.click(within(dialog).getByRole('button', { name: 'Take over 3.2 kN' }));
+    expect(shop().rack[0]).toMatchObject({ forceN: 3236, perTurnN: 1471 });
+  });
+});
+
+describe('whose hands there are', () => {
+  it('are named, added and taken off, and never nobody', async () => {
+    const { user, shop } = open(PeopleSection, { crew: ['you'] });
+    expect(screen.queryByRole('button', { name: 'Remove you' })).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'Add a person' }));
+    await user.clear(screen.getByRole('textbox', { name: 'Person 2' }));
+    await user.type(screen.getByRole('textbox', { name: 'Person 2' }), 'Ada');
+    expect(shop().crew[1]).toMatch(/Ada$/);
+    await user.click(screen.getByRole('button', { name: 'Remove you' }));
+    expect(shop().crew).toHaveLength(1);
+  });
+});
+
 it('shows everything under the name of the shop', async () => {
   renderPage(<ShopPage />, { shop: DEMO_SHOP, silent: true });
   expect(await screen.findByRole('heading', { level: 1, name: DEMO_SHOP.name })).toBeInTheDocument();
   for (const name of [
     'Clamps',
-    'Cauls and blocks',
+    'Cauls',
+    'Blocks and battens',
     'Glue shelf',
     'Air',
     'Hours and benches',
-    'Name and pace',
+    'People and pace',
   ]) {
     expect(screen.getByRole('region', { name })).toBeInTheDocument();
   }

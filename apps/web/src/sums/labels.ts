@@ -24,6 +24,7 @@ export const SUM_GROUPS: readonly SumGroup[] = [
     heading: 'Clamps',
     sums: [
       'clamp-need',
+      'hand-calibration',
       'place-clamps',
       'panel-pressure',
       'panel-bow',
@@ -57,6 +58,7 @@ export const SUM_TITLES: Readonly<Record<string, string>> = {
   strength: 'Strength as it sets',
   spread: 'Glue and spreading time',
   'clamp-need': 'How many clamps',
+  'hand-calibration': 'Pull of a turn',
   'panel-pressure': 'Pressure along the lines',
   'panel-bow': 'Bow from the pull',
   'place-clamps': 'Where to put clamps',
@@ -77,6 +79,15 @@ export const SUM_TITLES: Readonly<Record<string, string>> = {
 };
 
 const FIELD_LABELS: Readonly<Record<string, string>> = {
+  turns: 'Turns past snug',
+  kg: 'Scale, kg',
+  lever: 'Lever',
+  perTurnN: 'One turn adds',
+  perTurnErrorN: 'Error of that',
+  snugN: 'Pull when snug',
+  mostN: 'At the most turns',
+  offLineN: 'Furthest off the line',
+  straight: 'Near enough to a line',
   coats: 'Coats',
   eachMin: 'Each dry after',
   inAllMin: 'All dry after',

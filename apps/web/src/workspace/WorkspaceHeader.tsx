@@ -1,22 +1,17 @@
 import { storedMoisturePct } from '@lean-clasp/core/air';
 import { PLAIN_TRAITS } from '@lean-clasp/core/materials';
 import { kindWords } from '@lean-clasp/words';
-import RedoIcon from '@mui/icons-material/Redo';
-import UndoIcon from '@mui/icons-material/Undo';
 import Box from '@mui/material/Box';
-import IconButton from '@mui/material/IconButton';
 import InputBase from '@mui/material/InputBase';
-import { memo } from 'react';
-import { useAppDispatch, useAppSelector } from '../app/store';
-import { redo, undo } from '../documents/sync';
+import { HistoryButtons, SavedWord } from '../documents/History';
 import { USUAL_MM } from '../air/wood-words';
-import { useOpenBuild, useBuildHandle } from './open-build';
+import { useOpenBuild } from './open-build';
 import { ClimateChip } from './ClimateChip';
 import { CrewChip } from './CrewChip';
 
 /** Name of the build, the air, the hands, undo and redo. */
 export function WorkspaceHeader() {
-  const { build, shop, edit } = useOpenBuild();
+  const { id, build, shop, edit } = useOpenBuild();
   return (
     <Box
       className="no-print"
@@ -51,8 +46,8 @@ export function WorkspaceHeader() {
         {build.project === '' ? '' : `${build.project} · `}
         {kindWords(build)}
       </Box>
-      <SavedWord />
-      <HistoryButtons />
+      <SavedWord id={id} />
+      <HistoryButtons id={id} />
       <ClimateChip
         own={build.climate}
         shops={shop.climate}
@@ -63,56 +58,3 @@ export function WorkspaceHeader() {
     </Box>
   );
 }
-
-const SavedWord = memo(function SavedWord() {
-  const { id } = useBuildHandle();
-  const kind = useAppSelector((state) => state.documents.open[id]?.sync.kind);
-  const words = {
-    saved: 'kept',
-    saving: 'keeping …',
-    offline: 'kept here',
-    conflict: 'clash',
-    refused: 'refused',
-    outdated: 'kept',
-  };
-  return (
-    <Box
-      role="status"
-      sx={{ color: 'text.secondary', fontSize: '0.875rem', minWidth: 64, textAlign: 'right' }}
-    >
-      {kind === undefined ? '' : words[kind]}
-    </Box>
-  );
-});
-
-const HistoryButtons = memo(function HistoryButtons() {
-  const dispatch = useAppDispatch();
-  const { id } = useBuildHandle();
-  const stacks = useAppSelector((state) => state.documents.open[id]?.stacks);
-  const last = stacks?.undo.at(-1)?.label;
-  const next = stacks?.redo.at(-1)?.label;
-  return (
-    <Box sx={{ display: 'flex' }}>
-      <IconButton
-        aria-label={
-          last === undefined
-            ? stacks?.barred === true
-              ? 'Nothing to take back: undo stops where this build was brought up to date'
-              : 'Nothing to take back'
-            : `Take back: ${last}`
-        }
-        disabled={last === undefined}
-        onClick={() => dispatch(undo(id))}
-      >
-        <UndoIcon />
-      </IconButton>
-      <IconButton
-        aria-label={next === undefined ? 'Nothing to do again' : `Do again: ${next}`}
-        disabled={next === undefined}
-        onClick={() => dispatch(redo(id))}
-      >
-        <RedoIcon />
-      </IconButton>
-    </Box>
-  );
-});

@@ -4,6 +4,7 @@ import { memo, Suspense } from 'react';
 import { useParams } from 'react-router';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { SyncNotice } from '../documents/SyncNotice';
+import { useUndoKeys } from '../documents/use-undo-keys';
 import { useDocument } from '../documents/use-document';
 import { SelectionProvider } from '../drawing/selection';
 import { Loading } from '../frame/Loading';
@@ -16,7 +17,6 @@ import { OpenBuildProvider, useOpenBuild } from './open-build';
 import { STEP_PANELS } from './step-panels';
 import { isStepId, STEPS, type StepId } from './steps-list';
 import { StepNav } from './StepNav';
-import { useUndoKeys } from './use-undo-keys';
 import { WorkspaceHeader } from './WorkspaceHeader';
 import { WorkspaceDrawing } from './WorkspaceDrawing';
 
@@ -101,7 +101,7 @@ function Notices({ step }: { readonly step: string }) {
   const { id, build } = useOpenBuild();
   const { failure } = usePlan();
   useTitle(`${build.name}, ${step}`);
-  useUndoKeys();
+  useUndoKeys(id);
   return (
     <>
       <SyncNotice id={id} />

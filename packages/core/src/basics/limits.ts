@@ -23,6 +23,8 @@ export const LIMITS = Object.freeze({
   clampPositionMm: { min: -500, max: 6500, unit: 'mm' },
   lineOfPullOffsetMm: { min: -60, max: 60, unit: 'mm' },
   padSideMm: { min: 5, max: 300, unit: 'mm' },
+  jawReachMm: { min: 5, max: 1000, unit: 'mm' },
+  perTurnN: { min: 10, max: 20000, unit: 'N' },
   padThicknessMm: { min: 0, max: 100, unit: 'mm' },
   gapMm: { min: -5, max: 5, unit: 'mm' },
   deviationMm: { min: -50, max: 50, unit: 'mm' },

@@ -1,6 +1,6 @@
 import { type RunJob, type RunPromise, WORKS } from '../formats';
 import { lessonsBearing, saidOf, SOME_DAY, type Traits, traitsOf, type When } from '../lessons';
-import { leastOf, ON_A_ROLL, type Plan, paceOf, type PlannedJoint, slowestOf } from '../plan';
+import { gluedTotals, leastOf, ON_A_ROLL, type Plan, paceOf, type PlannedJoint, slowestOf } from '../plan';
 import { ASPECTS } from '../verdicts';
 
 /**
@@ -35,6 +35,7 @@ export function promiseOf(plan: Plan, session = 0, when: When = SOME_DAY): RunPr
     }),
     paces: WORKS.map((work) => ({ work, factor: paceOf(plan.shop)(work, plan.build.glue.method) })),
     window: windowOf(plan, joints),
+    glueMl: gluedTotals({ ...plan, joints }).volumeMl,
     job: jobOf(plan, joints, traitsOf(plan, when)),
     lessons: lessonsBearing(plan, when).map(saidOf),
   };

@@ -1,7 +1,7 @@
 import { Type } from '@sinclair/typebox';
 import { findAdhesive } from '../adhesives';
 import { InputError } from '../basics/checks';
-import { clampNeed as computeNeed, findClampKind } from '../clamps';
+import { clampNeed as computeNeed, findClampKind, handCalibration as calibrate, N_PER_KG } from '../clamps';
 import { bounded, strictObject } from '../formats';
 import { LIMITS } from '../basics/limits';
 import { resolveSpecies } from '../materials';
@@ -71,4 +71,41 @@ export const clampNeed = calculation({
       },
     };
   },
+});
+
+/** A clamp measured by turns past snug, on a scale under a lever. */
+export const handCalibration = calculation({
+  name: 'hand-calibration',
+  doc: 'Pull that one turn of a clamp adds past snug, from readings of a scale under a lever.',
+  input: strictObject({
+    readings: Type.Array(
+      strictObject({
+        turns: bounded({ min: 0, max: 20, unit: 'turns' }),
+        kg: bounded({ min: 0, max: 2000, unit: 'kg' }),
+      }),
+      { minItems: 2, maxItems: 40 },
+    ),
+    /** Pull between the jaws over what the scale shows; 1 without a lever. */
+    lever: bounded({ min: 0.1, max: 50, unit: '' }),
+  }),
+  output: strictObject({
+    perTurnN: Type.Number(),
+    perTurnErrorN: Type.Union([Type.Number(), Type.Null()]),
+    snugN: Type.Number(),
+    mostN: Type.Number(),
+    offLineN: Type.Number(),
+    straight: Type.Boolean(),
+  }),
+  example: {
+    readings: [
+      { turns: 0, kg: 12 },
+      { turns: 0.5, kg: 41 },
+      { turns: 1, kg: 68 },
+      { turns: 1.5, kg: 97 },
+    ],
+    lever: 3,
+  },
+  compute: ({ readings, lever }) => ({
+    ...calibrate(readings.map(({ turns, kg }) => ({ turns, forceN: kg * N_PER_KG * lever }))),
+  }),
 });

@@ -1,6 +1,6 @@
 import type { AnyCalculation } from './calculation';
 import { bend, breadboardSlot } from './bending';
-import { clampNeed } from './clamping';
+import { clampNeed, handCalibration } from './clamping';
 import {
   angledClamp,
   band,
@@ -31,6 +31,7 @@ export const CALCULATIONS: readonly AnyCalculation[] = [
   strength,
   spread,
   clampNeed,
+  handCalibration,
   panelPressure,
   placeClamps,
   panelBow,

@@ -10,6 +10,7 @@ export {
   TYPICAL_FORCE_SPREAD,
   TURN_N,
 } from './kinds';
+export { type HandCalibration, handCalibration, N_PER_KG, type TurnReading } from './hand-calibration';
 export { clampNeed } from './need';
 export { openingFit, type OpeningFit, openingNeededMm } from './opening';
 export { centreOutOrder, evenPositions, padWithinMm, tighteningOrder } from './placement';

@@ -50,6 +50,7 @@ export {
   caulPairsIn,
   type RackLot,
   type ShopDocument,
+  SHOP_ROOM,
   ShopDocumentSchema,
 } from './shop-document';
 export { upgradedBuild, upgradedRun } from './upgrades';

@@ -68,6 +68,8 @@ export const RunPromiseSchema = strictObject({
   /** How likely every window was to hold; null where it was not worked out. */
   likely: Type.Optional(orNull(Share)),
   job: Type.Optional(JobSchema),
+  /** Glue that the session takes out of its bottle, ml; left out by runs from before the shelf was kept. */
+  glueMl: Type.Optional(Amount),
   /** Lessons that were told, with their words as they were. */
   lessons: Type.Optional(Type.Array(LessonSaidSchema, { maxItems: 60 })),
   /** Who stands at it, whoever holds the device first. */

@@ -5,6 +5,9 @@ import { LearnedSchema } from './learned';
 import { ShopLessonsSchema } from './lesson';
 import { bounded, Id, oneOf, orNull, ShortText, strictObject, wholeBounded } from './schema';
 
+/** How many lots, bottles, woods and spreaders a shop holds at most. */
+export const SHOP_ROOM = { rack: 60, cauls: 30, blocks: 30, bottles: 60, woods: 60, methods: 30 } as const;
+
 /** A lot of equal clamps on the rack. */
 export const RackLotSchema = strictObject({
   id: Id,
@@ -16,9 +19,9 @@ export const RackLotSchema = strictObject({
   padWidthMm: bounded(LIMITS.padSideMm),
   padHeightMm: bounded(LIMITS.padSideMm),
   /** From the bar or the throat to the end of the jaw; left out: typical of the kind. */
-  reachMm: Type.Optional(bounded({ min: 5, max: 1000, unit: 'mm' })),
+  reachMm: Type.Optional(bounded(LIMITS.jawReachMm)),
   /** Pull that one turn of the handle past snug adds, as measured; left out where nobody has. */
-  perTurnN: Type.Optional(bounded({ min: 10, max: 20000, unit: 'N' })),
+  perTurnN: Type.Optional(bounded(LIMITS.perTurnN)),
   /** Inside of a vacuum bag; what is left out is as large as is wanted. */
   bag: Type.Optional(
     strictObject({ lengthMm: orNull(bounded(LIMITS.bagSideMm)), widthMm: orNull(bounded(LIMITS.bagSideMm)) }),
@@ -154,19 +157,19 @@ export const ShopDocumentSchema = strictObject({
     }),
   ),
   crew: Type.Array(ShortText, { minItems: 1, maxItems: LIMITS.crew.max }),
-  rack: Type.Array(RackLotSchema, { maxItems: 60 }),
+  rack: Type.Array(RackLotSchema, { maxItems: SHOP_ROOM.rack }),
   /** Pairs that are at hand where cauls are not listed one by one. */
   caulPairs: wholeBounded(LIMITS.cauls),
-  cauls: Type.Optional(Type.Array(CaulLotSchema, { maxItems: 30 })),
-  blocks: Type.Optional(Type.Array(BlockLotSchema, { maxItems: 30 })),
+  cauls: Type.Optional(Type.Array(CaulLotSchema, { maxItems: SHOP_ROOM.cauls })),
+  blocks: Type.Optional(Type.Array(BlockLotSchema, { maxItems: SHOP_ROOM.blocks })),
   /** Height above the sea, for what a vacuum can give; left out: at the sea. */
   altitudeM: Type.Optional(bounded(LIMITS.altitudeM)),
   /** Woods and spreading methods beside the catalogues; left out: none. */
-  woods: Type.Optional(Type.Array(OwnWoodSchema, { maxItems: 60 })),
-  methods: Type.Optional(Type.Array(OwnMethodSchema, { maxItems: 30 })),
+  woods: Type.Optional(Type.Array(OwnWoodSchema, { maxItems: SHOP_ROOM.woods })),
+  methods: Type.Optional(Type.Array(OwnMethodSchema, { maxItems: SHOP_ROOM.methods })),
   /** Lessons of its own; left out by shops from before lessons. */
   lessons: Type.Optional(ShopLessonsSchema),
-  bottles: Type.Array(BottleSchema, { maxItems: 60 }),
+  bottles: Type.Array(BottleSchema, { maxItems: SHOP_ROOM.bottles }),
   /** What the log has taught; left out by shops from before learning. */
   learned: Type.Optional(LearnedSchema),
   /** This person's minutes over the built-in ones: 1.2 is a fifth slower. */

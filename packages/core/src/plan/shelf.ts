@@ -1,6 +1,7 @@
 import { type Adhesive, asLearned, findAdhesive, listAdhesives, withLabel } from '../adhesives';
 import type { ShelfBottle } from '../choice';
 import type { ShopDocument } from '../formats';
+import { ageMonthsOf } from '../shelf';
 
 /**
  * A family as the person's own bottle describes it: the first bottle on the shelf whose label was typed in. What a label leaves open
@@ -17,17 +18,12 @@ export function adhesiveOf(id: string, shop: ShopDocument, field = 'adhesive'): 
 export const familiesOf = (shop: ShopDocument): Adhesive[] =>
   listAdhesives().map(({ id }) => adhesiveOf(id, shop));
 
-const DAYS_A_MONTH = 30.44;
-
 /** Bottles as the choice of a glue looks at them. */
 export function bottlesOf(shop: ShopDocument, today: string | null): ShelfBottle[] {
-  return shop.bottles.map(({ adhesive, openedOn, remainingMl, pricePerLitre }) => ({
-    adhesive,
-    remainingMl,
-    ageMonths:
-      openedOn === null || today === null
-        ? null
-        : (Date.parse(today) - Date.parse(openedOn)) / 86_400_000 / DAYS_A_MONTH,
-    pricePerLitre: pricePerLitre ?? null,
+  return shop.bottles.map((bottle) => ({
+    adhesive: bottle.adhesive,
+    remainingMl: bottle.remainingMl,
+    ageMonths: ageMonthsOf(bottle, today),
+    pricePerLitre: bottle.pricePerLitre ?? null,
   }));
 }

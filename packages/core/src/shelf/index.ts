@@ -1,0 +1,2 @@
+export { ageMonthsOf, type BottleState, bottleState } from './bottle-state';
+export { glueUsedMl, poured } from './poured';

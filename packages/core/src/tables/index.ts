@@ -1,0 +1,12 @@
+export type { CellFault, Column, Table } from './column';
+export { printTable, type ReadRow, type ReadTable, readTable } from './read-table';
+export {
+  BLOCK_FACES,
+  BLOCK_KINDS,
+  BLOCKS_TABLE,
+  BOTTLES_TABLE,
+  caulsTable,
+  METHODS_TABLE,
+  RACK_TABLE,
+  WOODS_TABLE,
+} from './shop-tables';
