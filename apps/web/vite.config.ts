@@ -6,7 +6,8 @@ import { VitePWA } from 'vite-plugin-pwa';
 const DEV_API = process.env.LEAN_CLASP_DEV_API ?? 'http://127.0.0.1:4620';
 
 /** Loaded by one screen or one part of it only: a chunk of their own. */
-const SELDOM = /node_modules\/(recharts|d3-|victory-|es-toolkit|@dnd-kit|decimal|immer-|react-zoom|papaparse)/;
+const SELDOM =
+  /node_modules\/(recharts|d3-|victory-|es-toolkit|@dnd-kit|decimal|immer-|react-zoom|papaparse)/;
 
 /** What every plan and its figures are shown with. */
 const PLAN = /packages\/core\/|src\/(words|quantities|verdicts|drawing|parts)\//;

@@ -296,7 +296,7 @@ describe('runs', () => {
   it('take their glue off the shelf once they are over, once, and leave that to be taken back', async () => {
     const shelf = async () =>
       ((await api().get('/api/shops/shop').expect(200)).body as { body: ShopDocument }).body.bottles;
-    const { events: _, ...head } = await demoRun();
+    const head = await demoRun();
     const run = { ...head, id: 'poured', promise: { ...head.promise, glueMl: 40 } };
     const end: Sent['events'][number] = { ...note(0, ''), kind: 'finish', payload: {} };
     const before = await shelf();
@@ -318,8 +318,8 @@ describe('runs', () => {
     expect(ml(before) - ml(await shelf())).toBeCloseTo(40, 9);
     const log = (await api().get('/api/shops/shop/edits').expect(200)).body as LoggedEdit[];
     expect(log.at(-1)).toMatchObject({ id: 'used-poured', label: `Glue used: ${head.buildName}` });
-    const { revision: baseRevision, atMs: _at, patch, inverse, ...named } = log.at(-1) as LoggedEdit;
-    const undo = { ...named, id: 'back', kind: 'undo', patch: inverse, inverse: patch, baseRevision };
+    const { revision: baseRevision, label, group, patch, inverse } = log.at(-1) as LoggedEdit;
+    const undo = { id: 'back', kind: 'undo', label, group, patch: inverse, inverse: patch, baseRevision };
     await api().patch('/api/shops/shop').send(undo).expect(200);
     expect(await shelf()).toEqual(before);
   });

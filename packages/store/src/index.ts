@@ -12,7 +12,13 @@ export {
   StorageError,
 } from './folder';
 export { type PassphraseStore, passphraseStore, readPassphrase, type Role, ROLES } from './passphrases';
-export { type DocumentEdit, type DocumentStore, documentStore, type LoggedEdit, type StoredDocument } from './documents';
+export {
+  type DocumentEdit,
+  type DocumentStore,
+  documentStore,
+  type LoggedEdit,
+  type StoredDocument,
+} from './documents';
 export { MOST_PICTURES, type PictureStore, pictureStore } from './pictures';
 export { type RunPage, type RunStore, runStore } from './runs';
 export { upgradeBuilds, upgradeRuns, type UpgradeOutcome } from './upgrade-documents';

@@ -56,7 +56,9 @@ export function Section({
         sx={{
           display: 'flex',
           alignItems: 'center',
-          gap: 2,
+          flexWrap: { xs: 'wrap', md: 'nowrap' },
+          columnGap: 2,
+          whiteSpace: 'nowrap',
           borderBottom: 1,
           borderColor: 'divider',
           mb: 1.5,
@@ -64,7 +66,7 @@ export function Section({
           minHeight: 44,
         }}
       >
-        <Typography variant="h2" sx={{ flex: 1 }}>
+        <Typography variant="h2" sx={{ flex: 1, whiteSpace: 'normal' }}>
           {title}
         </Typography>
         {aside}

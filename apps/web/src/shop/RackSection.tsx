@@ -6,6 +6,7 @@ import { CLAMP_OPTIONS } from '@lean-clasp/words';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
+import { BareContext } from '../parts/bare';
 import { Choice } from '../parts/Choice';
 import { Cells, NoCell, type SheetColumn } from '../parts/Sheet';
 import { LengthField, ScaledField } from '../quantities/fields';
@@ -129,13 +130,15 @@ function LotFields({
       after={
         <>
           {measuring && (
-            <MeasurePull
-              name={kind.name}
-              onTake={({ forceN, perTurnN }) =>
-                set('Pull, measured', kind.handleMm > 0 ? { forceN, perTurnN } : { forceN })
-              }
-              onClose={() => setMeasuring(false)}
-            />
+            <BareContext value={false}>
+              <MeasurePull
+                name={kind.name}
+                onTake={({ forceN, perTurnN }) =>
+                  set('Pull, measured', kind.handleMm > 0 ? { forceN, perTurnN } : { forceN })
+                }
+                onClose={() => setMeasuring(false)}
+              />
+            </BareContext>
           )}
           {tied !== undefined && (
             <Typography sx={{ pb: 1.5 }}>
