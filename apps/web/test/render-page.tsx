@@ -68,6 +68,7 @@ export function renderPage(
     shop = DEMO_SHOP,
     units = 'metric',
     silent = false,
+    kept = {},
   }: {
     readonly path?: string;
     readonly at?: string;
@@ -76,9 +77,12 @@ export function renderPage(
     readonly units?: 'metric' | 'imperial';
     /** The server never answers, so that edits stay pending and the page's own state is looked at. */
     readonly silent?: boolean;
+    /** What this browser kept by name. */
+    readonly kept?: Readonly<Record<string, unknown>>;
   } = {},
 ) {
   localStorage.clear();
+  for (const [key, value] of Object.entries(kept)) localStorage.setItem(key, JSON.stringify(value));
   const asked: Asked[] = [];
   jest.spyOn(globalThis, 'fetch').mockImplementation(async (input, init) => {
     const request =

@@ -1,13 +1,10 @@
 import { FREE, KINDS } from '@lean-clasp/core/kinds';
-import { newBuild, STARTER_SHOP } from '@lean-clasp/core/templates';
 import { KIND_WORDS } from '@lean-clasp/words';
-import { nanoid } from '@reduxjs/toolkit';
 import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
-import { useMemo } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { Page } from '../frame/Page';
-import { BuildPicture } from './BuildPicture';
+import { KindPicture } from './KindPicture';
 
 const TEMPLATES = [...KINDS.map(({ id }) => id), FREE];
 
@@ -48,15 +45,4 @@ export function KindChooserPage() {
       </Box>
     </Page>
   );
-}
-
-function KindPicture({ template }: { readonly template: string }) {
-  const build = useMemo(
-    () =>
-      newBuild({ template, name: 'New', project: '', service: 'dry', answers: {} }, STARTER_SHOP, () =>
-        nanoid(6),
-      ),
-    [template],
-  );
-  return <BuildPicture build={build} />;
 }

@@ -1,3 +1,4 @@
+import { beforeLong } from '@lean-clasp/core/bench';
 import { findFixes, type Fixes, type LikelyChange, likelyChanges } from '@lean-clasp/core/fixes';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import type { Press } from '@lean-clasp/core/mechanics';
@@ -77,6 +78,8 @@ export const plannerAnswers = (press: Press, pressFixes?: Press) => ({
   /** A build as the calendar of the shop sees it. */
   toDate: (id: string, build: BuildDocument, shop: ShopDocument): BuildToDate =>
     buildToDate(id, planBuild(build, shop)),
+  /** A build looked at for the hour at which it is to be glued. */
+  beforeLong,
   /** Arranges sessions, telling the best so far after each step, until told that it is enough. */
   arrange: async (
     build: BuildDocument,

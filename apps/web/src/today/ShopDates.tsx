@@ -1,19 +1,26 @@
 import { inSentence } from '@lean-clasp/words';
 import { findAdhesive } from '@lean-clasp/core/adhesives';
 import type { ShopDocument } from '@lean-clasp/core/formats';
-import type { GlueToGet, ShopCalendar, ShopSession } from '@lean-clasp/core/plan';
+import type { BuildToDate, GlueToGet, ShopCalendar, ShopSession } from '@lean-clasp/core/plan';
+import { bottleState } from '@lean-clasp/core/shelf';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
 import { Link as RouterLink } from 'react-router';
 import { Section } from '../frame/Page';
 import { useFormat } from '../quantities/use-format';
 import { saveCalendar } from '../order/save-calendar';
 import { dayAndTime, dayOf, timeOf } from '../order/wall-words';
+import { HoursToday } from './HoursToday';
+import { LessonsToday } from './LessonsToday';
 import { OneMoreClamp } from './OneMoreClamp';
-import { useShopCalendar } from './use-shop-calendar';
+import { Slipped } from './Slipped';
+import { useBeforeLong } from './use-before-long';
+import { useDayPlan } from './use-day-plan';
+import { useShopCalendar, wallMinute } from './use-shop-calendar';
 
 /** Sessions shown; more are in the calendar file. */
 const MOST_SESSIONS = 8;
@@ -21,36 +28,45 @@ const MOST_SESSIONS = 8;
 /** What can start next with the clamps, benches, hands and hours there are, over all builds not yet glued. */
 export function ShopDates({ shop, now }: { readonly shop: ShopDocument; readonly now: number }) {
   const { calendar, toGet, done, of, from } = useShopCalendar(shop, now);
+  const minute = wallMinute(now);
+  const slips = useDayPlan(calendar, dayjs(now).format('YYYY-MM-DD'), minute);
+  const soon = useBeforeLong(calendar?.sessions ?? null, shop, now);
   return (
-    <Section
-      title="What can start next"
-      aside={
-        calendar !== null && calendar.sessions.length > 0 ? (
-          <Button variant="outlined" onClick={() => void saveCalendar(shop.name, calendar.sessions)}>
-            Save as calendar file (.ics)
-          </Button>
-        ) : undefined
-      }
-    >
-      {calendar === null ? (
-        <Box role="status">
-          <Typography>
-            Thinking builds through, {done} of {of}.
-          </Typography>
-          <LinearProgress
-            aria-label="Builds thought through"
-            variant="determinate"
-            value={of === 0 ? 0 : (100 * done) / of}
-          />
-        </Box>
-      ) : (
-        <>
-          <Days calendar={calendar} />
-          <ToGet list={toGet} />
-          {from !== null && from.builds.length > 0 && <OneMoreClamp shop={shop} {...from} />}
-        </>
-      )}
-    </Section>
+    <>
+      <Slipped slips={slips} />
+      <Section
+        title="What can start next"
+        aside={
+          calendar !== null && calendar.sessions.length > 0 ? (
+            <Button variant="outlined" onClick={() => void saveCalendar(shop.name, calendar.sessions)}>
+              Save as calendar file (.ics)
+            </Button>
+          ) : undefined
+        }
+      >
+        {calendar === null ? (
+          <Box role="status">
+            <Typography>
+              Thinking builds through, {done} of {of}.
+            </Typography>
+            <LinearProgress
+              aria-label="Builds thought through"
+              variant="determinate"
+              value={of === 0 ? 0 : (100 * done) / of}
+            />
+          </Box>
+        ) : (
+          <>
+            <HoursToday calendar={calendar} shop={shop} now={minute} soon={soon} />
+            <Days calendar={calendar} />
+            <ToGet list={toGet} />
+            <Aged waiting={from?.builds ?? []} shop={shop} now={now} />
+            {from !== null && from.builds.length > 0 && <OneMoreClamp shop={shop} {...from} />}
+          </>
+        )}
+      </Section>
+      <LessonsToday soon={soon} />
+    </>
   );
 }
 
@@ -101,6 +117,36 @@ function ToGet({ list }: { readonly list: readonly GlueToGet[] }) {
         )
         .join('; ')}
       .
+    </Typography>
+  );
+}
+
+/** Bottles that what waits goes by, and that are past their time. */
+function Aged({
+  waiting,
+  shop,
+  now,
+}: {
+  readonly waiting: readonly BuildToDate[];
+  readonly shop: ShopDocument;
+  readonly now: number;
+}) {
+  const wanted = new Set(waiting.map(({ adhesive }) => adhesive));
+  const today = dayjs(now).format('YYYY-MM-DD');
+  const past = shop.bottles.filter(
+    (bottle) => wanted.has(bottle.adhesive) && bottleState(bottle, today).past,
+  );
+  if (past.length === 0) return null;
+  return (
+    <Typography sx={{ mt: 1 }}>
+      Past its time on the shelf:{' '}
+      {past
+        .map(
+          (bottle) =>
+            `${inSentence(findAdhesive(bottle.adhesive).name)}, open since ${bottle.openedOn ?? ''}`,
+        )
+        .join('; ')}
+      . Get fresh glue, or break two glued offcuts first.
     </Typography>
   );
 }

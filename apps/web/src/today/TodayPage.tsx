@@ -1,3 +1,4 @@
+import { useMayChange } from '../access/session';
 import { NewBuildButton } from '../builds/NewBuildButton';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { nextRecheck, type RunSummary } from '@lean-clasp/core/runs';
@@ -11,7 +12,7 @@ import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
-import type { ReactNode } from 'react';
+import { lazy, type ReactNode, Suspense } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useBuildQuery, useBuildsInfiniteQuery, useRunsQuery } from '../api/api';
 import { instantWords } from '../bench/release';
@@ -19,6 +20,7 @@ import { type ReleaseNow, useReleaseNow } from '../bench/use-release';
 import { useNow } from '../parts/use-now';
 import { useVerdictsOf } from '../planner/use-verdicts-of';
 import { useDocument } from '../documents/use-document';
+import { Loading } from '../frame/Loading';
 import { Page, Section } from '../frame/Page';
 import { useFormat } from '../quantities/use-format';
 import { AGE_EVERY_MS, airWords } from '../air/air-words';
@@ -32,17 +34,31 @@ const MS_PER_MIN = 60_000;
 /** Glue-ups older than this are no longer waiting for anything. */
 const RECENT_DAYS = 3;
 
+/** Kinds and their drawings, which nobody needs who has been here before. */
+const FirstVisit = lazy(async () => ({ default: (await import('./FirstVisit')).FirstVisit }));
+
 /** Today: what is in clamps, what the air is like, what was worked on last. */
 export function TodayPage() {
   const now = useNow(true);
+  const builds = useBuildsInfiniteQuery('').data?.pages[0]?.builds;
+  const mayChange = useMayChange();
+  const isFirst = mayChange && builds?.length === 0;
   return (
     <Page title="Today" intro={dayjs(now).format('dddd, D MMMM YYYY')}>
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '3fr 2fr' }, columnGap: 5 }}>
         <Box>
-          <InClamps now={now} />
-          <Looks now={now} />
-          <Next now={now} />
-          <LatestBuilds />
+          {isFirst ? (
+            <Suspense fallback={<Loading what="Laying out the questions" />}>
+              <FirstVisit />
+            </Suspense>
+          ) : (
+            <>
+              <InClamps now={now} />
+              <Looks now={now} />
+              <Next now={now} />
+              <LatestBuilds />
+            </>
+          )}
         </Box>
         <Air />
       </Box>

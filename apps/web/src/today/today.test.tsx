@@ -1,5 +1,6 @@
 import { DEMO_SHOP, pastRuns, stageFloor, wagonBuilds } from '@lean-clasp/core/demo';
 import type { ShopDocument } from '@lean-clasp/core/formats';
+import { STARTER_SHOP } from '@lean-clasp/core/templates';
 import { type RunSummary, summaryOf } from '@lean-clasp/core/runs';
 import { screen, waitFor, within } from '@testing-library/react';
 import type { StoredBuild } from '../api/api';
@@ -40,8 +41,11 @@ const answering = (runs: readonly RunSummary[], builds: readonly StoredBuild[] =
   'GET /api/air': () => ({ state: 'none' }),
 });
 
+/** Builds are thought through first, which takes a while on a busy machine. */
+const THOUGHT = { timeout: 20_000 };
+
 const section = async (title: string) => {
-  const heading = await screen.findByRole('heading', { name: title });
+  const heading = await screen.findByRole('heading', { name: title }, THOUGHT);
   const found = heading.closest('section');
   if (found === null) throw new Error(`no section ${title}`);
   return within(found);
@@ -88,10 +92,56 @@ describe('Today', () => {
     }
   });
 
-  it('invites to begin where there is no build yet', async () => {
-    renderPage(<TodayPage />, { server: answering([], []) });
-    expect(await screen.findByText(/^No build yet\./)).toBeInTheDocument();
-    expect(screen.getByRole('link', { name: 'New build' })).toHaveAttribute('href', '/builds/new');
+  it('asks three things where there is no build yet, and leads to a first plan', async () => {
+    const { user, asked, shop } = renderPage(<TodayPage />, {
+      server: { ...answering([], []), 'POST /api/builds': () => BUILDS[0] },
+      shop: STARTER_SHOP,
+    });
+    const questions = await section('Three questions to a first plan');
+    expect(questions.getByRole('link', { name: 'See every kind.' })).toHaveAttribute('href', '/builds/new');
+    await user.click(questions.getByRole('radio', { name: /Mortise|tenon/i }));
+    const bars = within(questions.getByRole('group', { name: 'T-bar sash clamps' }));
+    await user.clear(bars.getByLabelText('How many'));
+    await user.type(bars.getByLabelText('How many'), '4');
+    await user.click(questions.getByRole('button', { name: 'Show me the first plan' }));
+    await waitFor(() => expect(asked.some(({ method }) => method === 'POST')).toBe(true));
+    const made = asked.find(({ method }) => method === 'POST');
+    expect(made?.body).toMatchObject({ template: 'tenon-frame' });
+    await waitFor(() =>
+      expect(shop().rack.map(({ kind, count }) => [kind, count])).toEqual([
+        ['parallel-jaw', 6],
+        ['t-bar', 4],
+      ]),
+    );
+  });
+
+  it('says until when the shop is open and what fits into that, and which lessons bear on it', async () => {
+    const hours = [0, 1, 2, 3, 4, 5, 6].map((day) => ({ day, fromMin: 0, toMin: 1440 }));
+    const shop = { ...DEMO_SHOP, week: { hours: hours.slice(0, 6), benches: 1 } };
+    jest.useFakeTimers({ now: new Date('2026-11-26T09:00:00'), advanceTimers: true });
+    renderPage(<TodayPage />, { server: answering([]), shop });
+    const next = await section('What can start next');
+    const told = await next.findByText(/^Open until /, {}, THOUGHT);
+    expect(told.textContent).toMatch(/from now\. In that time, .+: .+ at \d\d:\d\d/);
+    const lessons = await section('Lessons that bear');
+    expect(lessons.getAllByRole('link').length).toBeGreaterThan(0);
+    jest.useRealTimers();
+  });
+
+  it('says what did not begin when it was to, and what that moves', async () => {
+    jest.useFakeTimers({ now: new Date('2026-11-26T15:00:00'), advanceTimers: true });
+    const planned = BUILDS.map(({ id }, i) => ({
+      build: id,
+      session: 0,
+      start: Date.UTC(2026, 10, i === 0 ? 25 : 26, i === 0 ? 9 : 16) / 60_000,
+    }));
+    const kept = { 'lean-clasp.day-plan': { day: '2026-11-25', starts: planned, before: 'nonsense' } };
+    renderPage(<TodayPage />, { server: answering([]), kept });
+    const slipped = await section('What slipped');
+    expect(slipped.getByText(/was to begin Wed 25 Nov, 09:00; now /)).toBeInTheDocument();
+    expect(slipped.getByText(/^(That moves|It moves nothing)/)).toBeInTheDocument();
+    await waitFor(() => expect(localStorage.getItem('lean-clasp.day-plan')).toContain('2026-11-26'));
+    jest.useRealTimers();
   });
 
   it('gives the air and what wood settles at, in the person’s units', async () => {
@@ -114,7 +164,7 @@ describe('Today', () => {
     const shop: ShopDocument = { ...DEMO_SHOP, bottles: [] };
     const { asked } = renderPage(<TodayPage />, { server: answering([]), shop });
     const next = await section('What can start next');
-    const list = await next.findByRole('list', { name: 'Sessions by day' }, { timeout: 20_000 });
+    const list = await next.findByRole('list', { name: 'Sessions by day' }, THOUGHT);
     expect(within(list).getAllByRole('listitem').length).toBeGreaterThanOrEqual(1);
     expect(next.getByText(/^To get: /).textContent).toMatch(/mL for /);
     expect(next.getByRole('button', { name: /calendar file/ })).toBeInTheDocument();
@@ -127,10 +177,8 @@ describe('worth of one more clamp', () => {
     const few = { ...DEMO_SHOP, rack: DEMO_SHOP.rack.slice(0, 2).map((lot) => ({ ...lot, count: 1 })) };
     const floor = { id: 'floor', revision: 0, body: stageFloor(DEMO_SHOP), updatedAtMs: 1_790_000_000_000 };
     const { user } = renderPage(<TodayPage />, { server: answering([], [floor]), shop: few });
-    await user.click(
-      await screen.findByRole('button', { name: 'What would one more clamp save?' }, { timeout: 20_000 }),
-    );
-    const again = await screen.findByRole('button', { name: 'Work it out again' }, { timeout: 20_000 });
+    await user.click(await screen.findByRole('button', { name: 'What would one more clamp save?' }, THOUGHT));
+    const again = await screen.findByRole('button', { name: 'Work it out again' }, THOUGHT);
     const told = again.closest('[role="status"]')?.textContent ?? '';
     expect(told).toMatch(/^One more (clamp, of whichever lot, would save no clamp-up and no hour|.+: .+)\./);
   });

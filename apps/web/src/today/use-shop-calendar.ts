@@ -59,7 +59,8 @@ const nothingToDate = (id: string, name: string): BuildToDate => ({
   failing: 0,
 });
 
-const wallMinute = (ms: number) => readWallTime(dayjs(ms).format('YYYY-MM-DDTHH:mm'), 'now');
+/** A moment by the clock on the wall. */
+export const wallMinute = (ms: number) => readWallTime(dayjs(ms).format('YYYY-MM-DDTHH:mm'), 'now');
 /** The calendar begins at a full quarter of an hour, so that it does not move with every tick of the clock. */
 const QUARTER_MS = 15 * 60_000;
 

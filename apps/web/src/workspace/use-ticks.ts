@@ -1,16 +1,6 @@
-import { useState } from 'react';
-import { browserStorage } from '../keeping/browser-storage';
+import { useKept } from '../keeping/use-kept';
 
-const keyOf = (buildId: string) => `lean-clasp.ticks.${buildId}`;
-
-function read(buildId: string): readonly string[] {
-  try {
-    const kept: unknown = JSON.parse(browserStorage().getItem(keyOf(buildId)) ?? '[]');
-    return Array.isArray(kept) ? kept.map(String) : [];
-  } catch {
-    return [];
-  }
-}
+const names = (kept: unknown): readonly string[] => (Array.isArray(kept) ? kept.map(String) : []);
 
 /** Things ticked off at this bench for one build; kept in the browser so that a reload forgets none. */
 export function useTicks(buildId: string): {
@@ -18,19 +8,11 @@ export function useTicks(buildId: string): {
   readonly toggle: (item: string) => void;
   readonly clear: () => void;
 } {
-  const [ticked, setTicked] = useState(() => read(buildId));
-  const write = (next: readonly string[]) => {
-    try {
-      browserStorage().setItem(keyOf(buildId), JSON.stringify(next));
-    } catch {
-      // Full or forbidden: ticks hold until the page is left.
-    }
-    setTicked(next);
-  };
+  const [ticked, keep] = useKept(`lean-clasp.ticks.${buildId}`, names);
   return {
     ticked,
     toggle: (item) =>
-      write(ticked.includes(item) ? ticked.filter((other) => other !== item) : [...ticked, item]),
-    clear: () => write([]),
+      keep(ticked.includes(item) ? ticked.filter((other) => other !== item) : [...ticked, item]),
+    clear: () => keep([]),
   };
 }

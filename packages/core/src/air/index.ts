@@ -9,6 +9,7 @@ export {
 } from './reading';
 export { simulatedAir } from './simulated';
 export {
+  airAtHour,
   type AirSample,
   type AirSeries,
   bestHours,

@@ -73,6 +73,24 @@ export function usualDay(
     .sort((a, b) => a.hour - b.hour);
 }
 
+const HOURS_A_DAY = 24;
+
+/**
+ * The air of a usual day at some hour, on the straight line between the hours that are known before and after it, over midnight too.
+ * @param hour 0 to 24, with fractions.
+ * @returns null where no hour is known.
+ */
+export function airAtHour(hours: ShopDocument['hours'], hour: number): Climate | null {
+  const known = [...hours].sort((a, b) => a.hour - b.hour);
+  const before = known.findLast((each) => each.hour <= hour) ?? known.at(-1);
+  const after = known.find((each) => each.hour > hour) ?? known[0];
+  if (before === undefined || after === undefined) return null;
+  const span = (after.hour - before.hour + HOURS_A_DAY) % HOURS_A_DAY || HOURS_A_DAY;
+  const share = ((hour - before.hour + HOURS_A_DAY) % HOURS_A_DAY) / span;
+  const between = (key: keyof Climate) => before[key] + share * (after[key] - before[key]);
+  return { tempC: between('tempC'), rhPct: between('rhPct') };
+}
+
 /** At most so many of the readings, evenly over time, the first and the last among them: enough for a chart. */
 export function thinned(samples: readonly AirSample[], most: number): AirSample[] {
   if (samples.length <= most) return [...samples];

@@ -1,5 +1,5 @@
 import { balanceDays, equilibriumMoisturePct } from '../materials';
-import { type AirSample, bestHours, runningMeans, thinned, usualDay } from './series';
+import { airAtHour, type AirSample, bestHours, runningMeans, thinned, usualDay } from './series';
 import { storedMoisturePct, usualMoisturePct } from './stored-wood';
 
 const DAY_MS = 86_400_000;
@@ -116,6 +116,27 @@ describe('usualDay', () => {
     expect(day.map(({ hour }) => hour)).toEqual(Array.from({ length: 24 }, (_, i) => i));
     for (const { hour, tempC } of day) expect(tempC).toBeCloseTo(hour, 9);
     expect(usualDay(samples.slice(0, 15), hourOf)).toEqual([]);
+  });
+});
+
+describe('airAtHour', () => {
+  const HOURS = [
+    { hour: 6, tempC: 10, rhPct: 70 },
+    { hour: 14, tempC: 18, rhPct: 50 },
+    { hour: 22, tempC: 12, rhPct: 60 },
+  ];
+
+  it('lies on the line between the hours that are known, over midnight too', () => {
+    expect(airAtHour(HOURS, 14)).toEqual({ tempC: 18, rhPct: 50 });
+    expect(airAtHour(HOURS, 10)).toEqual({ tempC: 14, rhPct: 60 });
+    const night = airAtHour(HOURS, 2);
+    expect(night?.tempC).toBeCloseTo(11, 12);
+    expect(airAtHour(HOURS, 24)?.tempC).toBeCloseTo(airAtHour(HOURS, 0)?.tempC ?? 0, 12);
+  });
+
+  it('is the one that is known, and nobody’s guess where none is', () => {
+    expect(airAtHour(HOURS.slice(0, 1), 19)).toEqual({ tempC: 10, rhPct: 70 });
+    expect(airAtHour([], 9)).toBeNull();
   });
 });
 

@@ -28,6 +28,7 @@ export {
 export { type DryRun, dryRunOf, type Lap, type Walked } from './dry-run';
 export { type Answer, answersTo, type Mishap, MISHAPS } from './mishaps';
 export { positionOf, type RunPosition, waitsUntilMs } from './position';
+export { type BeforeLong, beforeLong } from './before-long';
 export { promiseOf } from './promise';
 export { gatherList } from './gather';
 export { preflight } from './preflight';

@@ -1,6 +1,15 @@
 export { compareGlues, type GlueComparison, type GlueOption } from './compare-glues';
 export { batchJobOf, type DatedSessionOfBuild, weekOf } from './dates/dates';
 export {
+  type HoursLeft,
+  hoursLeft,
+  type PlannedStart,
+  type Slip,
+  type Slips,
+  slipsOf,
+  startsOf,
+} from './dates/day';
+export {
   type BuildToDate,
   buildToDate,
   datesOf,
