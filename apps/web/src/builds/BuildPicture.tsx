@@ -15,7 +15,13 @@ const ROOM = { x: 8, y: 8 };
 export const NoPicture = () => <Box sx={{ height: SIZE.height }} />;
 
 /** A build on the slant, small; nothing where its answers cannot be made. */
-export function BuildPicture({ build }: { readonly build: BuildDocument }) {
+export function BuildPicture({
+  build,
+  size = SIZE,
+}: {
+  readonly build: BuildDocument;
+  readonly size?: { readonly width: number; readonly height: number };
+}) {
   const woods = useOwnWoods();
   const figure = useMemo(() => {
     const { lowPct, highPct } = build.mcInUse;
@@ -28,8 +34,8 @@ export function BuildPicture({ build }: { readonly build: BuildDocument }) {
     }
   }, [build, woods]);
   return (
-    <Box sx={{ height: SIZE.height, display: 'grid', placeItems: 'center', '& svg': { maxWidth: '100%' } }}>
-      {figure !== null && <FigureView figure={figure} size={SIZE} room={ROOM} />}
+    <Box sx={{ height: size.height, display: 'grid', placeItems: 'center', '& svg': { maxWidth: '100%' } }}>
+      {figure !== null && <FigureView figure={figure} size={size} room={ROOM} />}
     </Box>
   );
 }

@@ -4,7 +4,13 @@ import { useMemo } from 'react';
 import { BuildPicture } from './BuildPicture';
 
 /** A kind of glue-up, drawn as it starts. */
-export function KindPicture({ template }: { readonly template: string }) {
+export function KindPicture({
+  template,
+  size,
+}: {
+  readonly template: string;
+  readonly size?: { readonly width: number; readonly height: number };
+}) {
   const build = useMemo(
     () =>
       newBuild({ template, name: 'New', project: '', service: 'dry', answers: {} }, STARTER_SHOP, () =>
@@ -12,5 +18,5 @@ export function KindPicture({ template }: { readonly template: string }) {
       ),
     [template],
   );
-  return <BuildPicture build={build} />;
+  return <BuildPicture build={build} {...(size === undefined ? {} : { size })} />;
 }

@@ -33,6 +33,8 @@ const FIRST_CLAMPS = [
   ['trigger', 600],
 ] as const;
 
+const PICTURE = { width: 124, height: 96 };
+
 type Wall = readonly Pick<RackLot, 'kind' | 'count' | 'maxOpeningMm'>[];
 
 /** Three questions that lead from nothing to a first plan: what is glued, with what, and what hangs on the wall. */
@@ -78,7 +80,7 @@ export function FirstVisit() {
         aria-labelledby="first-kind"
         sx={{
           display: 'grid',
-          gridTemplateColumns: 'repeat(auto-fill, minmax(150px, 1fr))',
+          gridTemplateColumns: 'repeat(auto-fill, minmax(132px, 1fr))',
           gap: 1.5,
           my: 1.5,
         }}
@@ -91,14 +93,15 @@ export function FirstVisit() {
             onClick={() => setKind(id)}
             sx={{
               display: 'block',
-              p: 1,
+              p: 0.5,
+              minHeight: 72,
               border: 2,
               borderColor: kind === id ? 'text.primary' : 'divider',
               fontWeight: kind === id ? 700 : 400,
-              fontSize: '1rem',
+              fontSize: '0.9375rem',
             }}
           >
-            <KindPicture template={id} />
+            <KindPicture template={id} size={PICTURE} />
             {KIND_WORDS[id]?.name}
           </ButtonBase>
         ))}

@@ -1,11 +1,13 @@
+import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { Link as RouterLink } from 'react-router';
 import { Section } from '../frame/Page';
+import { LessonLine } from '../lessons/LessonLine';
 import type { Soon } from './use-before-long';
 
 /** Lessons shown; the rest stand at their builds. */
-const SHOWN = 4;
+const SHOWN = 3;
 
 /** Lessons that bear on what is glued next, each with the builds it bears on. */
 export function LessonsToday({ soon }: { readonly soon: readonly Soon[] }) {
@@ -18,8 +20,9 @@ export function LessonsToday({ soon }: { readonly soon: readonly Soon[] }) {
         const said = bearing[0]?.lessons.find(({ lesson }) => lesson === id);
         const builds = new Map(bearing.map(({ session }) => [session.build, session.name]));
         return (
-          <Typography key={id} sx={{ py: 0.75, borderBottom: 1, borderColor: 'divider' }}>
-            <strong>{said?.title}.</strong> {said?.change}{' '}
+          <Box key={id} sx={{ mb: 1.5 }}>
+            {said !== undefined && <LessonLine lesson={said} />}
+            For{' '}
             {[...builds].map(([build, name], i) => (
               <span key={build}>
                 {i > 0 && ', '}
@@ -28,7 +31,7 @@ export function LessonsToday({ soon }: { readonly soon: readonly Soon[] }) {
                 </Link>
               </span>
             ))}
-          </Typography>
+          </Box>
         );
       })}
       {ids.length > SHOWN && (
