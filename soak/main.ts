@@ -4,8 +4,9 @@ import { calculations } from './calculations';
 import { devices } from './devices';
 import { hostile } from './hostile';
 import { kills } from './kills';
+import { scale } from './scale';
 
-// npm run soak -- hostile|kills|calculations|devices|offline [COUNT] [SEED] [SCREENS], against the built server, for as long as one likes.
+// npm run soak -- hostile|kills|calculations|devices|offline|scale [COUNT] [SEED] [SCREENS], against the built server, for as long as one likes.
 
 /** Faults told one by one. */
 const TOLD = 20;
@@ -34,6 +35,7 @@ const SOAKS: Readonly<Record<string, Soak>> = {
     },
   },
   devices: { count: 14, run: (days, seed, screens) => devices({ days, seed, screens }) },
+  scale: { count: 10_000, run: (runs) => scale(runs) },
   offline: { count: 7, run: (days, seed) => devices({ days, seed, screens: 2, alwaysAway: true }) },
 };
 
