@@ -171,7 +171,8 @@ describe('a database that cannot be opened', () => {
     const db = new SQLite(databasePath(folder));
     db.exec(`delete from kysely_migration where name >= '0005'; drop index edits_once; drop index documents_by_change;
       alter table documents drop column deleted_at_ms; alter table document_edits drop column edit_id;
-      drop table passphrases; drop table secrets; alter table runs drop column evidence;`);
+      drop table passphrases; drop table secrets; drop trigger run_written; drop trigger run_changed;
+      drop table run_figures; drop table run_works; drop table run_lessons; alter table runs drop column evidence;`);
     db.close();
     await (await openDatabase(folder)).destroy();
     expect(readdirSync(folder)).toContain('lean-clasp.sqlite.before-0005-bin-and-edit-ids');

@@ -1,4 +1,5 @@
 import { type Kysely, type Migration, type MigrationProvider, sql } from 'kysely';
+import { keepRunFigures } from './run-figures';
 
 /** Numbered migrations; never edited once released, only added to. */
 const MIGRATIONS: Readonly<Record<string, Migration>> = {
@@ -140,6 +141,7 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
         .execute();
     },
   },
+  '0008-run-figures': { up: keepRunFigures },
 };
 
 /** Hands the migrations to Kysely's migrator. */

@@ -89,32 +89,29 @@ export function runStore(db: Database, now: () => number): RunStore {
     page: async ({ limit, after, buildId, state, text, template, adhesive, wrong }) => {
       let query = db
         .selectFrom('runs')
-        .select(['id', 'summary', 'started_at_ms'])
-        .where('summary', '!=', '')
-        .orderBy('started_at_ms', 'desc')
-        .orderBy('id', 'desc')
+        .innerJoin('run_figures', 'run_figures.run_id', 'runs.id')
+        .select(['runs.id', 'runs.summary', 'runs.started_at_ms'])
+        .where('runs.summary', '!=', '')
+        .orderBy('runs.started_at_ms', 'desc')
+        .orderBy('runs.id', 'desc')
         .limit(limit + 1);
       if (buildId !== undefined) query = query.where('build_id', '=', buildId);
-      if (state !== undefined) query = query.where('state', '=', state);
+      if (state !== undefined) query = query.where('runs.state', '=', state);
       if (text !== undefined && text !== '') {
         const like = `%${text.replace(/[\\%_]/g, (each) => `\\${each}`)}%`;
         query = query.where(
-          sql<boolean>`(summary ->> '$.buildName' like ${like} escape '\\' or summary ->> '$.record.note' like ${like} escape '\\')`,
+          sql<boolean>`(build_name like ${like} escape '\\' or note like ${like} escape '\\')`,
         );
       }
-      if (template !== undefined) {
-        query = query.where(sql<boolean>`summary ->> '$.promise.job.template' = ${template}`);
-      }
-      if (adhesive !== undefined) {
-        query = query.where(sql<boolean>`summary ->> '$.promise.adhesive' = ${adhesive}`);
-      }
-      if (wrong === true) query = query.where(sql<boolean>`summary ->> '$.cause' is not null`);
+      if (template !== undefined) query = query.where('template', '=', template);
+      if (adhesive !== undefined) query = query.where('adhesive', '=', adhesive);
+      if (wrong === true) query = query.where('cause', 'is not', null);
       if (after !== undefined) {
         const [atMs, id] = cursorOf(after);
         query = query.where((where) =>
           where.or([
-            where('started_at_ms', '<', atMs),
-            where.and([where('started_at_ms', '=', atMs), where('id', '<', id)]),
+            where('runs.started_at_ms', '<', atMs),
+            where.and([where('runs.started_at_ms', '=', atMs), where('runs.id', '<', id)]),
           ]),
         );
       }

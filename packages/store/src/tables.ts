@@ -47,6 +47,46 @@ interface RunEventsTable {
   body: string;
 }
 
+/** What the log is added up and narrowed by; the database fills it from the run. */
+interface RunFiguresTable {
+  run_id: string;
+  started_at_ms: number;
+  /** Such as 2026-11. */
+  month: string;
+  state: string;
+  build_name: string | null;
+  note: string | null;
+  template: string | null;
+  adhesive: string | null;
+  glue_g: number | null;
+  glued_m2: number | null;
+  cause: string | null;
+  coupon_pct: number | null;
+  /** From here on only of runs that have something to teach. */
+  method: string | null;
+  used: number | null;
+  square_mm: number | null;
+  flat_mm: number | null;
+  likely: number | null;
+  kept: number | null;
+}
+
+/** Minutes of one work in a run. */
+interface RunWorksTable {
+  run_id: string;
+  month: string;
+  work: string;
+  method: string;
+  taken_min: number;
+  built_in_min: number;
+}
+
+/** A lesson that was told in a run. */
+interface RunLessonsTable {
+  run_id: string;
+  lesson: string;
+}
+
 /** Sane readings of sensors. */
 interface AirSamplesTable {
   address: string;
@@ -78,6 +118,9 @@ export interface Tables {
   document_edits: DocumentEditsTable;
   runs: RunsTable;
   run_events: RunEventsTable;
+  run_figures: RunFiguresTable;
+  run_works: RunWorksTable;
+  run_lessons: RunLessonsTable;
   passphrases: PassphrasesTable;
   secrets: SecretsTable;
 }
