@@ -8,8 +8,11 @@ export async function trendsOf(db: Database): Promise<Trends> {
     (await query.execute(db)).rows;
   const [pace, used, reached, glue, causes, coupons, lessons, bins, brier] = await Promise.all([
     rows(sql<Trends['pace'][number]>`
-      select month, work, method, count(distinct run_id) as runs, sum(taken_min) / sum(built_in_min) as factor
-      from run_works group by 1, 2, 3 order by 1`),
+      select month, work, '' as method, count(distinct run_id) as runs, sum(taken_min) / sum(built_in_min) as factor
+      from run_works group by 1, 2
+      union all
+      select month, work, method, count(distinct run_id), sum(taken_min) / sum(built_in_min)
+      from run_works where method != '' group by 1, 2, 3 order by 1`),
     rows(sql<Trends['used'][number]>`
       select month, count(*) as runs, avg(used) as share
       from run_figures where used is not null group by 1 order by 1`),

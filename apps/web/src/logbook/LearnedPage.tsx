@@ -44,6 +44,7 @@ export function LearnedPage() {
         <>
           <SyncNotice id={SHOP_ID} />
           <All lore={learn(evidence, shop)} />
+          <Walked shop={shop} />
           <People evidence={evidence} />
         </>
       )}
@@ -79,6 +80,38 @@ function All({ lore }: { readonly lore: readonly Lore[] }) {
       </Section>
     );
   });
+}
+
+/** Paces that a dry run gave, and no glue-up yet. */
+function Walked({ shop }: { readonly shop: ShopDocument }) {
+  const edit = useEditShop();
+  const walked = (shop.learned?.pace ?? []).filter(({ runs }) => runs === 0);
+  if (walked.length === 0) return null;
+  return (
+    <Section title="From dry runs">
+      {walked.map(({ work, method, factor, on }) => {
+        const subject = { kind: 'pace', work, method } as const;
+        const name = loreWords(subject);
+        return (
+          <Box key={name} sx={{ display: 'flex', gap: 2, alignItems: 'center', minHeight: 44 }}>
+            <Typography sx={{ flex: 1 }}>
+              {name}: × {factor}, walked without glue on {dayjs(on).format('D MMM YYYY')}
+            </Typography>
+            <Button
+              aria-label={`Forget: ${name}, from a dry run`}
+              onClick={() =>
+                edit(`Forgotten: ${name}`, (before) =>
+                  forgotten(before, { subject, key: `pace:${work}:${method}` }),
+                )
+              }
+            >
+              Forget
+            </Button>
+          </Box>
+        );
+      })}
+    </Section>
+  );
 }
 
 function Entry({ lore }: { readonly lore: Lore }) {

@@ -33,7 +33,8 @@ const ENOUGH_PROMISED = 10;
 export function TrendCharts({ trends }: { readonly trends: Trends }) {
   const f = useFormat();
   const { pace, used, reached, glue, causes, coupons, calibration } = trends;
-  const spreading = pace.filter(({ work }) => work === 'spread');
+  const byWork = pace.filter(({ method }) => method === '');
+  const spreading = pace.filter(({ method }) => method !== '');
   const methodName = (method: string) => METHOD_OPTIONS.find(({ value }) => value === method)?.name ?? method;
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, columnGap: 5 }}>
@@ -49,7 +50,7 @@ export function TrendCharts({ trends }: { readonly trends: Trends }) {
       </Section>
       <Section title="Pace by work, over the built-in one">
         <MonthLines
-          rows={pace.map(({ month, work, factor }) => ({
+          rows={byWork.map(({ month, work, factor }) => ({
             month,
             name: WORK_WORDS[work] ?? work,
             value: factor,
@@ -117,11 +118,14 @@ interface Point {
   readonly value: number;
 }
 
+/** Months in one chart: more are neither read nor drawn quickly. */
+const MOST_MONTHS = 24;
+
 const monthName = (month: string): string => dayjs(`${month}-01`).format('MMM YY');
 
 /** One line for each name, month by month, told in words too. */
 function MonthLines({
-  rows,
+  rows: all,
   unit = '',
   limit,
   print = (value) => `${Number(value.toFixed(2))}${unit === '' ? '' : ` ${unit}`}`,
@@ -132,8 +136,9 @@ function MonthLines({
   readonly print?: (value: number) => string;
 }) {
   const { tokens } = useTheme().palette;
+  const months = [...new Set(all.map(({ month }) => month))].sort().slice(-MOST_MONTHS);
+  const rows = all.filter(({ month }) => months.includes(month));
   const names = [...new Set(rows.map(({ name }) => name))];
-  const months = [...new Set(rows.map(({ month }) => month))].sort();
   if (rows.length === 0) return <Typography>Nothing of that was noted yet.</Typography>;
   const data = months.map((month) => ({
     month: monthName(month),

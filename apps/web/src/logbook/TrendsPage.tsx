@@ -5,7 +5,9 @@ import { Loading } from '../frame/Loading';
 import { Page } from '../frame/Page';
 import { LogbookTabs } from './LogbookTabs';
 
-const TrendCharts = lazy(() => import('./TrendCharts').then((m) => ({ default: m.TrendCharts })));
+// Fetched while the log is being added up.
+const charts = import('./TrendCharts').then((m) => ({ default: m.TrendCharts }));
+const TrendCharts = lazy(() => charts);
 
 /** What the whole log comes to: pace, margin, truth of what was promised, failures, coupons. */
 export function TrendsPage() {
@@ -13,7 +15,7 @@ export function TrendsPage() {
   return (
     <Page
       title="Trends"
-      intro="The whole log, month by month. Nothing here is learned from until you accept it under Learned."
+      intro="The whole log, month by month over the last two years. Nothing here is learned from until you accept it under Learned."
       actions={<LogbookTabs />}
     >
       {isError && (

@@ -54,6 +54,7 @@ describe('Trends', () => {
       { month: '2026-03', work: 'press', method: '', runs: 3, factor: 1.2 },
       { month: '2026-03', work: 'spread', method: 'brush', runs: 3, factor: 0.9 },
       { month: '2026-04', work: 'press', method: '', runs: 2, factor: 1.3 },
+      { month: '2026-03', work: 'spread', method: '', runs: 3, factor: 0.9 },
     ],
     used: [{ month: '2026-03', runs: 3, share: 0.62 }],
     reached: [{ month: '2026-03', template: 'case', runs: 1, squareMm: 0.4, flatMm: null }],

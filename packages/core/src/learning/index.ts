@@ -2,3 +2,4 @@ export { type Behind, learn, type Lore, pacesByPerson, type PersonPace, type Sub
 export { closestJoint, evidenceOf, type RunEvidence, workOf } from './run-evidence';
 export type { Calibration, Trends } from './trends';
 export { accepted, forgotten, refused } from './take-over';
+export { atWalkedPace, roundedPace, type WalkedPace, walkedPaces } from './walked-pace';

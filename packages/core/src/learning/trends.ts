@@ -6,7 +6,7 @@ interface Monthly {
 
 /** What the whole log comes to, month by month. */
 export interface Trends {
-  /** Taken over built-in minutes by work, and by method for spreading. */
+  /** Taken over built-in minutes by work, its method empty, and once more by method for spreading. */
   readonly pace: readonly (Monthly & {
     readonly work: string;
     readonly method: string;

@@ -1,7 +1,8 @@
-import type { BenchScript, DryRun, Walked } from '@lean-clasp/core/bench';
+import type { BenchScript, DryRun, Lap, Walked } from '@lean-clasp/core/bench';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
+import { atWalkedPace, roundedPace, walkedPaces } from '@lean-clasp/core/learning';
 import { formatClock } from '@lean-clasp/core/units';
-import { figureAlone, says, workName } from '@lean-clasp/words';
+import { figureAlone, says, WORK_WORDS, workName } from '@lean-clasp/words';
 import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -9,7 +10,8 @@ import TableCell from '@mui/material/TableCell';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
-import { useMemo } from 'react';
+import dayjs from 'dayjs';
+import { useMemo, useState } from 'react';
 import { useLikely } from '../../../order/use-likelihood';
 import { useVerdictsOf } from '../../../planner/use-verdicts-of';
 import { useFormat } from '../../../quantities/use-format';
@@ -17,19 +19,32 @@ import { useEditShop } from '../../../shop/use-edit-shop';
 import { StateMark } from '../../../verdicts/state-mark';
 import { useOpenBuild } from '../../open-build';
 
-/** What a shop's pace may be. */
-const PACE = { least: 0.3, most: 4 };
-/** A pace as it is told: to a twentieth. */
-const STEP = 0.05;
-
 /** Planned against walked, whether the plan holds at that pace, and the choice to go by it. */
-export function DryRunResult({ result, script }: { readonly result: DryRun; readonly script: BenchScript }) {
+export function DryRunResult({
+  result,
+  script,
+  laps,
+}: {
+  readonly result: DryRun;
+  readonly script: BenchScript;
+  readonly laps: readonly Lap[];
+}) {
   const { build, shop } = useOpenBuild();
   const f = useFormat();
   const edit = useEditShop();
-  const wanted = Math.round((shop.paceFactor * result.whole.factor) / STEP) * STEP;
-  const pace = Number(Math.min(PACE.most, Math.max(PACE.least, wanted)).toFixed(2));
-  const atThatPace = useMemo(() => ({ ...shop, paceFactor: pace }), [shop, pace]);
+  const [went, setWent] = useState(false);
+  const { method } = build.glue;
+  const walked = useMemo(() => walkedPaces(script, laps, shop, method), [script, laps, shop, method]);
+  const { factor } = result.whole;
+  const taken = useMemo(
+    () => (before: ShopDocument) => atWalkedPace(before, walked, factor, dayjs().format('YYYY-MM-DD')),
+    [walked, factor],
+  );
+  const atThatPace = useMemo(() => taken(shop), [taken, shop]);
+  // Walked at the pace that plans go by, there is nothing to take over.
+  const same =
+    roundedPace(factor) === 1 &&
+    walked.every(({ takenMin, plannedMin }) => roundedPace(takenMin / plannedMin) === 1);
   const verdict = useVerdictsOf(build, atThatPace)?.inTime;
   const slow = script.operations.filter(({ id }) => result.hesitations.includes(id));
   return (
@@ -75,12 +90,19 @@ export function DryRunResult({ result, script }: { readonly result: DryRun; read
       <LikelyAt build={build} before={shop} after={atThatPace} />
       <Button
         variant="contained"
-        disabled={!result.tells || pace === shop.paceFactor}
-        onClick={() => edit('Pace from a dry run', (before) => ({ ...before, paceFactor: pace }))}
+        disabled={!result.tells || same || went}
+        onClick={() => {
+          edit('Pace from a dry run', taken);
+          setWent(true);
+        }}
         sx={{ minHeight: 56, mt: 1, mr: 1.5 }}
       >
-        {pace === shop.paceFactor ? 'The shop goes by this pace' : `Plan at this pace: ${pace}`}
+        {same || went ? 'The shop goes by this pace' : 'Plan at this pace'}
       </Button>
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
+        {walked.map(({ work, factor: own }) => `${WORK_WORDS[work] ?? work} × ${own}`).join(', ')}
+        {walked.length > 0 && ', '}all else × {atThatPace.paceFactor}, over the built-in minutes.
+      </Typography>
     </>
   );
 }

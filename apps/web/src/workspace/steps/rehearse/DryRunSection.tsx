@@ -67,7 +67,7 @@ function Walk({
           to is set against the plan.
         </Typography>
       )}
-      {result !== null && <DryRunResult result={result} script={script} />}
+      {result !== null && <DryRunResult result={result} script={script} laps={laps} />}
       <Button
         variant={result === null ? 'contained' : 'outlined'}
         onClick={begin}
