@@ -38,6 +38,17 @@ test('a run by the clock: fuses, undo, reload, trouble, and a log entry that out
   await expect(page.getByRole('heading', { name: 'Spread B–C' })).toBeVisible();
   await page.keyboard.press('Backspace');
   await expect(page.getByRole('heading', { name: 'Close A–B' })).toBeVisible();
+  await page.clock.runFor('00:01');
+  // The button of a headset, as browsers hand it to a page.
+  await page.evaluate(() =>
+    document.body.dispatchEvent(
+      new KeyboardEvent('keydown', { key: 'MediaPlayPause', code: 'MediaPlayPause', bubbles: true }),
+    ),
+  );
+  await expect(page.getByRole('heading', { name: 'Spread B–C' })).toBeVisible();
+  await page.clock.runFor('00:01');
+  await page.keyboard.press('Backspace');
+  await expect(page.getByRole('heading', { name: 'Close A–B' })).toBeVisible();
   await page.getByRole('button', { name: 'Done – next' }).click();
 
   await page.clock.runFor('00:20');

@@ -91,6 +91,30 @@ test('every kind is squeezed: clamps on the drawing, corners under a band, a fix
   await expect(page.getByText(/does not meet/)).toHaveCount(0);
 });
 
+test('the shop’s tables are sorted, pasted from a spreadsheet, and taken back', async ({ page, app }) => {
+  await page.goto(`${app.url}/shop`);
+  const lots = page.getByRole('group', { name: /^Lot of .*clamps$/ });
+  const first = lots.first();
+  await page.getByRole('button', { name: 'Sort by opens to' }).click();
+  await expect(first).toHaveAccessibleName('Lot of pointed spring clamps');
+  const before = await lots.count();
+  await page.getByRole('button', { name: 'Paste clamps' }).click();
+  await page
+    .getByLabel('Rows')
+    .fill('Kind\tHow many\tOpens to (in)\npipe clamp\t4\t36\nanvil\t2\t20\nspring clamp\t12\t2');
+  await expect(page.getByText('3 rows read under their heads; 1 cannot be taken.')).toBeVisible();
+  await page.getByRole('button', { name: 'Take 2 rows' }).click();
+  await expect(lots).toHaveCount(before + 2);
+  await expect(page.getByText('kept', { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(lots).toHaveCount(before + 2);
+  await page.keyboard.press('Control+z');
+  await expect(lots).toHaveCount(before);
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save clamps as CSV' }).click();
+  expect((await saved).suggestedFilename()).toBe('clamps.csv');
+});
+
 test('the shop lists cauls and blocks, and every edit is kept', async ({ page, app }) => {
   await page.goto(`${app.url}/shop`);
   await page.getByRole('button', { name: 'Add cauls' }).click();

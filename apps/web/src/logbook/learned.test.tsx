@@ -1,4 +1,5 @@
 import { DEMO_SHOP, seasonRuns } from '@lean-clasp/core/demo';
+import { NOTHING_LEARNED } from '@lean-clasp/core/formats';
 import { evidenceOf, type Trends } from '@lean-clasp/core/learning';
 import { readAfterwards, summaryOf } from '@lean-clasp/core/runs';
 import { act, screen, waitFor, within } from '@testing-library/react';
@@ -46,6 +47,16 @@ describe('Learned', () => {
     expect(shop().learned?.refused).toEqual(['pace:check:']);
     expect(screen.getByRole('region', { name: 'Refused' })).toHaveTextContent('Pace at readings');
   });
+});
+
+it('tells paces that were walked without glue, and forgets them', async () => {
+  const walked = { work: 'spread', method: '', factor: 1.35, runs: 0, on: '2026-11-20' } as const;
+  const shop = { ...DEMO_SHOP, learned: { ...NOTHING_LEARNED, pace: [walked] } };
+  const page = renderPage(<LearnedPage />, { server: SERVER, shop });
+  const region = await screen.findByRole('region', { name: 'From dry runs' });
+  expect(region).toHaveTextContent('Pace at spreading: × 1.35, walked without glue on 20 Nov 2026');
+  await page.user.click(within(region).getByRole('button', { name: /^Forget/ }));
+  expect(page.shop().learned?.pace).toEqual([]);
 });
 
 describe('Trends', () => {

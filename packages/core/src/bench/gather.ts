@@ -3,6 +3,7 @@ import {
   blockClampsOf,
   cornersOf,
   gluedTotals,
+  ofSession,
   ON_A_ROLL,
   type Plan,
   type PlannedPull,
@@ -16,7 +17,7 @@ import {
  * are clamps two more stand open unassigned, because one always turns out wrong.
  */
 export function gatherList(whole: Plan, session: number | null = null): Finding[] {
-  const plan = session === null ? whole : ofSession(whole, session);
+  const plan = session === null ? whole : narrowedTo(whole, session);
   const { build, totals, facts, joints, row } = plan;
   const [lengthMm, widthMm] = [facts.toMm[0] - facts.fromMm[0], facts.toMm[1] - facts.fromMm[1]];
   const methods = [
@@ -46,17 +47,15 @@ export function gatherList(whole: Plan, session: number | null = null): Finding[
 }
 
 /** A plan with the joints of one of its sessions alone, and what presses them. */
-function ofSession(plan: Plan, session: number): Plan {
+function narrowedTo(plan: Plan, session: number): Plan {
   const ordered = plan.order?.sessions[session];
   if (ordered === undefined || plan.order?.sessions.length === 1) return plan;
-  const own = new Set(ordered.joints);
-  const joints = plan.joints.filter(({ facts }) => own.has(facts.joint.id));
-  const presses = ({ pull }: PlannedPull) => pull.joints.some((joint) => own.has(joint));
+  const presses = ({ pull }: PlannedPull) => pull.joints.some((joint) => ordered.joints.includes(joint));
   const squeeze =
     plan.squeeze === null
       ? null
       : { ...plan.squeeze, pulls: plan.squeeze.pulls.filter(({ planned }) => presses(planned)) };
-  const narrowed = { ...plan, joints, pulls: plan.pulls.filter(presses), squeeze };
+  const narrowed = { ...ofSession(plan, session), pulls: plan.pulls.filter(presses), squeeze };
   return { ...narrowed, totals: gluedTotals(narrowed) };
 }
 

@@ -1,6 +1,6 @@
 import { type Finding, finding } from '../findings';
 import { lessonFinding, lessonsBearing, saidOf, type When } from '../lessons';
-import { bottlesOf, operationsOf, type Plan } from '../plan';
+import { bottlesOf, ofSession, operationsOf, type Plan } from '../plan';
 
 /** Glue this near to the coldest it bonds at is in question, °C [judgement]. */
 const NEAR_COLD_C = 4;
@@ -15,7 +15,7 @@ const WARNS = ({ severity }: Finding): boolean => severity === 'warns';
 export function preflight(plan: Plan, session: number, when: When): Finding[] {
   const ordered = plan.order?.sessions[session];
   if (ordered === undefined) return [];
-  const joints = plan.joints.filter(({ facts }) => ordered.joints.includes(facts.joint.id));
+  const { joints } = ofSession(plan, session);
   const unread = joints.filter(({ gap }) => gap === null).length;
   const before = operationsOf(plan, ordered).filter(({ startMin, endMin }) => endMin <= startMin);
   return [

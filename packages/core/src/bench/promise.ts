@@ -1,6 +1,15 @@
 import { type RunJob, type RunPromise, WORKS } from '../formats';
 import { lessonsBearing, saidOf, SOME_DAY, type Traits, traitsOf, type When } from '../lessons';
-import { gluedTotals, leastOf, ON_A_ROLL, type Plan, paceOf, type PlannedJoint, slowestOf } from '../plan';
+import {
+  gluedTotals,
+  leastOf,
+  ofSession,
+  ON_A_ROLL,
+  type Plan,
+  paceOf,
+  type PlannedJoint,
+  slowestOf,
+} from '../plan';
 import { ASPECTS } from '../verdicts';
 
 /**
@@ -9,10 +18,8 @@ import { ASPECTS } from '../verdicts';
  */
 export function promiseOf(plan: Plan, session = 0, when: When = SOME_DAY): RunPromise {
   const ordered = plan.order?.sessions[session];
-  const joints =
-    ordered === undefined
-      ? plan.joints
-      : plan.joints.filter(({ facts }) => ordered.joints.includes(facts.joint.id));
+  const own = ofSession(plan, session);
+  const { joints } = own;
   const windows = joints.filter(({ facts }) => facts.gluedMm2 > 0).map(({ window }) => window);
   const least = (values: readonly (number | undefined)[]) =>
     values.length === 0 || values.includes(undefined) ? null : Math.min(...(values as number[]));
@@ -35,7 +42,7 @@ export function promiseOf(plan: Plan, session = 0, when: When = SOME_DAY): RunPr
     }),
     paces: WORKS.map((work) => ({ work, factor: paceOf(plan.shop)(work, plan.build.glue.method) })),
     window: windowOf(plan, joints),
-    glueMl: gluedTotals({ ...plan, joints }).volumeMl,
+    glueMl: gluedTotals(own).volumeMl,
     job: jobOf(plan, joints, traitsOf(plan, when)),
     lessons: lessonsBearing(plan, when).map(saidOf),
   };

@@ -60,6 +60,7 @@ export { ACROSS, positionsOn, type RowGap, type RowJob, rowOf, withRow } from '.
 export { judgedLines, type PlannedLine, type RowPlan } from './row/row-plan';
 export { type Opening, rowOpenings, rowTightening, stageOpeningsMm } from './row/row-tightening';
 export { type BoardChange, withBoards } from './row/turned-boards';
+export { ofSession } from './session-joints';
 export { bottlesOf, familiesOf } from './shelf';
 export {
   acrossInTurn,

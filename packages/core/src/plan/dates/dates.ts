@@ -11,6 +11,7 @@ import type { ShopDocument } from '../../formats';
 import { leadMin, stepsBefore } from '../../choice';
 import { PACE } from '../../sequence';
 import { glueJobOf } from '../glue-job';
+import { withJoints } from '../session-joints';
 import type { PlanParts } from '../plan';
 import { SET_UP_MIN } from '../order/order-problem';
 import { paceOf } from '../order/paces';
@@ -88,9 +89,10 @@ export function calendarSessions(parts: PlanParts): CalendarSession[] {
         .flatMap(({ facts }) => [facts.joint.a, facts.joint.b]),
     );
   // Heating, sizing and dried coats go on beside the set-up.
-  const before = Math.max(SET_UP_MIN, leadMin(stepsBefore(parts.adhesive, glueJobOf(parts, null))));
+  const before = (ids: readonly string[]) =>
+    Math.max(SET_UP_MIN, leadMin(stepsBefore(parts.adhesive, glueJobOf(withJoints(parts, ids), null))));
   return groups.map(({ ids, workMin }, i) => ({
-    workMin: before + (sets > 1 ? batchMinutes(parts, ids, workMin) : workMin),
+    workMin: before(ids) + (sets > 1 ? batchMinutes(parts, ids, workMin) : workMin),
     clampMin,
     crew: build.crew,
     bench: 1,

@@ -1,6 +1,6 @@
 import type { GlueStep } from '@lean-clasp/core/adhesives';
 import { stepsBefore } from '@lean-clasp/core/choice';
-import { glueJobOf, type Plan } from '@lean-clasp/core/plan';
+import { glueJobOf, ofSession, type Plan } from '@lean-clasp/core/plan';
 import { formatClock } from '@lean-clasp/core/units';
 import { STEP_WORDS } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
@@ -16,9 +16,9 @@ const MINUTE_MS = 60_000;
 /** Shorter waits are over before anybody has looked up. */
 const WORTH_COUNTING_MIN = 1;
 
-/** Steps that wait before the first bead; coats that dry before the iron are counted down in the session itself. */
-const leadSteps = (plan: Plan): GlueStep[] =>
-  stepsBefore(plan.adhesive, glueJobOf(plan, null))
+/** Steps that wait before the first bead of a session, for its own joints; coats that dry before the iron are counted down in the session itself. */
+const leadSteps = (plan: Plan, session: number): GlueStep[] =>
+  stepsBefore(plan.adhesive, glueJobOf(ofSession(plan, session), null))
     .filter(({ kind, waitMin }) => kind !== 'dry-coats' && waitMin.likely >= WORTH_COUNTING_MIN)
     .sort((a, b) => b.waitMin.likely - a.waitMin.likely);
 
@@ -32,7 +32,7 @@ export function LeadSteps({
   readonly plan: Plan;
   readonly session: number;
 }) {
-  const steps = leadSteps(plan);
+  const steps = leadSteps(plan, session);
   const { begun, begin, forget } = useWaits(`${buildId}.${session}`);
   if (steps.length === 0) return null;
   return (
