@@ -6,6 +6,7 @@ import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
+import { useDeferredValue } from 'react';
 import {
   Bar,
   BarChart,
@@ -29,18 +30,30 @@ import { useFormat } from '../quantities/use-format';
 /** Fewest glue-ups with a promise before their calibration says anything. */
 const ENOUGH_PROMISED = 10;
 
-/** Every chart of the log. */
+/** Every chart of the log; the first stands before the others are drawn. */
 export function TrendCharts({ trends }: { readonly trends: Trends }) {
+  const stands = useDeferredValue(true, false);
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, columnGap: 5 }}>
+      <Section title="How often a promise came true">
+        <Reliability calibration={trends.calibration} />
+      </Section>
+      {stands && <MonthlyCharts trends={trends} />}
+    </Box>
+  );
+}
+
+function MonthlyCharts({
+  trends: { pace, used, reached, glue, causes, coupons },
+}: {
+  readonly trends: Trends;
+}) {
   const f = useFormat();
-  const { pace, used, reached, glue, causes, coupons, calibration } = trends;
   const byWork = pace.filter(({ method }) => method === '');
   const spreading = pace.filter(({ method }) => method !== '');
   const methodName = (method: string) => METHOD_OPTIONS.find(({ value }) => value === method)?.name ?? method;
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, columnGap: 5 }}>
-      <Section title="How often a promise came true">
-        <Reliability calibration={calibration} />
-      </Section>
+    <>
       <Section title="Time used of what the glue gives">
         <MonthLines
           rows={used.map(({ month, share }) => ({ month, name: 'closest joint', value: 100 * share }))}
@@ -108,7 +121,7 @@ export function TrendCharts({ trends }: { readonly trends: Trends }) {
       <Section title="What failures were put down to">
         <Causes causes={causes} />
       </Section>
-    </Box>
+    </>
   );
 }
 
