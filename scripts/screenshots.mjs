@@ -15,6 +15,8 @@ const FLOOR = '/builds/stage-floor';
 const PICTURES = [
   ['today', '/'],
   ['builds', '/builds'],
+  // Before anything is run, which would tie its clamps up.
+  ['shop', '/shop'],
   ['fit', `${FLOOR}/fit`],
   ['glue', `${FLOOR}/glue`],
   ['order', `${FLOOR}/order`],
@@ -28,7 +30,6 @@ const PICTURES = [
   ['bench-reading', '/builds/scenery-flats/glue-up', { theme: 'lamp' }, readDiagonals],
   ['bench-post', '/builds/lamp-posts/glue-up', {}, runSomeSteps],
   ['record', '/logbook/season-12', {}, showWhatWentWrong],
-  ['shop', '/shop'],
   ['logbook', '/logbook'],
   ['trends', '/logbook/trends'],
   ['sums', '/sums/quad'],
