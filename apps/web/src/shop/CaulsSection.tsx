@@ -1,14 +1,13 @@
 import { LIMITS } from '@lean-clasp/core/basics';
-import { type BlockLot, type CaulLot, SHOP_ROOM, type ShopDocument } from '@lean-clasp/core/formats';
+import type { BlockLot, CaulLot, ShopDocument } from '@lean-clasp/core/formats';
 import { BLOCK_FACES, BLOCK_KINDS, BLOCKS_TABLE, caulsTable } from '@lean-clasp/core/tables';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';
 import { Choice } from '../parts/Choice';
 import type { SheetColumn } from '../parts/Sheet';
 import { LengthField, NumberField } from '../quantities/fields';
-import { makeId } from '../workspace/edits';
-import { changed, useEditShop } from './use-edit-shop';
+import { useEditShop } from './use-edit-shop';
+import { useShopList } from './use-shop-list';
 import { LotCount, LotGroup } from './LotGroup';
 import { TableSection } from './TableSection';
 import { WoodChoice } from './WoodChoice';
@@ -44,24 +43,19 @@ const FACE_OPTIONS = BLOCK_FACES.map(asOption);
 /** Cauls with their section and crown. */
 export function CaulsSection({ shop }: { readonly shop: ShopDocument }) {
   const edit = useEditShop();
-  const { cauls, woods } = shop;
+  const { woods } = shop;
   const table = useMemo(() => caulsTable(woods ?? []), [woods]);
-  const add = (label: string, lots: readonly CaulLot[]) =>
-    edit(label, (before) => ({ ...before, cauls: [...(before.cauls ?? []), ...lots] }));
   return (
     <TableSection
       title="Cauls"
+      field="cauls"
+      shop={shop}
       table={table}
       columns={CAUL_COLUMNS}
-      rows={cauls ?? NONE}
-      most={SHOP_ROOM.cauls}
       actionsPx={ACTIONS_PX}
-      onTake={(lots) => add('Cauls pasted', lots)}
-      actions={
-        <Button onClick={() => add('Cauls added', [{ ...table.blank, id: makeId() }])}>Add cauls</Button>
-      }
+      add="Add cauls"
       above={
-        cauls === undefined && (
+        shop.cauls === undefined && (
           <NumberField
             label="Pairs of cauls"
             whole
@@ -85,28 +79,17 @@ export function CaulsSection({ shop }: { readonly shop: ShopDocument }) {
   );
 }
 
-const NONE: readonly CaulLot[] = [];
-
 /** Blocks and battens that go under jaws. */
 export function BlocksSection({ shop }: { readonly shop: ShopDocument }) {
-  const edit = useEditShop();
-  const { blocks = NO_BLOCKS } = shop;
-  const add = (label: string, lots: readonly BlockLot[]) =>
-    edit(label, (before) => ({ ...before, blocks: [...(before.blocks ?? []), ...lots] }));
   return (
     <TableSection
       title="Blocks and battens"
+      field="blocks"
+      shop={shop}
       table={BLOCKS_TABLE}
       columns={BLOCK_COLUMNS}
-      rows={blocks}
-      most={SHOP_ROOM.blocks}
       actionsPx={ACTIONS_PX}
-      onTake={(lots) => add('Blocks pasted', lots)}
-      actions={
-        <Button onClick={() => add('Blocks added', [{ ...BLOCKS_TABLE.blank, id: makeId() }])}>
-          Add blocks
-        </Button>
-      }
+      add="Add blocks"
       render={(lot) => <BlockFields key={lot.id} lot={lot} />}
     >
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5, maxWidth: 760 }}>
@@ -117,22 +100,14 @@ export function BlocksSection({ shop }: { readonly shop: ShopDocument }) {
   );
 }
 
-const NO_BLOCKS: readonly BlockLot[] = [];
-
 function CaulFields({ lot }: { readonly lot: CaulLot }) {
-  const edit = useEditShop();
-  const set = (label: string, change: Partial<CaulLot>) =>
-    edit(`${label}, cauls`, (before) => ({ ...before, cauls: changed(before.cauls ?? [], lot.id, change) }));
+  const list = useShopList('cauls');
+  const set = (label: string, change: Partial<CaulLot>) => list.set(`${label}, cauls`, lot.id, change);
   return (
     <LotGroup
       name="Lot of cauls"
       remove="Remove these cauls"
-      onRemove={() =>
-        edit('Cauls removed', (before) => ({
-          ...before,
-          cauls: (before.cauls ?? []).filter(({ id }) => id !== lot.id),
-        }))
-      }
+      onRemove={() => list.remove('Cauls removed', lot.id)}
     >
       <LotCount label="Cauls" count={lot.count} width={90} onChange={(count) => set('How many', { count })} />
       <WoodChoice value={lot.species} onChange={(species) => set('Wood', { species })} />
@@ -159,22 +134,13 @@ function CaulFields({ lot }: { readonly lot: CaulLot }) {
 }
 
 function BlockFields({ lot }: { readonly lot: BlockLot }) {
-  const edit = useEditShop();
-  const set = (label: string, change: Partial<BlockLot>) =>
-    edit(`${label}, blocks`, (before) => ({
-      ...before,
-      blocks: changed(before.blocks ?? [], lot.id, change),
-    }));
+  const list = useShopList('blocks');
+  const set = (label: string, change: Partial<BlockLot>) => list.set(`${label}, blocks`, lot.id, change);
   return (
     <LotGroup
       name={`Lot of ${lot.kind}s`}
       remove={`Remove these ${lot.kind}s`}
-      onRemove={() =>
-        edit('Blocks removed', (before) => ({
-          ...before,
-          blocks: (before.blocks ?? []).filter(({ id }) => id !== lot.id),
-        }))
-      }
+      onRemove={() => list.remove('Blocks removed', lot.id)}
     >
       <LotCount count={lot.count} onChange={(count) => set('How many', { count })} />
       <Choice

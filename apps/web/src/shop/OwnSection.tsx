@@ -1,19 +1,17 @@
 import { LIMITS } from '@lean-clasp/core/basics';
-import { SHOP_ROOM, type ShopDocument } from '@lean-clasp/core/formats';
+import type { ShopDocument } from '@lean-clasp/core/formats';
 import { findSpecies } from '@lean-clasp/core/materials';
 import { METHODS_TABLE, WOODS_TABLE } from '@lean-clasp/core/tables';
 import { SPECIES_OPTIONS } from '@lean-clasp/words';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Choice } from '../parts/Choice';
 import { NameField } from '../parts/NameField';
 import type { SheetColumn } from '../parts/Sheet';
 import { Tick } from '../parts/Tick';
 import { NumberField } from '../quantities/fields';
-import { makeId } from '../workspace/edits';
 import { LotGroup } from './LotGroup';
 import { TableSection } from './TableSection';
-import { changed, useEditShop } from './use-edit-shop';
+import { useShopList } from './use-shop-list';
 
 type OwnWood = NonNullable<ShopDocument['woods']>[number];
 type OwnMethod = NonNullable<ShopDocument['methods']>[number];
@@ -54,24 +52,15 @@ const ACTIONS_PX = 84;
 
 /** Woods that no catalogue holds. */
 export function WoodsSection({ shop }: { readonly shop: ShopDocument }) {
-  const edit = useEditShop();
-  const { woods = NO_WOODS } = shop;
-  const add = (label: string, more: readonly OwnWood[]) =>
-    edit(label, (before) => ({ ...before, woods: [...(before.woods ?? []), ...more] }));
   return (
     <TableSection
       title="Woods of your own"
+      field="woods"
+      shop={shop}
       table={WOODS_TABLE}
       columns={WOOD_COLUMNS}
-      rows={woods}
-      most={SHOP_ROOM.woods}
       actionsPx={ACTIONS_PX}
-      onTake={(more) => add('Woods pasted', more)}
-      actions={
-        <Button onClick={() => add('Wood added', [{ ...WOODS_TABLE.blank, id: makeId() }])}>
-          Add a wood
-        </Button>
-      }
+      add="Add a wood"
       render={(wood) => <WoodFields key={wood.id} wood={wood} />}
     >
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5, maxWidth: 760 }}>
@@ -83,28 +72,17 @@ export function WoodsSection({ shop }: { readonly shop: ShopDocument }) {
   );
 }
 
-const NO_WOODS: readonly OwnWood[] = [];
-
 /** Ways of spreading that no catalogue holds. */
 export function SpreadersSection({ shop }: { readonly shop: ShopDocument }) {
-  const edit = useEditShop();
-  const { methods = NO_METHODS } = shop;
-  const add = (label: string, more: readonly OwnMethod[]) =>
-    edit(label, (before) => ({ ...before, methods: [...(before.methods ?? []), ...more] }));
   return (
     <TableSection
       title="Spreaders of your own"
+      field="methods"
+      shop={shop}
       table={METHODS_TABLE}
       columns={METHOD_COLUMNS}
-      rows={methods}
-      most={SHOP_ROOM.methods}
       actionsPx={ACTIONS_PX}
-      onTake={(more) => add('Spreaders pasted', more)}
-      actions={
-        <Button onClick={() => add('Spreader added', [{ ...METHODS_TABLE.blank, id: makeId() }])}>
-          Add a spreader
-        </Button>
-      }
+      add="Add a spreader"
       render={(method) => <MethodFields key={method.id} method={method} />}
     >
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1.5, maxWidth: 760 }}>
@@ -114,15 +92,10 @@ export function SpreadersSection({ shop }: { readonly shop: ShopDocument }) {
   );
 }
 
-const NO_METHODS: readonly OwnMethod[] = [];
-
 function WoodFields({ wood }: { readonly wood: OwnWood }) {
-  const edit = useEditShop();
+  const list = useShopList('woods');
   const set = (label: string, change: Partial<OwnWood>) =>
-    edit(`${label}, ${wood.name}`, (before) => ({
-      ...before,
-      woods: changed(before.woods ?? [], wood.id, change),
-    }));
+    list.set(`${label}, ${wood.name}`, wood.id, change);
   const like = findSpecies(wood.like);
   const moves = (label: string, field: 'cT' | 'cR') => (
     <NumberField
@@ -140,12 +113,7 @@ function WoodFields({ wood }: { readonly wood: OwnWood }) {
     <LotGroup
       name={`Wood ${wood.name}`}
       remove={`Remove the wood ${wood.name}`}
-      onRemove={() =>
-        edit('Wood removed', (before) => ({
-          ...before,
-          woods: (before.woods ?? []).filter(({ id }) => id !== wood.id),
-        }))
-      }
+      onRemove={() => list.remove('Wood removed', wood.id)}
     >
       <NameField value={wood.name} width={170} onChange={(name) => set('Name', { name })} />
       <Choice
@@ -178,22 +146,14 @@ function WoodFields({ wood }: { readonly wood: OwnWood }) {
 }
 
 function MethodFields({ method }: { readonly method: OwnMethod }) {
-  const edit = useEditShop();
+  const list = useShopList('methods');
   const set = (label: string, change: Partial<OwnMethod>) =>
-    edit(`${label}, ${method.name}`, (before) => ({
-      ...before,
-      methods: changed(before.methods ?? [], method.id, change),
-    }));
+    list.set(`${label}, ${method.name}`, method.id, change);
   return (
     <LotGroup
       name={`Spreader ${method.name}`}
       remove={`Remove the spreader ${method.name}`}
-      onRemove={() =>
-        edit('Spreader removed', (before) => ({
-          ...before,
-          methods: (before.methods ?? []).filter(({ id }) => id !== method.id),
-        }))
-      }
+      onRemove={() => list.remove('Spreader removed', method.id)}
     >
       <NameField value={method.name} width={170} onChange={(name) => set('Name', { name })} />
       <NumberField

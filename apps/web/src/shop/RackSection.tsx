@@ -1,6 +1,6 @@
 import { LIMITS } from '@lean-clasp/core/basics';
 import { findClampKind, lotForceN, lotReachMm } from '@lean-clasp/core/clamps';
-import { type RackLot, SHOP_ROOM, type ShopDocument } from '@lean-clasp/core/formats';
+import type { RackLot, ShopDocument } from '@lean-clasp/core/formats';
 import { RACK_TABLE } from '@lean-clasp/core/tables';
 import { CLAMP_OPTIONS } from '@lean-clasp/words';
 import Button from '@mui/material/Button';
@@ -12,13 +12,12 @@ import { Cells, NoCell, type SheetColumn } from '../parts/Sheet';
 import { LengthField, ScaledField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
 import { instantWords } from '../bench/release';
-import { makeId } from '../workspace/edits';
 import type { InUse } from './in-use';
 import { LotCount, LotGroup } from './LotGroup';
 import { MeasurePull } from './MeasurePull';
 import { TableSection } from './TableSection';
 import { useInUse } from './use-in-use';
-import { changed, useEditShop } from './use-edit-shop';
+import { useShopList } from './use-shop-list';
 
 type Bag = NonNullable<RackLot['bag']>;
 const BAG_SIDES = [
@@ -40,29 +39,16 @@ const ACTIONS_PX = 176;
 
 /** Clamps by lots of equals, and what of them is tied up now. */
 export function RackSection({ shop }: { readonly shop: ShopDocument }) {
-  const edit = useEditShop();
   const { tied, nowMs } = useInUse();
   return (
     <TableSection
       title="Clamps"
+      field="rack"
+      shop={shop}
       table={RACK_TABLE}
       columns={COLUMNS}
-      rows={shop.rack}
-      most={SHOP_ROOM.rack}
       actionsPx={ACTIONS_PX}
-      onTake={(lots) => edit('Clamps pasted', (before) => ({ ...before, rack: [...before.rack, ...lots] }))}
-      actions={
-        <Button
-          onClick={() =>
-            edit('Clamps added', (before) => ({
-              ...before,
-              rack: [...before.rack, { ...RACK_TABLE.blank, id: makeId() }],
-            }))
-          }
-        >
-          Add clamps
-        </Button>
-      }
+      add="Add clamps"
       above={
         shop.rack.length === 0 && (
           <Typography sx={{ mb: 2 }}>
@@ -89,7 +75,7 @@ function LotFields({
   readonly tied: InUse | undefined;
   readonly nowMs: number;
 }) {
-  const edit = useEditShop();
+  const list = useShopList('rack');
   const f = useFormat();
   const [measuring, setMeasuring] = useState(false);
   const kind = findClampKind(lot.kind);
@@ -99,26 +85,16 @@ function LotFields({
     name: N,
     value: NonNullable<RackLot[N]> | null,
   ) =>
-    edit(`${label}, ${kind.name}`, (before) => ({
-      ...before,
-      rack: before.rack.map((each) => {
-        if (each.id !== lot.id) return each;
-        const rest = Object.fromEntries(Object.entries(each).filter(([key]) => key !== name)) as RackLot;
-        return value === null ? rest : { ...rest, [name]: value };
-      }),
-    }));
-  const set = (label: string, change: Partial<RackLot>) =>
-    edit(`${label}, ${kind.name}`, (before) => ({ ...before, rack: changed(before.rack, lot.id, change) }));
+    list.replace(`${label}, ${kind.name}`, lot.id, (before) => {
+      const rest = Object.fromEntries(Object.entries(before).filter(([key]) => key !== name)) as RackLot;
+      return value === null ? rest : { ...rest, [name]: value };
+    });
+  const set = (label: string, change: Partial<RackLot>) => list.set(`${label}, ${kind.name}`, lot.id, change);
   return (
     <LotGroup
       name={`Lot of ${kind.name}s`}
       remove={`Remove the lot of ${kind.name}s`}
-      onRemove={() =>
-        edit('Clamps removed', (before) => ({
-          ...before,
-          rack: before.rack.filter(({ id }) => id !== lot.id),
-        }))
-      }
+      onRemove={() => list.remove('Clamps removed', lot.id)}
       actions={
         kind.forceN !== null &&
         kind.pressureMPa === null && (

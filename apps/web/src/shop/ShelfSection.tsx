@@ -1,10 +1,9 @@
 import { findAdhesive } from '@lean-clasp/core/adhesives';
 import { LIMITS } from '@lean-clasp/core/basics';
-import { type Bottle, SHOP_ROOM, type ShopDocument } from '@lean-clasp/core/formats';
+import type { Bottle, ShopDocument } from '@lean-clasp/core/formats';
 import { bottleState } from '@lean-clasp/core/shelf';
 import { BOTTLES_TABLE } from '@lean-clasp/core/tables';
 import { ADHESIVE_OPTIONS, bottleWords } from '@lean-clasp/words';
-import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
@@ -12,11 +11,10 @@ import { useLabelled } from '../parts/bare';
 import { Choice } from '../parts/Choice';
 import type { SheetColumn } from '../parts/Sheet';
 import { ScaledField } from '../quantities/fields';
-import { addBottle, changeBottle } from './bottles';
 import { LabelFields } from './LabelFields';
 import { LotGroup } from './LotGroup';
 import { TableSection } from './TableSection';
-import { useEditShop } from './use-edit-shop';
+import { useShopList } from './use-shop-list';
 
 const COLUMNS: readonly SheetColumn<Bottle>[] = [
   { head: 'Glue', width: 'minmax(240px, 2fr)', by: ({ adhesive }) => findAdhesive(adhesive).name },
@@ -28,19 +26,15 @@ const ACTIONS_PX = 84;
 
 /** Bottles and tins, with the day each was opened and what is left; finished glue-ups take theirs off. */
 export function ShelfSection({ shop }: { readonly shop: ShopDocument }) {
-  const edit = useEditShop();
   return (
     <TableSection
       title="Glue shelf"
+      field="bottles"
+      shop={shop}
       table={BOTTLES_TABLE}
       columns={COLUMNS}
-      rows={shop.bottles}
-      most={SHOP_ROOM.bottles}
       actionsPx={ACTIONS_PX}
-      onTake={(bottles) =>
-        edit('Bottles pasted', (before) => ({ ...before, bottles: [...before.bottles, ...bottles] }))
-      }
-      actions={<Button onClick={() => edit('Bottle added', addBottle('pva-interior'))}>Add a bottle</Button>}
+      add="Add a bottle"
       above={
         shop.bottles.length === 0 && (
           <Typography>No glue on the shelf. Add what you have; plans then say what is short.</Typography>
@@ -58,19 +52,14 @@ export function ShelfSection({ shop }: { readonly shop: ShopDocument }) {
 }
 
 function BottleFields({ bottle }: { readonly bottle: Bottle }) {
-  const edit = useEditShop();
-  const set = (label: string, change: Partial<Bottle>) => edit(label, changeBottle(bottle.id, change));
+  const list = useShopList('bottles');
+  const set = (label: string, change: Partial<Bottle>) => list.set(label, bottle.id, change);
   const said = bottleWords(bottleState(bottle, dayjs().format('YYYY-MM-DD')));
   return (
     <LotGroup
       name={`Bottle of ${findAdhesive(bottle.adhesive).name}`}
       remove={`Remove the bottle of ${findAdhesive(bottle.adhesive).name}`}
-      onRemove={() =>
-        edit('Bottle removed', (before) => ({
-          ...before,
-          bottles: before.bottles.filter(({ id }) => id !== bottle.id),
-        }))
-      }
+      onRemove={() => list.remove('Bottle removed', bottle.id)}
       after={
         <>
           {said !== '' && <Typography sx={{ pb: 0.5 }}>{said}</Typography>}

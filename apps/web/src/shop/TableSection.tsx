@@ -1,49 +1,54 @@
+import { SHOP_ROOM, type ShopDocument } from '@lean-clasp/core/formats';
 import type { Table } from '@lean-clasp/core/tables';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { type ReactNode, useState } from 'react';
 import { Section } from '../frame/Page';
 import { Sheet, type SheetColumn } from '../parts/Sheet';
+import { makeId } from '../workspace/edits';
 import { PasteDialog } from './PasteDialog';
 import { saveTable } from './table-files';
+import { type RowOf, type ShopList, useShopList } from './use-shop-list';
 
 /** Several cells, as a spreadsheet puts them on the clipboard. */
 const isTable = (text: string) => /\t|\S.*\n.*\S/s.test(text);
 
 /** A stretch of the shop that is a table: sorted by its heads, added to one by one or from a spreadsheet, saved for one. */
-export function TableSection<Row extends { readonly id: string }>({
+export function TableSection<F extends ShopList>({
   title,
+  field,
+  shop,
   table,
   columns,
-  rows,
-  most,
   actionsPx,
-  actions,
-  onTake,
+  add,
   render,
   above,
   children,
 }: {
   readonly title: string;
-  readonly table: Table<Row>;
-  readonly columns: readonly SheetColumn<Row>[];
-  readonly rows: readonly Row[];
-  /** Rows that the shop holds at most. */
-  readonly most: number;
+  /** Which list of the shop it is. */
+  readonly field: F;
+  readonly shop: ShopDocument;
+  readonly table: Table<RowOf<F>>;
+  readonly columns: readonly SheetColumn<RowOf<F>>[];
   readonly actionsPx: number;
-  readonly actions: ReactNode;
-  readonly onTake: (rows: readonly Row[]) => void;
-  readonly render: (row: Row) => ReactNode;
+  /** What the button that adds one says. */
+  readonly add: string;
+  readonly render: (row: RowOf<F>) => ReactNode;
   readonly above?: ReactNode;
   /** Below the rows. */
   readonly children?: ReactNode;
 }) {
   const [pasted, setPasted] = useState<string | null>(null);
+  const list = useShopList(field);
+  const rows = (shop[field] ?? []) as readonly RowOf<F>[];
   return (
     <Box
       onPaste={(event) => {
         const text = event.clipboardData.getData('text');
-        if (pasted !== null || !isTable(text)) return;
+        // Where several lines are typed, several lines may be pasted.
+        if (pasted !== null || event.target instanceof HTMLTextAreaElement || !isTable(text)) return;
         event.preventDefault();
         setPasted(text);
       }}
@@ -58,7 +63,9 @@ export function TableSection<Row extends { readonly id: string }>({
               </Button>
             )}
             <Button onClick={() => setPasted('')}>Paste {table.name}</Button>
-            {actions}
+            <Button onClick={() => list.add(add, [{ ...table.blank, id: makeId() } as RowOf<F>])}>
+              {add}
+            </Button>
           </>
         }
       >
@@ -69,9 +76,9 @@ export function TableSection<Row extends { readonly id: string }>({
       {pasted !== null && (
         <PasteDialog
           table={table}
-          most={most - rows.length}
+          most={SHOP_ROOM[field] - rows.length}
           begun={pasted}
-          onTake={onTake}
+          onTake={(taken) => list.add(`Paste ${table.name}`, taken)}
           onClose={() => setPasted(null)}
         />
       )}
