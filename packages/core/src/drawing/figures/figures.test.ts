@@ -54,6 +54,26 @@ describe('figureOf', () => {
     }
   });
 
+  it('draws readings over turns, and the line through them at the pull that it comes to', () => {
+    const readings = [
+      { turns: 0, kg: 10 },
+      { turns: 1, kg: 60 },
+      { turns: 2, kg: 110 },
+    ];
+    const { paths, labels } = draw('hand-calibration', { readings, lever: 3 });
+    const fitted = paths.find(({ ink }) => ink === 'glue')?.points ?? [];
+    const marks = paths.filter(({ ink }) => ink === 'force');
+    expect(marks).toHaveLength(2 * readings.length);
+    // They lie on one line: its ends are the middles of the first and the last mark.
+    const middle = (points: readonly (readonly [number, number])[] = []) => [
+      ((points[0]?.[0] ?? 0) + (points[1]?.[0] ?? 0)) / 2,
+      ((points[0]?.[1] ?? 0) + (points[1]?.[1] ?? 0)) / 2,
+    ];
+    expect(fitted[0]?.[1]).toBeCloseTo(middle(marks[0]?.points)[1] ?? 0, 9);
+    expect(fitted[1]?.[1]).toBeCloseTo(middle(marks.at(-1)?.points)[1] ?? 0, 9);
+    expect(labels.find(({ field }) => field === 'perTurnN')?.value).toBeCloseTo(50 * 9.80665 * 3, 6);
+  });
+
   it('keeps the staves to scale: together they fill the ring', () => {
     const n = 7;
     const figure = draw('stave', { sides: n, outsideAcrossFlatsMm: 110, thicknessMm: 17 });

@@ -18,7 +18,7 @@ import {
 } from './making';
 import { batchFigure, calendarFigure, sequenceFigure } from './planning';
 import { caulFigure, panelBowFigure, panelPressureFigure, placeClampsFigure, platenFigure } from './pressing';
-import { angledClampFigure, bandFigure } from './pulls';
+import { angledClampFigure, bandFigure, handCalibrationFigure } from './pulls';
 import { edgeLineFigure, flatnessFigure, trySquareFigure } from './readings';
 import { cupFigure, emcFigure, movementFigure } from './wood';
 
@@ -33,6 +33,7 @@ const FIGURES: ReadonlyMap<string, AnyDraw> = new Map([
   strengthFigure,
   spreadFigure,
   clampNeedFigure,
+  handCalibrationFigure,
   quadFigure,
   mitrePolygonFigure,
   staveFigure,

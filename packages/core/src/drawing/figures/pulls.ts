@@ -1,4 +1,6 @@
+import { handCalibration } from '../../calculations/clamping';
 import { angledClamp, band } from '../../calculations/geometry';
+import { N_PER_KG } from '../../clamps';
 import type { Vec2 } from '../../solids';
 import { arrow, drawn, line, number, outline, polar } from './figure';
 
@@ -59,3 +61,52 @@ export const bandFigure = drawn(band, (_, { corners }) => {
     ]),
   };
 });
+
+/** Readings over the turns past snug, and the line through them. */
+export const handCalibrationFigure = drawn(
+  handCalibration,
+  ({ readings, lever }, { perTurnN, snugN, mostN }) => {
+    const [wide, high] = [100, 60];
+    const turns = readings.map((reading) => reading.turns);
+    const [least, most] = [Math.min(...turns), Math.max(...turns)];
+    const pulls = readings.map(({ kg }) => kg * N_PER_KG * lever);
+    const top = Math.max(...pulls, mostN);
+    const at = (turn: number, forceN: number): Vec2 => [
+      (wide * turn) / Math.max(most, 1e-9),
+      (high * forceN) / Math.max(top, 1e-9),
+    ];
+    const cross = ([x, y]: Vec2) => [
+      line(
+        [
+          [x - 1.5, y - 1.5],
+          [x + 1.5, y + 1.5],
+        ],
+        'force',
+      ),
+      line(
+        [
+          [x - 1.5, y + 1.5],
+          [x + 1.5, y - 1.5],
+        ],
+        'force',
+      ),
+    ];
+    const first = mostN - perTurnN * (most - least);
+    return {
+      paths: [
+        line([
+          [0, high],
+          [0, 0],
+          [wide, 0],
+        ]),
+        line([at(least, first), at(most, mostN)], 'glue'),
+        ...readings.flatMap(({ turns: turn }, i) => cross(at(turn, pulls[i] ?? 0))),
+      ],
+      labels: [
+        number(at(0, snugN), 'left', 'snugN', snugN, 'snug'),
+        number(at(most, mostN), 'right', 'mostN', mostN),
+        number([wide / 2, 0], 'below', 'perTurnN', perTurnN, 'a turn adds'),
+      ],
+    };
+  },
+);
