@@ -79,6 +79,7 @@ export const SUM_TITLES: Readonly<Record<string, string>> = {
 };
 
 const FIELD_LABELS: Readonly<Record<string, string>> = {
+  readings: 'Turns and readings',
   turns: 'Turns past snug',
   kg: 'Scale, kg',
   lever: 'Lever',
