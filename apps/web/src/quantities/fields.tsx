@@ -1,8 +1,8 @@
 import type { Bounds } from '@lean-clasp/core/basics';
 import {
   formatLength,
-  type ParsedQuantity,
   parseLength,
+  parseNumber,
   parseScaled,
   formatScaled,
   type ScaledQuantity,
@@ -70,15 +70,7 @@ export function NumberField({
       {...props}
       optional={optional}
       print={(value) => `${Number(value.toFixed(2))}${unit === '' ? '' : ` ${unit}`}`}
-      read={(text) => readNumber(text, whole)}
+      read={(text) => parseNumber(text, whole)}
     />
   );
-}
-
-function readNumber(text: string, whole: boolean): ParsedQuantity {
-  const match = /^([-−]?\d+(?:[.,]\d+)?)\s*\D*$/.exec(text.trim());
-  const value = match?.[1] === undefined ? Number.NaN : Number(match[1].replace(',', '.').replace('−', '-'));
-  return Number.isFinite(value) && (!whole || Number.isInteger(value))
-    ? { ok: true, value }
-    : { ok: false, examples: whole ? '4' : '8.5' };
 }

@@ -1,4 +1,3 @@
-import { airAtHour } from '@lean-clasp/core/air';
 import type { ShopDocument } from '@lean-clasp/core/formats';
 import { hoursLeft, type ShopCalendar, type ShopSession } from '@lean-clasp/core/plan';
 import { formatWait } from '@lean-clasp/core/units';
@@ -7,9 +6,6 @@ import Typography from '@mui/material/Typography';
 import { timeOf } from '../order/wall-words';
 import { useFormat } from '../quantities/use-format';
 import type { Soon } from './use-before-long';
-
-const MIN_A_DAY = 1440;
-const MIN_AN_HOUR = 60;
 
 /** What fits into the hours left of the day, and what the air of those hours does to it. */
 export function HoursToday({
@@ -39,16 +35,13 @@ export function HoursToday({
           ? 'No session that waits fits into that.'
           : `In that time, with the clamps, benches and hands there are: ${fits.map(named).join(', ')}.`}
       </Typography>
-      {worse.map(({ session, worse: aspects }) => {
-        const air = airAtHour(shop.hours, (session.start % MIN_A_DAY) / MIN_AN_HOUR);
-        return (
-          <Typography key={`${session.build} ${session.session}`} sx={{ mb: 1 }}>
-            Not {session.name} at {timeOf(session.start)} if the air goes as usual
-            {air === null ? '' : ` (${f.temperature(air.tempC)}, ${Math.round(air.rhPct)} %)`}:{' '}
-            {aspects.map((aspect) => ASPECT_NAMES[aspect]).join(', ')} would fail then.
-          </Typography>
-        );
-      })}
+      {worse.map(({ session, air, worse: aspects }) => (
+        <Typography key={`${session.build} ${session.session}`} sx={{ mb: 1 }}>
+          Not {session.name} at {timeOf(session.start)} if the air goes as usual
+          {air === null ? '' : ` (${f.temperature(air.tempC)}, ${Math.round(air.rhPct)} %)`}:{' '}
+          {aspects.map((aspect) => ASPECT_NAMES[aspect]).join(', ')} would fail then.
+        </Typography>
+      ))}
     </>
   );
 }

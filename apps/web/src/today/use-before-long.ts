@@ -1,8 +1,7 @@
 import { airAtHour } from '@lean-clasp/core/air';
 import type { BeforeLong } from '@lean-clasp/core/bench';
-import type { ShopDocument } from '@lean-clasp/core/formats';
+import type { Climate, ShopDocument } from '@lean-clasp/core/formats';
 import type { ShopSession } from '@lean-clasp/core/plan';
-import dayjs from 'dayjs';
 import { useEffect, useState } from 'react';
 import type { StoredBuild } from '../api/api';
 import { requestJson } from '../api/request';
@@ -17,6 +16,8 @@ const SOON = 3;
 /** What there is to say of a session that comes up. */
 export interface Soon extends BeforeLong {
   readonly session: ShopSession;
+  /** Usual at the hour at which it begins; null where nobody knows it. */
+  readonly air: Climate | null;
 }
 
 /** Looks at the next sessions for the hour at which each begins; those that cannot be looked at are left out. */
@@ -35,7 +36,7 @@ export function useBeforeLong(
       for (const session of next) {
         const said = await lookAt(session, shop, now).catch(() => null);
         if (overtaken) return;
-        if (said !== null) found.push({ ...said, session });
+        if (said !== null) found.push(said);
       }
       setSoon(found);
     };
@@ -49,8 +50,8 @@ export function useBeforeLong(
   return soon;
 }
 
-async function lookAt({ build, start }: ShopSession, shop: ShopDocument, now: number): Promise<BeforeLong> {
-  const { body } = await requestJson<StoredBuild>(`/api/builds/${build}`);
-  const air = airAtHour(shop.hours, (start % MIN_A_DAY) / MIN_AN_HOUR);
-  return arranger().beforeLong(body, shop, whenNow(shop, dayjs(now).valueOf()), air);
+async function lookAt(session: ShopSession, shop: ShopDocument, now: number): Promise<Soon> {
+  const { body } = await requestJson<StoredBuild>(`/api/builds/${session.build}`);
+  const air = airAtHour(shop.hours, (session.start % MIN_A_DAY) / MIN_AN_HOUR);
+  return { ...(await arranger().beforeLong(body, shop, whenNow(shop, now), air)), session, air };
 }

@@ -42,15 +42,32 @@ const LIKELY = { least: 0.4, most: 3 };
 /** Minutes of work of a step at the pace it was planned for; its wait is none. */
 const workMin = ({ startMin, endMin, wait }: ScriptOperation): number => endMin - startMin - (wait?.min ?? 0);
 
-/** Planned against taken, kind by kind, of a dry run that may have been stopped on the way. Null while there is nothing to go by. */
-export function dryRunOf(script: BenchScript, laps: readonly Lap[]): DryRun | null {
-  const walked = laps
+/** A step that was walked without anything going wrong, against its own minutes. */
+export interface WalkedStep {
+  readonly step: ScriptOperation;
+  readonly takenMin: number;
+  readonly plannedMin: number;
+}
+
+/** The steps that tell a pace, of those that were walked. */
+export const walkedSteps = (
+  { operations }: Pick<BenchScript, 'operations'>,
+  laps: readonly Lap[],
+): WalkedStep[] =>
+  laps
     .filter(({ mishap }) => !mishap)
     .flatMap(({ operation, tookMs }) => {
-      const step = script.operations.find(({ id }) => id === operation);
+      const step = operations.find(({ id }) => id === operation);
       return step === undefined ? [] : [{ step, takenMin: tookMs / MS_PER_MIN, plannedMin: workMin(step) }];
     });
-  const summed = (kind: string, of: typeof walked): Walked => {
+
+/** Whether hands keep such a pace, over the one that was planned. */
+export const isLikelyPace = (factor: number): boolean => factor >= LIKELY.least && factor <= LIKELY.most;
+
+/** Planned against taken, kind by kind, of a dry run that may have been stopped on the way. Null while there is nothing to go by. */
+export function dryRunOf(script: BenchScript, laps: readonly Lap[]): DryRun | null {
+  const walked = walkedSteps(script, laps);
+  const summed = (kind: string, of: readonly WalkedStep[]): Walked => {
     const plannedMin = of.reduce((sum, each) => sum + each.plannedMin, 0);
     const takenMin = of.reduce((sum, each) => sum + each.takenMin, 0);
     return { kind, count: of.length, plannedMin, takenMin, factor: takenMin / plannedMin };
@@ -73,6 +90,6 @@ export function dryRunOf(script: BenchScript, laps: readonly Lap[]): DryRun | nu
           takenMin > SHORT_MIN && takenMin > HESITATION * whole.factor * plannedMin,
       )
       .map(({ step }) => step.id),
-    tells: whole.plannedMin >= ENOUGH * allMin && whole.factor >= LIKELY.least && whole.factor <= LIKELY.most,
+    tells: whole.plannedMin >= ENOUGH * allMin && isLikelyPace(whole.factor),
   };
 }

@@ -25,7 +25,7 @@ export {
   type Outcome,
   playOn,
 } from './drill';
-export { type DryRun, dryRunOf, type Lap, type Walked } from './dry-run';
+export { type DryRun, dryRunOf, type Lap, type Walked, isLikelyPace, walkedSteps } from './dry-run';
 export { type Answer, answersTo, type Mishap, MISHAPS } from './mishaps';
 export { positionOf, type RunPosition, waitsUntilMs } from './position';
 export { type BeforeLong, beforeLong } from './before-long';

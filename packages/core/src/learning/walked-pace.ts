@@ -1,4 +1,4 @@
-import type { BenchScript, Lap } from '../bench';
+import { type BenchScript, isLikelyPace, type Lap, walkedSteps } from '../bench';
 import { NOTHING_LEARNED, type ShopDocument, type Work, WORKS } from '../formats';
 import { paceOf } from '../plan';
 import { workOf } from './run-evidence';
@@ -14,11 +14,8 @@ export interface WalkedPace {
   readonly factor: number;
 }
 
-const MS_PER_MIN = 60_000;
 /** A work of which less was walked tells no pace, min [judgement]. */
 const LEAST_MIN = 0.5;
-/** Paces that no hands keep [judgement]. */
-const LIKELY = { least: 0.4, most: 3 };
 /** A pace as it is told: to a twentieth; and what a shop's may be. */
 const STEP = 0.05;
 const KEPT = { least: 0.3, most: 4 };
@@ -38,22 +35,14 @@ export function walkedPaces(
   shop: ShopDocument,
   method: string,
 ): WalkedPace[] {
-  const steps = laps
-    .filter(({ mishap }) => !mishap)
-    .flatMap(({ operation, tookMs }) => {
-      const step = script.operations.find(({ id }) => id === operation);
-      const work = step === undefined ? null : workOf(step.kind);
-      if (step === undefined || work === null) return [];
-      const plannedMin = step.endMin - step.startMin - (step.wait?.min ?? 0);
-      return [{ work, plannedMin, takenMin: tookMs / MS_PER_MIN }];
-    });
+  const steps = walkedSteps(script, laps);
   const pace = paceOf(shop);
   return WORKS.flatMap((work): WalkedPace[] => {
-    const own = steps.filter((step) => step.work === work);
+    const own = steps.filter(({ step }) => workOf(step.kind) === work);
     const plannedMin = own.reduce((sum, step) => sum + step.plannedMin, 0);
     const takenMin = own.reduce((sum, step) => sum + step.takenMin, 0);
     const ratio = takenMin / plannedMin;
-    if (plannedMin < LEAST_MIN || ratio < LIKELY.least || ratio > LIKELY.most) return [];
+    if (plannedMin < LEAST_MIN || !isLikelyPace(ratio)) return [];
     const by = work === 'spread' ? method : '';
     return [{ work, method: by, plannedMin, takenMin, factor: roundedPace(pace(work, by) * ratio) }];
   });

@@ -1,6 +1,7 @@
 import type { Bounds } from '../basics/checks';
 import {
   parseLength,
+  parseNumber,
   type ParsedQuantity,
   parseScaled,
   type ScaledQuantity,
@@ -83,8 +84,6 @@ export const scaledColumn = <Row>(
   });
 };
 
-const NUMBER = /^([-−]?\d+(?:[.,]\d+)?)\s*\D*$/;
-
 /** A number as it is, or times some factor, such as per cent that are kept as a share. */
 export const numberColumn = <Row>(
   key: KeyOf<Row, number | null | undefined>,
@@ -92,18 +91,15 @@ export const numberColumn = <Row>(
   name: Told & { readonly unit?: string; readonly factor?: number; readonly whole?: boolean },
 ): Column<Row> => {
   const { factor = 1, unit = '', whole = false } = name;
-  const like = whole ? '4' : '8.5';
   return measured(key, name, {
     bounds,
     factor,
     unit,
     read: (text) => {
-      const found = NUMBER.exec(text.trim())?.[1]?.replace(',', '.').replace('−', '-');
-      const value = Number(found ?? Number.NaN);
-      const good = Number.isFinite(value) && (!whole || Number.isInteger(value));
-      return good ? { ok: true, value: value * factor } : { ok: false, examples: like };
+      const parsed = parseNumber(text, whole);
+      return parsed.ok ? { ok: true, value: parsed.value * factor } : parsed;
     },
-    like,
+    like: whole ? '4' : '8.5',
   });
 };
 
