@@ -1,5 +1,5 @@
 import { type Effort, type Orders, searchClock } from './clock-search';
-import { type Job, spanOf, usedShare } from './job';
+import { type Job, spanOf, type TimeLimit, usedShare } from './job';
 import { lanesOf } from './lanes';
 import { roughTiming, type Timing } from './rough-timing';
 import { tightestTiming } from './tightest';
@@ -30,8 +30,9 @@ export function gentlestTiming(job: Job, crew: number, effort: Effort, below = I
     best = tightened;
     share = tightened.usedShare;
   };
+  const least = Math.max(tightestTiming(job, [])?.usedShare ?? 0, shareOfOnePass(job, crew));
+  if (least >= below - SHARE_EPS) return null;
   take(roughTiming(job, crew));
-  const least = tightestTiming(job, [])?.usedShare ?? 0;
   for (;;) {
     const asked = share - SHARE_EPS;
     if (asked < least - SHARE_EPS) return finish(best, true);
@@ -43,6 +44,31 @@ export function gentlestTiming(job: Job, crew: number, effort: Effort, below = I
     take(timingOf(job, found.startMin));
     if (share >= before) return finish(best, true);
   }
+}
+
+/**
+ * A share that no timing gets below where all closings wait for one pass with the clamps: whatever is begun first is a
+ * bead under that pass, and whatever is closed first waits for all other closings, with all hands at work all the while.
+ */
+function shareOfOnePass({ works, limits }: Job, crew: number): number {
+  const clamps = works.flatMap(({ kind }, i) => (kind === 'clamp' ? [i] : []));
+  const [clamp] = clamps;
+  if (clamp === undefined || clamps.length > 1) return 0;
+  const demand = works.reduce((sum, { minutes, hands }) => sum + minutes * hands, 0) / crew;
+  const closes = works.filter(({ kind }) => kind === 'close');
+  const closing = closes.reduce((sum, { minutes, hands }) => sum + minutes * hands, 0);
+  const first = Math.max(0, ...closes.map(({ minutes, hands }) => minutes * hands));
+  const pressed = works[clamp];
+  const pass = (pressed?.minutes ?? 0) * (pressed?.hands ?? 1);
+  const least = (neededMin: number, fits: (limit: TimeLimit) => boolean) => {
+    const windows = limits.filter(fits).map(({ windowMin }) => windowMin);
+    return windows.length === 0 ? 0 : neededMin / Math.max(...windows);
+  };
+  return Math.max(
+    least(demand, ({ to, fromEnd }) => to === clamp && !fromEnd),
+    // Closings by several hands may end together.
+    least(crew === 1 ? closing - first + pass : pass / crew, ({ to, fromEnd }) => to === clamp && fromEnd),
+  );
 }
 
 function finish(timing: Timing | null, proven: boolean): BestTiming | null {

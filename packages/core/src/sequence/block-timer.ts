@@ -1,12 +1,27 @@
 import { type BestTiming, gentlestTiming, tighten } from './best-timing';
 import type { Effort } from './clock-search';
-import { jobOf } from './job';
+import { type Job, jobOf } from './job';
 import type { Merge } from './merge';
 import type { SequenceProblem } from './problem';
-import { roughTiming } from './rough-timing';
+import { timeOneClosing } from './one-closing';
+import { roughTiming, type Timing } from './rough-timing';
 
 /** How a stretch of the clock is timed: exactly where that can be paid for. */
 export type BlockTimer = (merges: readonly Merge[], below?: number) => BestTiming | null;
+
+/** Lists gone through for one closing of so many joints; what is not proven with them stays the best found. */
+const LISTS_OF_FEW = 30_000;
+const FEW_JOINTS = 6;
+const LISTS_OF_MANY = 300;
+
+/** A stretch with one closing exactly; null where there are several. */
+function timedAlone(problem: SequenceProblem, job: Job, merges: readonly Merge[]): BestTiming | null {
+  const [only] = merges;
+  if (only === undefined || merges.length > 1) return null;
+  return timeOneClosing(problem, job, {
+    left: only.joints.length > FEW_JOINTS ? LISTS_OF_MANY : LISTS_OF_FEW,
+  });
+}
 
 /** Remembers timings of blocks; the same merges come back in thousands of forests. */
 export function blockTimer(problem: SequenceProblem, effort: Effort): BlockTimer {
@@ -16,18 +31,18 @@ export function blockTimer(problem: SequenceProblem, effort: Effort): BlockTimer
     const key = keyOf(merges);
     let ready = known.get(key);
     if (ready === undefined || (ready.timing === null && ready.atLeast < below)) {
-      // Single closings are compared again and again, so they are worth knowing exactly.
-      const asked = merges.length === 1 ? Infinity : below;
-      const timing = gentlestTiming(jobOf(problem, merges), problem.crew, effort, asked);
-      ready = { timing, atLeast: timing?.usedShare ?? asked };
+      const job = jobOf(problem, merges);
+      const timing = timedAlone(problem, job, merges) ?? gentlestTiming(job, problem.crew, effort, below);
+      ready = { timing, atLeast: timing?.usedShare ?? below };
       known.set(key, ready);
     }
     return ready.timing !== null && ready.timing.usedShare < below ? ready.timing : null;
   };
 }
 
-/** Merges and what each builds on, as text. */
+/** Merges and what each builds on, as text; what one alone builds on was made before it. */
 function keyOf(merges: readonly Merge[]): string {
+  if (merges.length === 1) return merges[0]?.joints.join(',') ?? '';
   return merges
     .map(
       ({ joints, children }) =>
@@ -39,7 +54,12 @@ function keyOf(merges: readonly Merge[]): string {
 /** Tightening goes over all arcs as often as there are works; for large jobs it costs more than it gains. */
 const MOST_WORKS_TO_TIGHTEN = 30;
 
-/** Times blocks quickly by rules, remembered; never claims to be the best. */
+function roughlyTimed(job: Job, crew: number): Timing {
+  const rough = roughTiming(job, crew);
+  return job.works.length > MOST_WORKS_TO_TIGHTEN ? rough : tighten(job, crew, rough);
+}
+
+/** Times single closings exactly and whole blocks quickly by rules, remembered. */
 export function roughTimer(problem: SequenceProblem): BlockTimer {
   const known = new Map<string, ReturnType<BlockTimer>>();
   return (merges, below = Infinity) => {
@@ -47,9 +67,10 @@ export function roughTimer(problem: SequenceProblem): BlockTimer {
     let timing = known.get(key);
     if (timing === undefined) {
       const job = jobOf(problem, merges);
-      const rough = roughTiming(job, problem.crew);
-      const tightened = job.works.length > MOST_WORKS_TO_TIGHTEN ? rough : tighten(job, problem.crew, rough);
-      timing = { ...tightened, proven: false };
+      timing = timedAlone(problem, job, merges) ?? {
+        ...roughlyTimed(job, problem.crew),
+        proven: false,
+      };
       known.set(key, timing);
     }
     return timing !== null && timing.usedShare < below ? timing : null;

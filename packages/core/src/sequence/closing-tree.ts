@@ -16,19 +16,15 @@ export function fitsTogether(
   return (joints) => shortOf(problem, joints).length === 0 && usedBy(timer, joints) <= 1 + SHARE_EPS;
 }
 
-/** Splits whose joints may close together. */
-export function splitter(
-  problem: SequenceProblem,
-  timer: BlockTimer,
-  allows = fitsTogether(problem, timer),
-): Splitter {
+/** Splits of a problem's sub-assemblies, whatever their joints take to close. */
+export function splitter(problem: SequenceProblem): Splitter {
   const known = new Map<string, readonly Split[]>();
   const ways = waysToTry(problem);
   return (parts) => {
     const key = parts.join(',');
     const ready = known.get(key);
     if (ready !== undefined) return ready;
-    const found = splitsOf(problem, parts, ways).filter(({ joints }) => allows(joints));
+    const found = splitsOf(problem, parts, ways);
     known.set(key, found);
     return found;
   };
@@ -40,38 +36,26 @@ export function splitter(
  *
  * Greedy is enough for the worst of them: what can be put together with no closing above some share can be so
  * without some of its parts, too, because closings only lose joints; so no choice spoils a later one.
- * @param noise 0 takes the gentlest split; above, splits nearly as gentle have a chance.
- * @returns null where some set of parts has no split that is allowed.
+ * @returns null where some set of parts has no split.
  */
-export function closingTree(
-  parts: readonly number[],
-  splits: Splitter,
-  timer: BlockTimer,
-  noise: number,
-  random: () => number,
-): Merge | null {
-  const split = gentlestSplit(splits(parts), timer, noise, random);
+export function closingTree(parts: readonly number[], splits: Splitter, timer: BlockTimer): Merge | null {
+  const split = gentlestSplit(splits(parts), timer);
   if (split === null) return null;
   const children: Merge[] = [];
   for (const half of split.halves) {
     if (half.length < 2) continue;
-    const tree = closingTree(half, splits, timer, noise, random);
+    const tree = closingTree(half, splits, timer);
     if (tree === null) return null;
     children.push(tree);
   }
   return { joints: split.joints, children };
 }
 
-/** The split whose joints use least of their windows; noise lets others near it win at times. */
-function gentlestSplit(
-  splits: readonly Split[],
-  timer: BlockTimer,
-  noise: number,
-  random: () => number,
-): Split | null {
+/** The split whose joints use least of their windows. */
+function gentlestSplit(splits: readonly Split[], timer: BlockTimer): Split | null {
   let best: { readonly split: Split; readonly share: number } | null = null;
   for (const split of splits) {
-    const share = usedBy(timer, split.joints) * (1 + noise * random());
+    const share = usedBy(timer, split.joints);
     const gain = best === null ? Infinity : best.share - share;
     const sooner = Math.abs(gain) <= 1e-6 && best !== null && comesOffSooner(split, best.split);
     if (gain > 1e-6 || sooner) best = { split, share };

@@ -15,6 +15,12 @@ export interface Arrangement {
   readonly handsOnProven: boolean;
 }
 
+/** What an arrangement comes to. */
+interface Known {
+  readonly sessions: number;
+  readonly usedShare: number;
+}
+
 /**
  * The best arrangement, by going through all there are: fewest sessions, then the gentlest use of the tightest
  * window, then the least hands-on time.
@@ -23,11 +29,13 @@ export interface Arrangement {
  * session by session, so the first number of sessions that reaches the whole is the least. Then the gentlest
  * worst session over all chains of that many is found, then the shortest chain that is as gentle.
  * Range: up to thirty joints, which are bits of one number; meant for a handful.
+ * @param known Sessions and share of an arrangement found otherwise; nothing worse is looked at.
  * @returns null where no number of sessions makes the whole.
  */
 export function exactArrangement(
   problem: SequenceProblem,
   effort: { readonly margin: Effort; readonly handsOn: Effort },
+  known: Known | null = null,
 ): Arrangement | null {
   const whole = 2 ** problem.joints.length - 1;
   const timer = blockTimer(problem, effort.margin);
@@ -42,10 +50,15 @@ export function exactArrangement(
       forests(from, to).some((forest) => blocksUnder(problem, forest, timer, 1 + 2 * SHARE_EPS) !== null),
   );
   const chains = fewestSessions(
-    (from, session) => steps(from, session).filter((to) => fits(from, to)),
+    // The last session of as many as are known to do has to reach the whole.
+    (from, session) =>
+      steps(from, session).filter(
+        (to) => (session + 1 !== known?.sessions || to === whole) && fits(from, to),
+      ),
     whole,
   );
   if (chains === null) return null;
+  const atMost = known?.sessions === chains.length ? known.usedShare : 1;
   // Gentlest chain of exactly that many sessions.
   let shares = new Map<JointSet, number>([[0, 0]]);
   for (const level of chains) {
@@ -53,7 +66,7 @@ export function exactArrangement(
     for (const { from, to } of level) {
       const before = shares.get(from);
       if (before === undefined) continue;
-      let share = next.get(to) ?? 1 + 2 * SHARE_EPS;
+      let share = next.get(to) ?? atMost + 2 * SHARE_EPS;
       for (const forest of forests(from, to)) {
         const under = blocksUnder(problem, forest, timer, share);
         if (under === null) continue;
@@ -124,12 +137,8 @@ function possibleMerges(problem: SequenceProblem, state: JointSet): number[][] {
   });
   return [...between].flatMap(([key, joints]) => {
     const [first, second] = key.split('-').map(Number);
-    const ways = sharedWays(
-      problem,
-      joints,
-      (part) => of[part] === first,
-      (part) => of[part] === second,
-    );
+    const partsOf = (piece: number | undefined) => of.flatMap((own, part) => (own === piece ? [part] : []));
+    const ways = sharedWays(problem, joints, (part) => of[part] === first, partsOf(first), partsOf(second));
     return ways === 0 ? [] : [joints];
   });
 }

@@ -31,21 +31,22 @@ export function sharedWays(
   problem: SequenceProblem,
   joints: readonly number[],
   isFrom: (part: number) => boolean,
-  isTo: (part: number) => boolean,
+  from: readonly number[],
+  to: readonly number[],
 ): number {
-  const ways = joints.reduce((left, i) => {
+  let ways = EVERY_WAY;
+  for (const i of joints) {
     const joint = problem.joints[i];
-    if (joint === undefined) return left;
-    return left & (isFrom(joint.a) ? joint.ways : seenFromOther(joint.ways));
-  }, EVERY_WAY);
-  const { runsInto, parts } = problem;
-  if (runsInto === null || ways === 0) return ways;
-  let blocked = 0;
-  for (let b = 0; b < parts; b += 1) {
-    if (!isTo(b)) continue;
-    for (let c = 0; c < parts; c += 1) if (isFrom(c)) blocked |= runsInto[b * parts + c] ?? 0;
+    if (joint !== undefined) ways &= isFrom(joint.a) ? joint.ways : seenFromOther(joint.ways);
+    if (ways === 0) return 0;
   }
-  return ways & ~blocked;
+  const { runsInto, parts } = problem;
+  if (runsInto === null) return ways;
+  for (const b of to) {
+    for (const c of from) ways &= ~(runsInto[b * parts + c] ?? 0);
+    if (ways === 0) return 0;
+  }
+  return ways;
 }
 
 /**
@@ -87,6 +88,7 @@ function treesOver(
     const { a = 0, b = 0 } = problem.joints[joint] ?? {};
     return { joint, a: 1 << pieces.indexOf(pieceOf[a] ?? -1), b: 1 << pieces.indexOf(pieceOf[b] ?? -1) };
   });
+  const parts = pieceOf.map((_, part) => part);
   const known = new Map<number, readonly Merge[]>();
   const trees = (set: number): readonly Merge[] => {
     const ready = known.get(set);
@@ -102,7 +104,9 @@ function treesOver(
       const crossing = between.map(({ joint }) => joint);
       const isIn = (half: number) => (part: number) =>
         ((1 << pieces.indexOf(pieceOf[part] ?? -1)) & half) !== 0;
-      if (sharedWays(problem, crossing, isIn(own), isIn(other)) === 0 || !allows(crossing)) continue;
+      const partsIn = (half: number) => parts.filter(isIn(half));
+      const ways = sharedWays(problem, crossing, isIn(own), partsIn(own), partsIn(other));
+      if (ways === 0 || !allows(crossing)) continue;
       const halves = [own, other].map((half) => ((half & (half - 1)) === 0 ? [null] : trees(half)));
       for (const left of halves[0] ?? []) {
         for (const right of halves[1] ?? []) {

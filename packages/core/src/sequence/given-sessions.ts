@@ -1,12 +1,11 @@
 import { finding } from '../findings';
-import { sessionLaidOut } from './arrange';
 import { type BlockTimer, roughTimer } from './block-timer';
 import { closingTree, splitter } from './closing-tree';
 import { subAssemblies } from './forests';
 import { inOrder, type Merge } from './merge';
 import { pressMinutes, type RunsInto, type SequenceProblem } from './problem';
-import { type Impossible, impossibleSet } from './reasons';
-import type { SessionPlan } from './session-plan';
+import { type Impossible, smallestHeld, whyHeld } from './reasons';
+import { sessionLaidOut, type SessionPlan } from './session-plan';
 import { connectedPieces } from './splits';
 
 /** Sessions as a person wants them, laid out in time, or what stands in the way of the first that cannot be. */
@@ -84,15 +83,15 @@ function treesOf(
 ): { readonly trees: readonly Merge[]; readonly timer: BlockTimer } | Impossible {
   const timer = roughTimer(problem);
   // Any split will do here, also one that overruns its windows.
-  const splits = splitter(problem, timer, () => true);
+  const splits = splitter(problem);
   const all = problem.joints.map((_, i) => i);
   const parts = [...new Set(problem.joints.flatMap(({ a, b }) => [a, b]))].sort((x, y) => x - y);
   const trees: Merge[] = [];
   for (const piece of connectedPieces(problem, parts, all)) {
-    const tree = closingTree(piece, splits, timer, 0, () => 0);
+    const tree = closingTree(piece, splits, timer);
     if (tree === null) {
-      const possible = (some: readonly number[]) => closingTree(some, splits, timer, 0, () => 0) !== null;
-      return impossibleSet(problem, piece, possible, timer);
+      const possible = (some: readonly number[]) => closingTree(some, splits, timer) !== null;
+      return whyHeld(problem, smallestHeld(problem, piece, possible), timer);
     }
     trees.push(tree);
   }

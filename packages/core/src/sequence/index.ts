@@ -4,11 +4,10 @@ export { problemOf } from './input';
 export type { ClampCount, Press, RunsInto, SequenceProblem } from './problem';
 export { type GivenSessions, givenSessions } from './given-sessions';
 export type { SessionPlan } from './session-plan';
+export { FULL_EFFORT, type SequenceEffort } from './sequence-effort';
 export {
-  FULL_EFFORT,
   improvingSequence,
   type SequenceAnswer,
-  type SequenceEffort,
   type SequenceProgress,
   solveSequence,
 } from './solve-sequence';

@@ -9,6 +9,12 @@ export interface Merge {
   readonly children: readonly Merge[];
 }
 
+/** Those that no other of these builds on. */
+export function rootsOf(merges: readonly Merge[]): Merge[] {
+  const children = new Set(merges.flatMap((merge) => merge.children));
+  return merges.filter((merge) => !children.has(merge));
+}
+
 /** A merge and all below it, children first. */
 export function inOrder(merge: Merge): Merge[] {
   return [...merge.children.flatMap(inOrder), merge];

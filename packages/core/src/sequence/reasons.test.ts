@@ -1,7 +1,8 @@
 import { InputError } from '../basics/checks';
 import { deepFreeze } from '../test-support/deep-freeze';
 import { problemOf, type SequenceInput, type SequenceJoint } from './input';
-import { FULL_EFFORT, improvingSequence, solveSequence } from './solve-sequence';
+import { FULL_EFFORT } from './sequence-effort';
+import { improvingSequence, solveSequence } from './solve-sequence';
 
 const joint = (id: string, a: string, b: string, change: Partial<SequenceJoint> = {}): SequenceJoint => ({
   id,

@@ -30,17 +30,16 @@ export function usedBy(timer: BlockTimer, joints: readonly number[]): number {
 }
 
 /**
- * The smallest set of parts found that cannot be put together, and why. Whatever can be taken apart in good order
- * can be so without some of its parts, too; so a set is shrunk part by part while it stays impossible.
+ * The smallest set of parts found that cannot be put together. Whatever can be taken apart in good order can be so
+ * without some of its parts, too; so a set is shrunk part by part while it stays impossible.
  * @param possible Whether a set of connected parts can be made.
  */
-export function impossibleSet(
+export function smallestHeld(
   problem: SequenceProblem,
   parts: readonly number[],
   possible: (parts: readonly number[]) => boolean,
-  timer: BlockTimer,
-): Impossible {
-  let core = [...parts];
+): readonly number[] {
+  let core = parts;
   for (let shrunk = true; shrunk;) {
     shrunk = false;
     for (const part of core) {
@@ -53,6 +52,11 @@ export function impossibleSet(
       break;
     }
   }
+  return core;
+}
+
+/** Why a set of parts cannot be put together, and the joints that stand in the way. */
+export function whyHeld(problem: SequenceProblem, core: readonly number[], timer: BlockTimer): Impossible {
   const splits = splitsOf(problem, core);
   const joints = jointsAmong(problem, core);
   if (splits.length === 0) return { ...finding('captive', 'refuses', { parts: core.length }), joints };

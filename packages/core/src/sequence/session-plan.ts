@@ -2,7 +2,7 @@ import { type BestTiming, SHARE_EPS, shortestTiming } from './best-timing';
 import type { BlockTimer } from './block-timer';
 import type { Effort } from './clock-search';
 import { type Job, jobOf, spanOf, usedShare, type Work } from './job';
-import { blocksOf, inOrder, type Merge } from './merge';
+import { blocksOf, inOrder, type Merge, rootsOf } from './merge';
 import type { SequenceProblem } from './problem';
 import type { Timing } from './rough-timing';
 
@@ -36,11 +36,21 @@ export function blocksUnder(
   return { blocks, timings, usedShare: share };
 }
 
+/** The closings of one session, children before parents, on the clock. */
+export function sessionLaidOut(
+  problem: SequenceProblem,
+  session: readonly Merge[],
+  timer: BlockTimer,
+): SessionPlan {
+  const under = blocksUnder(problem, rootsOf(session), timer, Infinity);
+  return packBlocks(problem, under?.blocks ?? [], under?.timings ?? []);
+}
+
 /**
  * Lays the blocks of a session beside each other: each keeps its own timing and starts as early as hands and the
  * sub-assemblies it needs allow. Windows are used as in the blocks alone.
  */
-export function packBlocks(
+function packBlocks(
   problem: SequenceProblem,
   blocks: readonly (readonly Merge[])[],
   timings: readonly Timing[],
@@ -132,14 +142,17 @@ export function shortestSession(
   share: number,
   effort: Effort,
 ): SessionPlan | null {
-  const packed = forests.flatMap((forest) => {
+  const packed: SessionPlan[] = [];
+  for (const forest of forests) {
     const under = blocksUnder(problem, forest, timer, share + 4 * SHARE_EPS);
-    return under === null ? [] : [packBlocks(problem, under.blocks, under.timings)];
-  });
+    if (under === null) continue;
+    const plan = packBlocks(problem, under.blocks, under.timings);
+    // One pair of hands is never idle, so any order takes the same time.
+    if (problem.crew === 1) return plan;
+    packed.push(plan);
+  }
   if (packed.length === 0) return null;
   let best = packed.reduce((a, b) => (b.timing.spanMin < a.timing.spanMin - 1e-9 ? b : a));
-  // One pair of hands is never idle, so any order takes the same time.
-  if (problem.crew === 1) return best;
   for (const alike of alikeIn(packed)) {
     const [first] = alike;
     if (first === undefined) continue;

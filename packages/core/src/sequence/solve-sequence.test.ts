@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { bruteSequence } from '../test-support/brute-sequence';
 import { deepFreeze } from '../test-support/deep-freeze';
+import { assembliesInWholeMinutes } from '../test-support/random-assemblies';
 import { problemOf, type SequenceInput } from './input';
 import { sessionOf, sequenceTotals } from './answer';
 import { solveSequence } from './solve-sequence';
@@ -8,57 +9,6 @@ import { violationsIn } from '../test-support/sequence-rules';
 
 // Thousands of arrangements are gone through; a slow machine takes its time.
 jest.setTimeout(180_000);
-
-const AXIS = ['+x', '-x', '+y', '-y', '+z', '-z', '+x+y', '-y+z'];
-
-/** Small assemblies in whole minutes; every joint beyond the tree closes a ring. */
-function assemblies(most: { joints: number; crew: number }): fc.Arbitrary<SequenceInput> {
-  const joint = fc.record({
-    spreadMin: fc.integer({ min: 1, max: 2 }),
-    closeMin: fc.integer({ min: 1, max: 2 }),
-    clampMin: fc.integer({ min: 1, max: 2 }),
-    hands: fc.constantFrom(1, 1, 1, 2),
-    release: fc.oneof(
-      fc.constant(['any']),
-      fc.uniqueArray(fc.constantFrom(...AXIS), { minLength: 1, maxLength: 3 }),
-    ),
-    bars: fc.integer({ min: 0, max: 2 }),
-    from: fc.nat(100),
-    to: fc.nat(100),
-  });
-  return fc
-    .record({
-      joints: fc.array(joint, { minLength: 2, maxLength: most.joints }),
-      rings: fc.nat(2),
-      crew: fc.integer({ min: 1, max: most.crew }),
-      openMin: fc.integer({ min: 4, max: 7 }),
-      closedMin: fc.integer({ min: 2, max: 5 }),
-      totalMin: fc.integer({ min: 5, max: 9 }),
-      rackShare: fc.option(fc.double({ min: 0.35, max: 1, noNaN: true })),
-      marginShare: fc.constantFrom(0, 0, 0.15),
-    })
-    .map(({ joints, rings, crew, rackShare, marginShare, ...window }) => {
-      const parts = Math.max(2, joints.length + 1 - Math.min(rings, joints.length - 1));
-      const taken = new Set<string>();
-      const made = joints.flatMap(({ from, to, bars: count, ...rest }, i) => {
-        const b = i < parts - 1 ? i + 1 : 1 + (to % (parts - 1));
-        const a = from % b;
-        if (taken.has(`${a}-${b}`)) return [];
-        taken.add(`${a}-${b}`);
-        return [{ ...rest, id: `j${i}`, a: `p${a}`, b: `p${b}`, clamps: { bar: count } }];
-      });
-      const wanted = made.reduce((sum, { clamps }) => sum + clamps.bar, 0);
-      return {
-        parts: Array.from({ length: parts }, (_, i) => `p${i}`),
-        joints: made,
-        window,
-        crew,
-        clampTimeMin: 45,
-        marginShare,
-        ...(rackShare === null ? {} : { clamps: { bar: Math.max(2, Math.round(rackShare * wanted)) } }),
-      };
-    });
-}
 
 function answerTo(input: SequenceInput) {
   const problem = problemOf(deepFreeze(input));
@@ -72,7 +22,7 @@ function answerTo(input: SequenceInput) {
 
 describe('hands', () => {
   it('are found for all that takes time, also beside joints that stay dry and take none', () => {
-    const dryRings = assemblies({ joints: 5, crew: 2 }).chain((input) =>
+    const dryRings = assembliesInWholeMinutes({ joints: 5, crew: 2 }).chain((input) =>
       fc.uniqueArray(fc.nat(input.joints.length - 1), { minLength: 1, maxLength: 2 }).map((dry) => ({
         ...input,
         joints: input.joints.map((joint, i) =>
@@ -103,7 +53,7 @@ describe('solveSequence against every moment walked through', () => {
   ])('%s: the same sessions and worst margin, nothing violated', (_, joints, crew, numRuns) => {
     const seen = { compared: 0, infeasible: 0, several: 0 };
     fc.assert(
-      fc.property(assemblies({ joints, crew }), (input) => {
+      fc.property(assembliesInWholeMinutes({ joints, crew }), (input) => {
         const answer = answerTo(input);
         const brute = bruteSequence(input);
         if (brute === 'too-many') return;
@@ -139,7 +89,7 @@ describe('solveSequence, whatever the assembly', () => {
   it('is never worse with one more pair of hands, nor better with a shorter window', () => {
     fc.assert(
       fc.property(
-        assemblies({ joints: 5, crew: 2 }),
+        assembliesInWholeMinutes({ joints: 5, crew: 2 }),
         fc.constantFrom('openMin' as const, 'closedMin' as const, 'totalMin' as const),
         (input, window) => {
           const answer = answerTo(input);

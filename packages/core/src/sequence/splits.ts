@@ -10,17 +10,14 @@ export interface Split {
   readonly halves: readonly [readonly number[], readonly number[]];
 }
 
-/** A joint seen from one of its parts. */
-interface Neighbour {
-  readonly part: number;
-  readonly joint: number;
-}
+/** Moving sets of one direction up to which two are also taken together; the pairs grow with the square of them. */
+const MOST_TO_UNITE = 24;
 
 /**
  * Ways of taking a connected sub-assembly apart along one of the 26 directions: for each direction, each part
- * with all that has to move along with it, and each connected piece that is then left over or taken off. These
- * are not all closed sets there are, but if there is any way of taking it apart, there is one among them: every
- * set that can move holds the followers of each of its parts.
+ * with all that has to move along with it, two of them together, and each connected piece that is then left over
+ * or taken off. These are not all closed sets there are, but if there is any way of taking it apart, there is one
+ * among them: every set that can move holds the followers of each of its parts.
  *
  * Source: directional blocking graphs.
  */
@@ -29,26 +26,40 @@ export function splitsOf(
   parts: readonly number[],
   ways: readonly number[] = waysToTry(problem),
 ): Split[] {
-  const inside = new Set(parts);
-  const joints = problem.joints.flatMap(({ a, b }, i) => (inside.has(a) && inside.has(b) ? [i] : []));
-  const neighbours = neighboursOf(problem, joints);
-  const found = new Map<string, Split>();
+  const piece = new PartGraph(problem, parts);
+  // By the places of one half; null where the other falls apart or nothing comes off.
+  const found = new Map<string, Split | null>();
   const reached = new Set<string>();
-  for (const way of ways) {
-    const follows = followers(problem, joints, parts, way);
-    for (const part of parts) {
-      const moving = closure(follows, part);
-      if (moving.size === parts.length) continue;
-      const key = [...moving].sort((x, y) => x - y).join(',');
-      if (reached.has(key)) continue;
-      reached.add(key);
-      for (const split of connectedSplits(parts, neighbours, moving)) {
-        // A piece of what moves together may run into the rest of it when it moves alone.
-        if (isOpen(problem, split)) found.set(split.joints.join(','), split);
-      }
+  const take = (moving: Uint8Array) => {
+    const key = String.fromCharCode(...moving);
+    if (reached.has(key)) return;
+    reached.add(key);
+    for (const places of [...piece.piecesWith(moving, 1), ...piece.piecesWith(moving, 0)]) {
+      const name = places.join(',');
+      if (found.has(name)) continue;
+      const split = piece.splitAt(places);
+      // A piece of what moves together may run into the rest of it when it moves alone.
+      const open = split !== null && (problem.runsInto === null || isOpen(problem, split));
+      found.set(name, open ? split : null);
     }
+  };
+  for (const way of ways) {
+    const follows = followers(problem, piece, way);
+    const movings = new Map<string, Uint8Array>();
+    parts.forEach((_, i) => {
+      const moving = closure(follows, i);
+      if (moving.includes(0)) movings.set(String.fromCharCode(...moving), moving);
+    });
+    const own = [...movings.values()];
+    for (const moving of own) take(moving);
+    if (own.length > MOST_TO_UNITE) continue;
+    own.forEach((one, i) => {
+      for (const other of own.slice(i + 1)) take(one.map((is, k) => is | (other[k] ?? 0)));
+    });
   }
-  return [...found.values()];
+  const byJoints = new Map<string, Split>();
+  for (const split of found.values()) if (split !== null) byJoints.set(split.joints.join(','), split);
+  return [...byJoints.values()];
 }
 
 /** Directions that block differently; many block the same, and one of those is enough. */
@@ -65,17 +76,10 @@ export function waysToTry(problem: SequenceProblem): number[] {
   return [...seen.values()];
 }
 
-function isOpen(problem: SequenceProblem, { joints, halves: [rest, piece] }: Split): boolean {
-  if (problem.runsInto === null) return true;
-  const [from, to] = [new Set(rest), new Set(piece)];
-  return (
-    sharedWays(
-      problem,
-      joints,
-      (part) => from.has(part),
-      (part) => to.has(part),
-    ) !== 0
-  );
+/** Whether the halves have a way out of each other. */
+export function isOpen(problem: SequenceProblem, { joints, halves: [rest, piece] }: Split): boolean {
+  const from = new Set(rest);
+  return sharedWays(problem, joints, (part) => from.has(part), rest, piece) !== 0;
 }
 
 /** Which way round a joint keeps its parts together along a direction: 0 not, 1 b pushes a, 2 a pushes b, 3 both. */
@@ -84,84 +88,96 @@ function blockedBy(problem: SequenceProblem, i: number, way: number): number {
   return (leaves(ways, way) ? 0 : 1) + (leaves(ways, opposite(way)) ? 0 : 2);
 }
 
-/** For a direction: which parts a part pushes along when it moves that way. */
-function followers(
-  problem: SequenceProblem,
-  joints: readonly number[],
-  parts: readonly number[],
-  way: number,
-): Map<number, number[]> {
-  const follows = new Map<number, number[]>();
-  const push = (from: number, to: number) => {
-    const others = follows.get(from);
-    if (others === undefined) follows.set(from, [to]);
-    else others.push(to);
-  };
-  for (const i of joints) {
-    const { a = 0, b = 0 } = problem.joints[i] ?? {};
-    const blocked = blockedBy(problem, i, way);
-    if (blocked & 1) push(b, a);
-    if (blocked & 2) push(a, b);
+/** For a direction: which parts, by their place in the piece, a part pushes along when it moves that way. */
+function followers(problem: SequenceProblem, piece: PartGraph, way: number): number[][] {
+  const follows = piece.parts.map((): number[] => []);
+  for (const { joint, i, k } of piece.ends) {
+    const blocked = blockedBy(problem, joint, way);
+    if (blocked & 1) follows[k]?.push(i);
+    if (blocked & 2) follows[i]?.push(k);
   }
-  const { runsInto } = problem;
+  const { runsInto, parts } = problem;
   if (runsInto === null) return follows;
-  for (const b of parts) {
-    for (const c of parts) if (leaves(runsInto[b * problem.parts + c] ?? 0, way)) push(b, c);
-  }
+  piece.parts.forEach((b, i) => {
+    piece.parts.forEach((c, k) => {
+      if (leaves(runsInto[b * parts + c] ?? 0, way)) follows[i]?.push(k);
+    });
+  });
   return follows;
 }
 
-function closure(follows: ReadonlyMap<number, readonly number[]>, part: number): Set<number> {
-  const moving = new Set([part]);
-  for (const one of moving) for (const other of follows.get(one) ?? []) moving.add(other);
+function closure(follows: readonly (readonly number[])[], part: number): Uint8Array {
+  const moving = new Uint8Array(follows.length);
+  moving[part] = 1;
+  const open = [part];
+  for (const one of open) {
+    for (const other of follows[one] ?? []) {
+      if (moving[other] === 1) continue;
+      moving[other] = 1;
+      open.push(other);
+    }
+  }
   return moving;
 }
 
-/** Splits into two connected halves that a moving set gives: its own pieces, and the pieces it leaves behind. */
-function connectedSplits(
-  parts: readonly number[],
-  neighbours: ReadonlyMap<number, readonly Neighbour[]>,
-  moving: ReadonlySet<number>,
-): Split[] {
-  const staying = parts.filter((part) => !moving.has(part));
-  const pieces = [...piecesOf([...moving], neighbours), ...piecesOf(staying, neighbours)];
-  return pieces.flatMap((piece) => {
-    const own = new Set(piece);
-    const rest = parts.filter((part) => !own.has(part));
-    if (rest.length === 0 || !hangTogether(rest, neighbours)) return [];
-    const between = piece.flatMap((part) =>
-      (neighbours.get(part) ?? []).flatMap((other) => (own.has(other.part) ? [] : [other.joint])),
-    );
-    return [{ joints: between.sort((x, y) => x - y), halves: [rest, piece] as const }];
-  });
-}
+/** Parts and the joints among them, by their places in a list. */
+export class PartGraph {
+  readonly ends: readonly { readonly joint: number; readonly i: number; readonly k: number }[];
+  private readonly near: readonly number[][];
 
-function neighboursOf(problem: SequenceProblem, joints: readonly number[]): Map<number, Neighbour[]> {
-  const neighbours = new Map<number, Neighbour[]>();
-  const add = (part: number, neighbour: Neighbour) => {
-    const others = neighbours.get(part);
-    if (others === undefined) neighbours.set(part, [neighbour]);
-    else others.push(neighbour);
-  };
-  for (const joint of joints) {
-    const { a = 0, b = 0 } = problem.joints[joint] ?? {};
-    add(a, { part: b, joint });
-    add(b, { part: a, joint });
+  constructor(
+    problem: SequenceProblem,
+    readonly parts: readonly number[],
+    joints: readonly number[] = problem.joints.map((_, i) => i),
+  ) {
+    const at = new Map(parts.map((part, i) => [part, i]));
+    this.ends = joints.flatMap((joint) => {
+      const { a = -1, b = -1 } = problem.joints[joint] ?? {};
+      const [i, k] = [at.get(a), at.get(b)];
+      return i === undefined || k === undefined ? [] : [{ joint, i, k }];
+    });
+    this.near = parts.map(() => []);
+    for (const { i, k } of this.ends) {
+      this.near[i]?.push(k);
+      this.near[k]?.push(i);
+    }
   }
-  return neighbours;
-}
 
-function hangTogether(
-  parts: readonly number[],
-  neighbours: ReadonlyMap<number, readonly Neighbour[]>,
-): boolean {
-  const left = new Set(parts);
-  const reached = parts.slice(0, 1);
-  for (const one of reached) {
-    left.delete(one);
-    for (const other of neighbours.get(one) ?? []) if (left.delete(other.part)) reached.push(other.part);
+  /** Places of parts that hang together, out of those with this flag. */
+  piecesWith(flags: Uint8Array, flag: number): number[][] {
+    const seen = new Uint8Array(flags.length);
+    const pieces: number[][] = [];
+    flags.forEach((is, first) => {
+      if (is !== flag || seen[first] === 1) return;
+      seen[first] = 1;
+      const piece = [first];
+      for (const one of piece) {
+        for (const other of this.near[one] ?? []) {
+          if (flags[other] !== flag || seen[other] === 1) continue;
+          seen[other] = 1;
+          piece.push(other);
+        }
+      }
+      pieces.push(piece.sort((x, y) => x - y));
+    });
+    return pieces;
   }
-  return left.size === 0;
+
+  /** One piece taken off the rest; null where the rest falls apart. */
+  splitAt(places: readonly number[]): Split | null {
+    const own = new Uint8Array(this.parts.length);
+    for (const i of places) own[i] = 1;
+    const [rest, another] = this.piecesWith(own, 0);
+    if (rest === undefined || another !== undefined) return null;
+    return {
+      joints: this.ends.flatMap(({ joint, i, k }) => (own[i] === own[k] ? [] : [joint])),
+      halves: [this.named(rest), this.named(places)],
+    };
+  }
+
+  named(places: readonly number[]): number[] {
+    return places.map((i) => this.parts[i] ?? 0);
+  }
 }
 
 /** Parts that hang together over some joints. */
@@ -170,22 +186,8 @@ export function connectedPieces(
   parts: readonly number[],
   joints: readonly number[],
 ): number[][] {
-  return piecesOf(parts, neighboursOf(problem, joints));
-}
-
-function piecesOf(
-  parts: readonly number[],
-  neighbours: ReadonlyMap<number, readonly Neighbour[]>,
-): number[][] {
-  const left = new Set(parts);
-  const pieces: number[][] = [];
-  for (const part of parts) {
-    if (!left.delete(part)) continue;
-    const piece = [part];
-    for (const one of piece) {
-      for (const other of neighbours.get(one) ?? []) if (left.delete(other.part)) piece.push(other.part);
-    }
-    pieces.push(piece.sort((x, y) => x - y));
-  }
-  return pieces;
+  const graph = new PartGraph(problem, parts, joints);
+  return graph
+    .piecesWith(new Uint8Array(parts.length), 0)
+    .map((piece) => graph.named(piece).sort((x, y) => x - y));
 }

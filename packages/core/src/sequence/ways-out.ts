@@ -19,11 +19,15 @@ export function waysOut(names: readonly string[]): WaysOut {
   return names.reduce((bits, name) => bits | (bitOf.get(name) ?? 0), 0);
 }
 
-/** The same ways seen from the other part: each direction reversed. */
+/** The same ways seen from the other part: each direction reversed, which is all bits turned round. */
 export function seenFromOther(ways: WaysOut): WaysOut {
-  let other = 0;
-  for (let i = 0; i < WAYS; i += 1) if ((ways >> i) & 1) other |= 1 << (LAST - i);
-  return other;
+  let bits = ways;
+  bits = ((bits >>> 1) & 0x55555555) | ((bits & 0x55555555) << 1);
+  bits = ((bits >>> 2) & 0x33333333) | ((bits & 0x33333333) << 2);
+  bits = ((bits >>> 4) & 0x0f0f0f0f) | ((bits & 0x0f0f0f0f) << 4);
+  bits = ((bits >>> 8) & 0x00ff00ff) | ((bits & 0x00ff00ff) << 8);
+  bits = (bits >>> 16) | (bits << 16);
+  return bits >>> (32 - WAYS);
 }
 
 /** Whether direction number `i` is among the ways. */

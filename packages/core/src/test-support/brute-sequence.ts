@@ -1,3 +1,5 @@
+import type { Question } from './sequence-question';
+
 /**
  * Sequences by walking through every moment: a second opinion that shares no code with the solver.
  *
@@ -5,24 +7,6 @@
  * any work that could start may start or wait. States of a session are visited in the order of the share of the
  * windows used on the way there, so the first visit to an end is the gentlest.
  */
-
-interface Question {
-  readonly joints: readonly {
-    readonly id: string;
-    readonly a: string;
-    readonly b: string;
-    readonly spreadMin: number;
-    readonly closeMin: number;
-    readonly clampMin: number;
-    readonly hands?: number;
-    readonly release: readonly string[];
-    readonly clamps?: Readonly<Record<string, number>>;
-  }[];
-  readonly window: { readonly openMin: number; readonly closedMin: number; readonly totalMin: number };
-  readonly crew: number;
-  readonly clamps?: Readonly<Record<string, number>>;
-  readonly marginShare?: number;
-}
 
 /** Joints of two sides that are or were being closed in this session. */
 interface Closing {

@@ -14,7 +14,16 @@ export function withSessions(build: BuildDocument, sessions: readonly (readonly 
 
 /** Effort that a page waits for: large assemblies get fewer attempts. */
 function pageEffort(joints: number): SequenceEffort {
-  return { ...FULL_EFFORT, marginSteps: 60_000, handsOnSteps: 4_000, rounds: joints > 80 ? 3 : 8 };
+  const large = joints > 60;
+  return {
+    ...FULL_EFFORT,
+    marginSteps: 4_000,
+    handsOnSteps: 4_000,
+    width: large ? 4 : 20,
+    rounds: large ? 3 : 8,
+    proofSteps: large ? 0 : 100_000,
+    mostSets: large ? 300 : 4_000,
+  };
 }
 
 /**

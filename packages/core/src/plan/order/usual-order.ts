@@ -4,13 +4,15 @@ import { orderOfPlans, orderOfSessions } from './order';
 import { type OrderJob, orderProblemAnyhow } from './order-problem';
 import type { Order } from './ordered-sessions';
 
-/** Exact up to six joints, one quick arrangement beyond, as far as a keystroke can pay for it; the worker refines it on demand. */
+/** A few ways side by side and a short proof, as far as a keystroke can pay for them; the worker refines it on demand. */
 const AT_A_KEYSTROKE: SequenceEffort = {
   exactJoints: 6,
   marginSteps: 2_000,
   handsOnSteps: 300,
-  rounds: 1,
-  seed: 1,
+  width: 4,
+  rounds: 4,
+  proofSteps: 2_000,
+  mostSets: 300,
 };
 /** With more joints than this a page does not wait for sessions that it did not ask for. */
 const MOST_JOINTS_UNASKED = 24;

@@ -1,0 +1,26 @@
+/** How much may be spent on an answer. Counted in steps, not in time, so that the same question is answered alike. */
+export interface SequenceEffort {
+  /** Joints up to which every arrangement is gone through where presses tie closings together. */
+  readonly exactJoints: number;
+  readonly marginSteps: number;
+  readonly handsOnSteps: number;
+  /** Ways kept side by side while assemblies are taken apart. */
+  readonly width: number;
+  /** Times the windows are asked to be used less. */
+  readonly rounds: number;
+  /** Steps in all on the way to a proof; none looks for none. */
+  readonly proofSteps: number;
+  /** Sets of parts looked at for one sub-assembly before only some ways of taking it apart are seen. */
+  readonly mostSets: number;
+}
+
+/** What the command line and the server spend. */
+export const FULL_EFFORT: SequenceEffort = Object.freeze({
+  exactJoints: 6,
+  marginSteps: 1_000_000,
+  handsOnSteps: 15_000,
+  width: 50,
+  rounds: 10,
+  proofSteps: 400_000,
+  mostSets: 4_000,
+});

@@ -1,0 +1,357 @@
+import { SHARE_EPS } from './best-timing';
+import type { BlockTimer } from './block-timer';
+import type { Effort } from './clock-search';
+import { everySplit } from './every-split';
+import { blocksOf, inOrder, type Merge, rootsOf } from './merge';
+import { clampsFor, type SequenceProblem, shortOf } from './problem';
+import { connectedPieces, waysToTry } from './splits';
+
+/** A sub-assembly, and the ways of taking it apart that find hands, clamps and time. */
+interface Piece {
+  readonly id: number;
+  readonly parts: readonly number[];
+  readonly joints: readonly number[];
+  /** Clamps of all its joints, in the order of the rack's kinds. */
+  readonly clamps: readonly number[];
+  splits: readonly Parting[] | null;
+  complete: boolean;
+}
+
+/** A sub-assembly taken apart: what closes last, read backwards. */
+interface Parting {
+  readonly piece: Piece;
+  readonly joints: readonly number[];
+  /** Share of its tightest window that the closing uses. */
+  readonly usedShare: number;
+  /** Clamps it ties up, in the order of the rack's kinds. */
+  readonly clamps: readonly number[];
+  /** Halves that have joints of their own. */
+  readonly halves: readonly Piece[];
+}
+
+/** How far an assembly is taken apart: pieces that are left, and the session, counted from the last, that is being filled. */
+interface Label {
+  readonly left: readonly Piece[];
+  readonly session: number;
+  /** Clamps tied up in that session, in the order of the rack's kinds. */
+  readonly clamps: readonly number[];
+  readonly usedShare: number;
+  readonly parting: Parting | null;
+  readonly before: Label | null;
+  /** Sessions that this comes to at least, with a part of one for clamps in use. */
+  readonly filled: number;
+}
+
+/** Closings of each session, first session first, children before parents. */
+export interface TakenApart {
+  readonly sessions: readonly (readonly Merge[])[];
+  readonly usedShare: number;
+}
+
+/** What a way of taking apart has to keep. */
+export interface Asked {
+  /** Share of every window that may be used. */
+  readonly usedShare: number;
+  readonly sessions: number;
+}
+
+/** How wide is looked. */
+export interface Breadth {
+  /** Labels kept for each number of joints left; infinite to prove. */
+  readonly width: number;
+  /** Labels made in all. */
+  readonly effort: Effort;
+}
+
+/**
+ * Takes assemblies apart from the whole downwards, sessions from the last to the first.
+ *
+ * Closings that follow one another do not touch each other's windows; only clamps, which stay on until the session is
+ * over, force another session. So what is known of a state, the pieces that are left, is how many sessions were used
+ * and which clamps the present one ties up: a label. Of two labels on the same pieces one that has fewer sessions, or
+ * as many and no more clamps of any kind in use, makes the other needless. With all labels kept, an answer is the best
+ * there is and none means that there is none; with a few for each number of joints left, those that fill sessions
+ * least, it is found soon.
+ *
+ * Presses over several joints tie closings together; those are timed as they come and a label's session is checked as
+ * a whole, so there nothing is proven.
+ */
+export class TakingApart {
+  private readonly pieces = new Map<string, Piece>();
+  private readonly kinds: readonly string[];
+  private readonly there: readonly number[];
+  private readonly ways: readonly number[];
+  /** True where every press belongs to one joint. */
+  readonly independent: boolean;
+  private readonly pinned: boolean;
+
+  constructor(
+    private readonly problem: SequenceProblem,
+    private readonly timer: BlockTimer,
+    /** Sets of parts looked at for one sub-assembly before only some splits are taken. */
+    private readonly mostSets: number,
+  ) {
+    this.ways = waysToTry(problem);
+    const { rack } = problem;
+    const all = problem.joints.map((_, i) => i);
+    this.kinds = rack === null ? [] : Object.keys(clampsFor(problem, all));
+    this.there = this.kinds.map((kind) => rack?.[kind] ?? 0);
+    this.independent = problem.presses.every(({ joints }) => joints.length === 1);
+    this.pinned = problem.pins.some((pin) => pin !== null);
+  }
+
+  /** Sub-assemblies that the whole falls into before anything is taken apart. */
+  private whole(): Piece[] {
+    const { problem } = this;
+    const all = problem.joints.map((_, i) => i);
+    const parts = Array.from({ length: problem.parts }, (_, i) => i);
+    return connectedPieces(problem, parts, all).flatMap((piece) =>
+      piece.length > 1 ? [this.pieceOf(piece)] : [],
+    );
+  }
+
+  private countsOf(joints: readonly number[]): number[] {
+    const counts = clampsFor(this.problem, joints);
+    return this.kinds.map((kind) => counts[kind] ?? 0);
+  }
+
+  private pieceOf(parts: readonly number[]): Piece {
+    const sorted = [...parts].sort((x, y) => x - y);
+    const key = sorted.join(',');
+    const known = this.pieces.get(key);
+    if (known !== undefined) return known;
+    const inside = new Set(sorted);
+    const joints = this.problem.joints.flatMap(({ a, b }, i) => (inside.has(a) && inside.has(b) ? [i] : []));
+    const clamps = this.countsOf(joints);
+    const piece: Piece = {
+      id: this.pieces.size,
+      parts: sorted,
+      joints,
+      clamps,
+      splits: null,
+      complete: false,
+    };
+    this.pieces.set(key, piece);
+    return piece;
+  }
+
+  private partingsOf(piece: Piece): readonly Parting[] {
+    if (piece.splits !== null) return piece.splits;
+    const { splits, complete } = everySplit(this.problem, piece.parts, this.ways, this.mostSets);
+    piece.complete = complete;
+    piece.splits = splits
+      .flatMap(({ joints, halves }): Parting[] => {
+        if (shortOf(this.problem, joints).length > 0) return [];
+        const timing = this.timer([{ joints, children: [] }]);
+        // A closing that may be timed better leaves open what it rules out.
+        piece.complete &&= timing?.proven === true;
+        const usedShare = timing?.usedShare ?? Infinity;
+        if (usedShare > 1 + SHARE_EPS) return [];
+        const parting = { piece, joints, usedShare, clamps: this.countsOf(joints) };
+        return [
+          {
+            ...parting,
+            halves: halves.flatMap((half) => (half.length > 1 ? [this.pieceOf(half)] : [])),
+          },
+        ];
+      })
+      .sort((x, y) => x.usedShare - y.usedShare || compareLists(x.joints, y.joints));
+    return piece.splits;
+  }
+
+  /**
+   * The least share of its windows that the worst closing uses, whatever sessions come to; infinite where some set of
+   * parts cannot be put together at all. Taking the gentlest at every step spoils no later one, because what can be
+   * taken apart can be so without some of its parts, too.
+   * @returns with `complete` false where not every way of taking apart was looked at.
+   */
+  gentlest(parts?: readonly number[]): { readonly usedShare: number; readonly complete: boolean } {
+    let worst = 0;
+    let complete = true;
+    const open = parts === undefined ? this.whole() : [this.pieceOf(parts)];
+    for (const piece of open) {
+      const [first] = this.partingsOf(piece);
+      complete &&= piece.complete;
+      if (first === undefined) return { usedShare: Infinity, complete: piece.complete };
+      worst = Math.max(worst, first.usedShare);
+      open.push(...first.halves);
+    }
+    return { usedShare: worst, complete };
+  }
+
+  /**
+   * A way of taking all apart that keeps what is asked, with fewest sessions, then the gentlest of those found.
+   * @returns null where there is none; "gave-up" where some were left out and none of the others did.
+   */
+  find(asked: Asked, { width, effort }: Breadth): TakenApart | null | 'gave-up' {
+    const levels = this.problem.joints.map((): Map<string, Label[]> => new Map());
+    let best: Label | null = null;
+    let leftOut = false;
+    const put = (label: Label) => {
+      const joints = label.left.reduce((sum, piece) => sum + piece.joints.length, 0);
+      if (joints === 0) {
+        if (this.pinned && label.session + 1 < asked.sessions) return;
+        if (!this.holds(label, asked)) return;
+        if (best === null || isBetter(label, best)) best = label;
+        return;
+      }
+      const level = levels[joints - 1];
+      const key = label.left.map(({ id }) => id).join(',');
+      const others = level?.get(key) ?? [];
+      if (others.some((other) => this.dominates(other, label))) return;
+      level?.set(key, [...others.filter((other) => !this.dominates(label, other)), label]);
+    };
+    const start: Label = {
+      left: this.whole(),
+      session: 0,
+      clamps: this.kinds.map(() => 0),
+      usedShare: 0,
+      parting: null,
+      before: null,
+      filled: 0,
+    };
+    put(start);
+    for (let level = levels.pop(); level !== undefined; level = levels.pop()) {
+      const labels = [...level.values()].flat();
+      if (labels.length > width) labels.sort(fillsLess);
+      let kept = 0;
+      for (const label of labels) {
+        if (kept >= width || effort.left <= 0) {
+          leftOut = true;
+          break;
+        }
+        if (!this.holds(label, asked)) continue;
+        kept += 1;
+        for (const next of this.next(label, asked)) {
+          effort.left -= 1;
+          put(next);
+        }
+      }
+    }
+    if (best === null)
+      return leftOut || !this.independent || this.pinned || !this.sawAll() ? 'gave-up' : null;
+    return this.read(best);
+  }
+
+  /** Whether every way of taking every piece apart was looked at. */
+  private sawAll(): boolean {
+    return [...this.pieces.values()].every(({ splits, complete }) => splits === null || complete);
+  }
+
+  private *next(label: Label, asked: Asked): Generator<Label, void> {
+    for (const piece of label.left) {
+      const others = label.left.filter((other) => other !== piece);
+      for (const parting of this.partingsOf(piece)) {
+        if (parting.usedShare > asked.usedShare) break;
+        const left = [...others, ...parting.halves].sort((x, y) => x.id - y.id);
+        const usedShare = Math.max(label.usedShare, parting.usedShare);
+        const made = (session: number, clamps: readonly number[]): Label | null => {
+          if (!this.mayBe(parting, session, asked)) return null;
+          const filled = this.filled(left, session, clamps);
+          if (Math.max(session + 1, Math.ceil(filled - 1e-9)) > asked.sessions) return null;
+          return { left, session, clamps, usedShare, parting, before: label, filled };
+        };
+        const clamps = this.tiedUp(label, parting);
+        const same = this.fits(clamps) ? made(label.session, clamps) : null;
+        if (same !== null) yield same;
+        // Another session is only worth opening where this one is full, somebody wants it, or windows may ask for it.
+        if (
+          (same === null || this.pinned || !this.independent) &&
+          label.before !== null &&
+          label.session + 1 < asked.sessions
+        ) {
+          const other = made(label.session + 1, parting.clamps);
+          if (other !== null) yield other;
+        }
+      }
+    }
+  }
+
+  private fits(clamps: readonly number[]): boolean {
+    return clamps.every((count, k) => count <= (this.there[k] ?? 0));
+  }
+
+  private tiedUp(label: Label, parting: Parting): readonly number[] {
+    if (this.independent) return label.clamps.map((count, k) => count + (parting.clamps[k] ?? 0));
+    return this.countsOf([...sessionPartings(label), parting].flatMap(({ joints }) => joints));
+  }
+
+  /** Whether one label on the same pieces makes another needless. */
+  private dominates(one: Label, other: Label): boolean {
+    if (one.session !== other.session) return this.independent && one.session < other.session;
+    if (!this.independent && one.usedShare > other.usedShare) return false;
+    return one.clamps.every((count, k) => count <= (other.clamps[k] ?? 0));
+  }
+
+  /** Pins count from the first session; the last of all that may be used is session 0 here. */
+  private mayBe({ joints }: Parting, session: number, asked: Asked): boolean {
+    if (!this.pinned) return true;
+    return joints.every((joint) => {
+      const pin = this.problem.pins[joint] ?? null;
+      return pin === null || asked.sessions - 1 - pin === session;
+    });
+  }
+
+  /** Sessions that this comes to, with a part of one for clamps in use: clamps of each kind have to go round. */
+  private filled(left: readonly Piece[], session: number, clamps: readonly number[]): number {
+    return clamps.reduce((most, count, k) => {
+      const there = this.there[k] ?? 0;
+      if (there <= 0) return most;
+      const still = this.independent ? left.reduce((sum, piece) => sum + (piece.clamps[k] ?? 0), 0) : 0;
+      return Math.max(most, session + (count + still) / there);
+    }, session);
+  }
+
+  /** Whether the session being filled keeps its windows where presses tie closings together. */
+  private holds(label: Label, asked: Asked): boolean {
+    if (this.independent || label.parting === null) return true;
+    const session = mergesOf(sessionPartings(label));
+    const last = session.find(({ joints }) => joints === label.parting?.joints);
+    const block = blocksOf(this.problem, session).find((list) => last !== undefined && list.includes(last));
+    return block === undefined || this.timer(block, asked.usedShare + SHARE_EPS) !== null;
+  }
+
+  private read(last: Label): TakenApart {
+    const sessions: Parting[][] = [];
+    for (let label: Label | null = last; label?.parting != null; label = label.before) {
+      (sessions[label.session] ??= []).push(label.parting);
+    }
+    const merges = sessions.reverse().map((partings) => mergesOf(partings.reverse()));
+    const shares = merges.flatMap((session) =>
+      blocksOf(this.problem, session).map((block) => this.timer(block)?.usedShare ?? Infinity),
+    );
+    return { sessions: merges, usedShare: Math.max(0, ...shares) };
+  }
+}
+
+/** Partings of the session that a label is filling, the last to close first. */
+function sessionPartings(label: Label): Parting[] {
+  const found: Parting[] = [];
+  for (let at: Label | null = label; at?.parting != null && at.session === label.session; at = at.before) {
+    found.push(at.parting);
+  }
+  return found.reverse();
+}
+
+/** Closings of one session, children first, out of partings with the last to close first. */
+function mergesOf(partings: readonly Parting[]): Merge[] {
+  const of = new Map<Piece, Merge>();
+  for (const { piece, joints, halves } of [...partings].reverse()) {
+    of.set(piece, { joints, children: halves.flatMap((half) => of.get(half) ?? []) });
+  }
+  return rootsOf([...of.values()]).flatMap(inOrder);
+}
+
+const fillsLess = (x: Label, y: Label): number => x.filled - y.filled || x.usedShare - y.usedShare;
+
+function isBetter(one: Label, other: Label): boolean {
+  return one.session !== other.session ? one.session < other.session : one.usedShare < other.usedShare;
+}
+
+function compareLists(one: readonly number[], other: readonly number[]): number {
+  for (let i = 0; i < Math.min(one.length, other.length); i += 1) {
+    const gap = (one[i] ?? 0) - (other[i] ?? 0);
+    if (gap !== 0) return gap;
+  }
+  return one.length - other.length;
+}
