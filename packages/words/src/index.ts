@@ -11,7 +11,9 @@ export {
   inSentence,
 } from './catalogue';
 export { ASPECT_NAMES, againstWords, figureAlone, figureWords } from './figures';
+export { cautionWords } from './cautions';
 export { CAUSE_WORDS, LOOK_QUESTIONS, SIGN_WORDS, SYMPTOM_WORDS } from './diagnosis';
+export { fullSizeHow, fullSizeName, MACHINE_CAUTION, shapeLabelWords } from './full-size';
 export { loreWords, WORK_WORDS } from './learning';
 export { choiceWords } from './choice-words';
 export { LOOK_WORDS, placeWords, RECHECK_FINDING_WORDS, RECHECK_NAMES, stretchWords } from './afterwards';

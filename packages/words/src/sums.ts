@@ -33,5 +33,6 @@ export const SUM_FINDINGS: Words<SumValues> = {
   'window-too-short': ({ usedShare }) =>
     `Takes ${Math.round(100 * usedShare)} % of what the glue gives, even by itself.`,
   'hands-on-not-proven': () => 'Fewest sessions and most room are proven; the least hands-on time is not.',
+  'impossible-not-proven': () => 'No way was found, but not every way was looked at.',
   'pins-contradict': () => 'Joints are pinned to sessions that cannot follow one another.',
 };

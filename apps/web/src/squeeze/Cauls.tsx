@@ -40,11 +40,8 @@ export function Cauls({ row }: { readonly row: RowPlan }) {
         </Alert>
       ))}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>
-        <Button component={RouterLink} to={`/builds/${id}/print/caul`}>
-          Template of the crown, full size
-        </Button>
-        <Button component={RouterLink} to={`/builds/${id}/print/strip`}>
-          Clamp strip, full size
+        <Button component={RouterLink} to={`/builds/${id}/paper`}>
+          Crown and clamp strip, full size
         </Button>
       </Box>
     </Section>

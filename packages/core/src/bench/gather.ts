@@ -17,7 +17,7 @@ import {
  * are clamps two more stand open unassigned, because one always turns out wrong.
  */
 export function gatherList(whole: Plan, session: number | null = null): Finding[] {
-  const plan = session === null ? whole : narrowedTo(whole, session);
+  const plan = session === null ? whole : planOfSession(whole, session);
   const { build, totals, facts, joints, row } = plan;
   const [lengthMm, widthMm] = [facts.toMm[0] - facts.fromMm[0], facts.toMm[1] - facts.fromMm[1]];
   const methods = [
@@ -47,7 +47,7 @@ export function gatherList(whole: Plan, session: number | null = null): Finding[
 }
 
 /** A plan with the joints of one of its sessions alone, and what presses them. */
-function narrowedTo(plan: Plan, session: number): Plan {
+export function planOfSession(plan: Plan, session: number): Plan {
   const ordered = plan.order?.sessions[session];
   if (ordered === undefined || plan.order?.sessions.length === 1) return plan;
   const presses = ({ pull }: PlannedPull) => pull.joints.some((joint) => ordered.joints.includes(joint));

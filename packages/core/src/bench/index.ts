@@ -30,7 +30,7 @@ export { type Answer, answersTo, type Mishap, MISHAPS } from './mishaps';
 export { positionOf, type RunPosition, waitsUntilMs } from './position';
 export { type BeforeLong, beforeLong } from './before-long';
 export { promiseOf } from './promise';
-export { gatherList } from './gather';
+export { gatherList, planOfSession } from './gather';
 export { preflight } from './preflight';
 export { readinessOf } from './readiness';
 export {

@@ -23,5 +23,6 @@ export {
   type PressureBand,
   type PressureStep,
 } from './panel-marks';
+export type { FigureLabel, FigurePath } from './figures/figure';
 export { type Figure, type FigureInk, figureOf } from './figures';
 export { assemblyFigure, drawingOf } from './lowered';

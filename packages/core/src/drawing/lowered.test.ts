@@ -53,10 +53,14 @@ describe('assemblyFigure', () => {
 
 describe('drawingOf', () => {
   it.each(plans.map((plan) => [plan.build.template, plan] as const))('draws %s', (_, plan) => {
+    const settled = settlePlan(plan);
+    const { labels, enlarged } = drawingOf(settled);
     const straight = plan.row !== null && !plan.row.panel.outlined;
-    const { labels, enlarged } = drawingOf(settlePlan(plan));
+    const numbers = straight
+      ? panelMarks(plan.row).clamps.map(({ number }) => number)
+      : clampMarks(settled, 'slant').flatMap(({ strip, number }) => (strip ? [] : [number]));
     expect(enlarged).toBe(1);
-    expect(labels.filter(({ text }) => /^\d+$/.test(text)).length > 0).toBe(straight);
+    expect(labels.flatMap(({ value }) => value ?? [])).toEqual(numbers);
   });
 });
 

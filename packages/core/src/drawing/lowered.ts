@@ -2,7 +2,16 @@ import type { Vec2 } from '../solids';
 import { cornersOf, type Plan } from '../plan';
 import { type AssemblyMarks, assemblyMarks } from './assembly-marks';
 import { clampMarks, type PlacedMark } from './clamp-marks';
-import { box, type Figure, type FigureInk, type FigurePath, line, outline, word } from './figures/figure';
+import {
+  box,
+  type Figure,
+  type FigureInk,
+  type FigureLabel,
+  type FigurePath,
+  line,
+  outline,
+  word,
+} from './figures/figure';
 import { type PanelMarks, panelMarks } from './panel-marks';
 
 /** What stands out in a drawing: joints by their place in the plan, parts by id, a clamp by its number. */
@@ -50,7 +59,7 @@ export function assemblyFigure(
     ],
     labels: [
       ...(whole ? parts.map(({ at: [x, y], label }) => word([x, -y], 'right', label)) : []),
-      ...(whole ? [] : shown.map(({ at: [x, y], number }) => word([x, -y], 'above', String(number)))),
+      ...shown.filter(({ strip }) => !strip).map(({ at: [x, y], number }) => clampNumber([x, -y], number)),
     ],
     enlarged: 1,
   };
@@ -74,6 +83,12 @@ function clampPaths({ band, bars, metal, wood }: PlacedMark): FigurePath[] {
     ...(band.length > 0 ? [outline(flip(band), 'mark')] : []),
   ];
 }
+
+/** The number of a clamp, told from names by its value. */
+const clampNumber = (at: Vec2, number: number): FigureLabel => ({
+  ...word(at, 'above', String(number)),
+  value: number,
+});
 
 /** A panel from above as a figure to scale, mm: boards with their letters, lines, cauls, and every clamp with its number. */
 export function panelFigure({
@@ -121,7 +136,7 @@ export function panelFigure({
       ...boards.map(({ label, xMm, yMm, lengthMm, widthMm: wideMm }) =>
         word([xMm + lengthMm / 2, -yMm - wideMm / 2], 'right', label),
       ),
-      ...clamps.map(({ number, xMm }) => word([xMm, edgeMm], 'above', String(number))),
+      ...clamps.map(({ number, xMm }) => clampNumber([xMm, edgeMm], number)),
     ],
     enlarged: 1,
   };

@@ -21,5 +21,6 @@ export interface SumValues {
   'waits-in-a-circle': None;
   'window-too-short': { usedShare: number };
   'hands-on-not-proven': None;
+  'impossible-not-proven': None;
   'pins-contradict': None;
 }

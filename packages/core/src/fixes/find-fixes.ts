@@ -68,7 +68,15 @@ function candidatesFor(plan: Plan, shop: ShopDocument): Candidate[] {
 /** Joints above which a page does not wait for an arrangement that it did not ask for. */
 const MOST_JOINTS_UNASKED = 24;
 /** A first good arrangement, no proof. */
-const QUICK: SequenceEffort = { exactJoints: 0, marginSteps: 0, handsOnSteps: 0, rounds: 1, seed: 1 };
+const QUICK: SequenceEffort = {
+  exactJoints: 0,
+  marginSteps: 0,
+  handsOnSteps: 0,
+  width: 4,
+  rounds: 2,
+  proofSteps: 0,
+  mostSets: 300,
+};
 
 /** The sessions and order that a first look finds, where they are not what the plan goes by anyway. */
 function arrangedAnew(plan: Plan): Candidate[] {

@@ -29,6 +29,7 @@ export { slowestOf } from './joints/slowest';
 export { arrangements, withSessions } from './order/arrange-order';
 export type { Arranged } from './order/arranged';
 export { type Likelihood, likelihoodOf, USUAL_SCATTER, WINDOW_CV } from './order/likelihood';
+export { type FuseBar, fuseBars } from './order/fuse-bars';
 export { fuseOf, holdsFuse, type PlannedFuse } from './order/fuses';
 export { operationsOf } from './order/operations';
 export { paceOf } from './order/paces';
