@@ -1,4 +1,4 @@
-/** Which way imports may point: core ← validation, words ← server, cli, web; never sideways, never in circles. */
+/** Which way imports may point: core ← validation, words ← paper, archive ← server, cli, web; never sideways, never in circles. */
 module.exports = {
   forbidden: [
     {
@@ -24,6 +24,18 @@ module.exports = {
       severity: 'error',
       from: { path: '^packages/words/src', pathNot: '\\.test\\.ts$' },
       to: { path: '^(apps|packages/validation)/' },
+    },
+    {
+      name: 'paper-knows-only-core-and-words',
+      severity: 'error',
+      from: { path: '^packages/paper/src', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(apps|packages/(validation|store))/' },
+    },
+    {
+      name: 'archives-know-no-app-and-no-paper',
+      severity: 'error',
+      from: { path: '^packages/archive/src', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(apps|packages/paper)/' },
     },
     {
       name: 'apps-never-sideways',
@@ -63,7 +75,7 @@ module.exports = {
         path: '^packages/core/src/(formats|assembly|kinds|plan|verdicts)/',
         pathNot: '\\.test\\.ts$',
       },
-      to: { path: '^packages/core/src/(fixes|placing|drawing|bench|demo|calculations)/' },
+      to: { path: '^packages/core/src/(fixes|placing|drawing|full-size|bench|demo|calculations)/' },
     },
     {
       name: 'kinds-and-documents-know-no-plan',

@@ -24,6 +24,8 @@ const node = {
 };
 
 export default {
+  // A machine of two processors would otherwise leave one of them idle.
+  maxWorkers: '100%',
   testTimeout: 60_000,
   projects: [
     {
@@ -42,12 +44,16 @@ export default {
       testEnvironment: '<rootDir>/apps/web/test/jsdom-environment.cjs',
       testMatch: ['<rootDir>/apps/web/**/*.test.{ts,tsx}'],
       setupFilesAfterEnv: ['<rootDir>/apps/web/test/setup.cjs'],
-      // nanoid, which the calendar writer stands on, and the hook for shortcuts ship ES modules only.
-      transform: { ...shared.transform, 'node_modules/(nanoid|react-hotkeys-hook)/.+\\.js$': swc(false) },
-      transformIgnorePatterns: ['node_modules/(?!(nanoid|react-hotkeys-hook)/)'],
+      // nanoid, which the calendar writer stands on, and the hook for shortcuts and the drawing in space ship ES modules only.
+      transform: {
+        ...shared.transform,
+        'node_modules/(nanoid|react-hotkeys-hook|three)/.+\\.js$': swc(false),
+      },
+      transformIgnorePatterns: ['node_modules/(?!(nanoid|react-hotkeys-hook|three)/)'],
       moduleNameMapper: {
         '^@fontsource.*$': '<rootDir>/apps/web/test/nothing.cjs',
         '\\.css$': '<rootDir>/apps/web/test/nothing.cjs',
+        '^three$': '<rootDir>/node_modules/three/build/three.module.js',
         '/workers$': '<rootDir>/apps/web/test/workers.ts',
       },
     },

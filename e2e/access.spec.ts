@@ -12,7 +12,7 @@ const VIEWS: readonly (readonly [path: string, ready: string | RegExp])[] = [
   ['/builds/dressing-mirror/fit', 'What holds the mitres'],
   ['/builds/costume-trunk/glue', 'Spreading'],
   ['/builds/costume-trunk/squeeze', 'Bringing it together'],
-  ['/builds/stage-floor/print/caul', 'height of the crown'],
+  ['/builds/stage-floor/paper', 'Crown of the cauls, 4 alike, full size'],
   ['/builds/scenery-flats/order', 'One session: 6 joints'],
   ['/builds/stage-floor/fit', 'Dry fit'],
   ['/builds/stage-floor/glue', 'Which glue'],

@@ -8,7 +8,7 @@ test('sessions and order are worked out, moved by hand, pinned and taken back', 
   await page.goto(`${app.url}/builds/lantern/order`);
   await expect(page.getByRole('region', { name: 'One session: 6 joints' })).toBeVisible();
   await page.getByRole('button', { name: 'Work out sessions and order' }).click();
-  await expect(page.getByRole('button', { name: /^Back to / })).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('button', { name: /^Back to / })).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText(/% likely/)).toBeVisible();
   await expect(page.getByText(/^One session[:.] ?(proven|There may)/)).toBeVisible();
 

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { choose, expect, prefer, retype, test, verdict } from './fixtures';
 
 test.beforeEach(({ page }) => prefer(page, {}));
@@ -45,16 +46,21 @@ test('a rack that falls short is told what to borrow, make or do instead', async
   await expect(page.getByText(/^Borrow \d T-bar sash clamps, 5\.4 kN each, that open 615 mm/)).toBeVisible();
 });
 
-test('cauls have a crown and a template that is 100 mm long where it says so', async ({ page, app }) => {
+test('cauls have a crown and a template as large as it says', async ({ page, app }) => {
   await page.goto(`${app.url}/builds/stage-floor/squeeze`);
   const cauls = page.getByRole('region', { name: 'Cauls' });
   await expect(cauls.getByText(/2 pairs at .* white ash, 40 × 50 mm, 680 mm long/)).toBeVisible();
-  await cauls.getByRole('link', { name: /Template of the crown/ }).click();
-  const sheet = page.getByRole('group', { name: 'Crown of a caul, sheet 1 of 3' }).locator('svg');
-  const box = await sheet.boundingBox();
-  // A CSS millimetre is 96/25.4 px.
-  expect(box?.width).toBeCloseTo((240 * 96) / 25.4, 0);
-  await expect(page.getByRole('table', { name: 'What to plane away' })).toBeVisible();
+  await cauls.getByRole('link', { name: 'Crown and clamp strip, full size' }).click();
+  const crown = page.getByRole('region', { name: 'Crown of the cauls, 4 alike, full size' });
+  await expect(crown.getByRole('img')).toBeVisible();
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    crown.getByRole('button', { name: /SVG$/ }).click(),
+  ]);
+  const svg = readFileSync(await saved.path(), 'utf8');
+  // A unit of the drawing is a millimetre: as wide as it says, five millimetres free on either side of 600.
+  const [, wide, , , across] = /width="([\d.]+)mm".*viewBox="([-\d.]+) ([-\d.]+) ([\d.]+) /.exec(svg) ?? [];
+  expect([Number(wide), Number(across)]).toEqual([610, 610]);
 });
 
 test('a light squeeze is refused for glue that fills no gaps, and told for one that does', async ({

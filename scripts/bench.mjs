@@ -1,6 +1,8 @@
 import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
+import { sample } from 'fast-check';
+import { tsImport } from 'tsx/esm/api';
 import { buildAll } from './lib/build.mjs';
 import { startBareServer } from './lib/bare-server.mjs';
 import { CHROMIUM } from './lib/chromium.mjs';
@@ -11,6 +13,7 @@ import { ensureChromium, ensurePackages } from './lib/setup.mjs';
 // npm run bench: what a person feels, each figure beside a baseline measured in the same run on the same machine.
 // npm run bench -- screen pressure: these only.
 
+const TEST_SUPPORT = '../packages/core/src/test-support';
 const EDITS = 40;
 /** An answer that takes longer is not coming. */
 const LONGEST_MS = 10_000;
@@ -310,6 +313,52 @@ async function measureSequence() {
     `20 parts, 30 joints: ${ms(half.took)}`,
     times(whole.took, half.took),
   );
+  await measureProofs();
+}
+
+/** Orders of tight assemblies over HTTP; baseline: an exact programme that goes through all states, in this process. */
+async function measureProofs() {
+  const { tightAssemblies } = await tsImport(`${TEST_SUPPORT}/random-assemblies.ts`, import.meta.url);
+  const { exactSequence } = await tsImport(`${TEST_SUPPORT}/exact-sequence.ts`, import.meta.url);
+  for (const [joints, target, compared] of [
+    [12, 'under 100 ms', 20],
+    [20, 'under 10 s', 0],
+  ]) {
+    const took = [];
+    const exact = [];
+    let proven = 0;
+    const inputs = sample(tightAssemblies({ least: joints, most: joints }), { seed: 3, numRuns: 200 })
+      .filter((input) => input.joints.length === joints)
+      .slice(0, 30);
+    for (const [i, input] of inputs.entries()) {
+      const startedAt = performance.now();
+      const { status } = await calculated('sequence', input);
+      took.push(performance.now() - startedAt);
+      // What can never be made is told, with the joints that hold each other, which is an answer too.
+      if (status !== 'best-found') proven += 1;
+      if (i >= compared) continue;
+      const exactAt = performance.now();
+      exactSequence(input);
+      exact.push(performance.now() - exactAt);
+    }
+    report(
+      `order of ${joints} joints, ${inputs.length} times: ${proven} proven`,
+      `${ms(median(took))}, 95 % ${ms(p95(took))}`,
+      target,
+      compared === 0 ? '' : `all states: ${ms(median(exact))}`,
+      compared === 0 ? '' : times(median(took), median(exact)),
+    );
+  }
+}
+
+async function calculated(name, input) {
+  const response = await fetch(`${server.url}/api/calc/${name}`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(input),
+  });
+  const answer = await response.json();
+  return answer.output ?? answer;
 }
 
 /** Pressure along the lines over HTTP; baseline: a dense Cholesky factor of 900 unknowns, in this process. */
@@ -403,13 +452,7 @@ async function sequenceOf(parts, joints) {
     marginShare: 0.1,
   };
   const startedAt = performance.now();
-  const response = await fetch(`${server.url}/api/calc/sequence`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(input),
-  });
-  const answer = await response.json();
-  const { sessions, leastSessions } = answer.output ?? answer;
+  const { sessions, leastSessions } = await calculated('sequence', input);
   return { took: performance.now() - startedAt, sessions: sessions.length, leastSessions };
 }
 

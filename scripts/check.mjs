@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { stripVTControlCharacters } from 'node:util';
 import { run, tool } from './lib/run.mjs';
-import { ensureChromium, ensurePackages } from './lib/setup.mjs';
+import { ensureChromium, ensurePackages, ensurePoppler } from './lib/setup.mjs';
 
 // npm run check: everything. npm run check:fast: all but the build and the browser.
 // Closes with "N passed, N failed": unit, HTTP and browser tests plus one for each static check.
@@ -74,6 +74,7 @@ const browserFaults = (suites) =>
 ensurePackages();
 // Before anything slow: whoever has to install something should hear of it at once.
 const chromium = fast ? '' : ensureChromium();
+ensurePoppler();
 single('types', tool('tsc'), ['-p', 'tsconfig.json']);
 single('formatting', tool('prettier'), ['--check', '--log-level', 'warn', '.']);
 single('lint', 'npm', ['run', '--silent', 'lint']);

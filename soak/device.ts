@@ -73,21 +73,31 @@ const noStorage = { getItem: () => null, setItem: () => undefined };
 
 async function modules() {
   // Only once the browser around them stands.
-  const [{ makeStore }, sync, runs, { benchKit }, { startCourier }, { wakeRetries }, { keptInBrowser }] =
-    await Promise.all([
-      import('../apps/web/src/app/store'),
-      import('../apps/web/src/documents/sync'),
-      import('../apps/web/src/bench/run-sync'),
-      import('../apps/web/src/bench/bench-kit'),
-      import('../apps/web/src/keeping/courier'),
-      import('../apps/web/src/keeping/retry'),
-      import('../apps/web/src/keeping/kept'),
-    ]);
-  return { makeStore, sync, runs, benchKit, startCourier, wakeRetries, keptInBrowser };
+  const [
+    { makeStore },
+    sync,
+    runs,
+    { beginRun },
+    { benchKit },
+    { startCourier },
+    { wakeRetries },
+    { keptInBrowser },
+  ] = await Promise.all([
+    import('../apps/web/src/app/store'),
+    import('../apps/web/src/documents/sync'),
+    import('../apps/web/src/bench/run-sync'),
+    import('../apps/web/src/bench/begin-run'),
+    import('../apps/web/src/bench/bench-kit'),
+    import('../apps/web/src/keeping/courier'),
+    import('../apps/web/src/keeping/retry'),
+    import('../apps/web/src/keeping/kept'),
+  ]);
+  return { makeStore, sync, runs, beginRun, benchKit, startCourier, wakeRetries, keptInBrowser };
 }
 
 async function device() {
-  const { makeStore, sync, runs, benchKit, startCourier, wakeRetries, keptInBrowser } = await modules();
+  const { makeStore, sync, runs, beginRun, benchKit, startCourier, wakeRetries, keptInBrowser } =
+    await modules();
   const plan = planBuild(stageFloor(DEMO_SHOP), DEMO_SHOP);
   const kit = benchKit(plan);
   const load = (): Page => ({ store: makeStore(noStorage), alive: true });
@@ -145,7 +155,7 @@ async function device() {
       );
     },
     begin: (build: string): string =>
-      here((store) => store.dispatch(runs.beginRun({ id: build, revision: null }, plan, kit, 0))),
+      here((store) => store.dispatch(beginRun({ id: build, revision: null }, plan, kit, 0))),
     follow: (run: string) =>
       here((store) => store.dispatch(runs.openRun(run))).then(
         () => true,

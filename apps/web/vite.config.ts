@@ -1,20 +1,10 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { CHUNKS } from './chunks.ts';
 
 /** Where `npm run dev` keeps its server. */
 const DEV_API = process.env.LEAN_CLASP_DEV_API ?? 'http://127.0.0.1:4620';
-
-/** Loaded by one screen or one part of it only: a chunk of their own. */
-const SELDOM =
-  /node_modules\/(recharts|d3-|victory-|es-toolkit|@dnd-kit|decimal|immer-|react-zoom|papaparse)/;
-
-/** What every plan and its figures are shown with. */
-const PLAN = /packages\/core\/|src\/(words|quantities|verdicts|drawing|parts)\//;
-
-/** What only assemblies are laid out, measured and named with: not for the start page or a panel. */
-const KINDS =
-  /polygon-clipping|robust-predicates|splaytree|core\/src\/(kinds|solids|sequence\/ways-out|assembly\/(derive|joint-facts|reinforcement|reference-marks)|drawing\/(assembly-marks|apart|painters-order|faceted-parts)|templates\/assembly)|src\/words\/kinds|web\/src\/assembly/;
 
 export default defineConfig({
   // The compiler remembers what it can, so that an edit draws again only what it changes.
@@ -60,29 +50,6 @@ export default defineConfig({
     target: 'es2022',
     sourcemap: false,
     chunkSizeWarningLimit: 1200,
-    rolldownOptions: {
-      output: {
-        // Few and large beats many and small: the packages every screen stands on, and what every plan needs.
-        codeSplitting: {
-          groups: [
-            // The frame has these already; without a chunk of their own they would ride with what needs them next.
-            { name: 'frame', priority: 4, test: /@mui\/material\/(Alert|Button|IconButton)\// },
-            {
-              name: 'packages',
-              priority: 3,
-              test: (id) => id.includes('node_modules') && !SELDOM.test(id) && !KINDS.test(id),
-              minShareCount: 2,
-            },
-            {
-              name: 'plan',
-              priority: 2,
-              test: (id) => PLAN.test(id) && !KINDS.test(id),
-              minShareCount: 2,
-            },
-            { name: 'kinds', priority: 1, test: KINDS, minShareCount: 2 },
-          ],
-        },
-      },
-    },
+    rolldownOptions: { output: { codeSplitting: { groups: [...CHUNKS] } } },
   },
 });

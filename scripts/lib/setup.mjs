@@ -48,6 +48,11 @@ export function ensureChromium() {
   return found() ?? giveUp('No Chromium at /usr/bin/chromium. Set CHROMIUM_PATH to one.');
 }
 
+/** Poppler, by which the tests read PDF files that we wrote. */
+export function ensurePoppler() {
+  if (!exists('pdftotext')) ensureDebian(['poppler-utils'], 'to read PDF files in tests');
+}
+
 function ensureDebian(packages, why) {
   const install = ['-o', 'DPkg::Lock::Timeout=500', 'install', '-y', '--no-install-recommends', ...packages];
   const byHand = `apt-get update && apt-get install -y --no-install-recommends ${packages.join(' ')}`;

@@ -1,8 +1,8 @@
-import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { DEMO_SHOP } from '@lean-clasp/core/demo';
-import { openDatabase, passphraseStore } from '@lean-clasp/store';
+import { documentStore, openDatabase, passphraseStore, prepareFolder } from '@lean-clasp/store';
 import { main } from './main';
 
 async function run(args: readonly string[], input = '') {
@@ -161,6 +161,65 @@ describe('lean-clasp plan', () => {
     const { code, out, err } = await run(['plan'], '{"template":"edge-panel","answers":{"boards":1}}');
     expect([code, out]).toEqual([2, '']);
     expect(JSON.parse(err)).toMatchObject({ error: { field: 'answers.boards' } });
+  });
+});
+
+describe('lean-clasp check', () => {
+  const frame = JSON.stringify({ template: 'tenon-frame', answers: {}, shop: DEMO_SHOP });
+
+  it('says whether a plan holds in four lines, and exits 1 where it does not', async () => {
+    const good = await run(['check'], frame);
+    expect(good.out.split('\n')).toHaveLength(4);
+    expect(good.code).toBe(good.out.includes(': fails') ? 1 : 0);
+    const cold = { ...DEMO_SHOP, climate: { tempC: 1, rhPct: 60 } };
+    const bad = await run(
+      ['check', '--json'],
+      JSON.stringify({ template: 'tenon-frame', answers: {}, shop: cold }),
+    );
+    expect(bad.code).toBe(1);
+    expect((JSON.parse(bad.out) as { state: string }[])[0]?.state).toBe('fails');
+  });
+
+  it('refuses units that there are not', async () => {
+    const { code, err } = await run(['check', '--units', 'cubits'], frame);
+    expect([code, err]).toEqual([2, expect.stringContaining('metric or imperial')]);
+  });
+});
+
+describe('lean-clasp sheet, templates, export and import', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'lean-clasp-cli-files-'));
+  afterAll(() => rmSync(folder, { recursive: true, force: true }));
+  const bend = JSON.stringify({ template: 'bent-lamination', answers: {}, shop: DEMO_SHOP });
+
+  it('write what they say they wrote', async () => {
+    const to = join(folder, 'sheet.pdf');
+    expect(await run(['sheet', '--to', to, '--paper', 'letter'], bend)).toMatchObject({ code: 0, out: to });
+    expect(readFileSync(to).subarray(0, 5).toString()).toBe('%PDF-');
+    expect((await run(['templates'], bend)).out).toContain('bend-form: Form');
+    const made = await run(['templates', '--to', join(folder, 'made'), '--format', 'dxf'], bend);
+    for (const path of made.out.split('\n')) expect(readFileSync(path, 'utf8')).toContain('AcDbEntity');
+    expect((await run(['sheet'], bend)).code).toBe(2);
+  });
+
+  it('carry a shop from one folder to another', async () => {
+    const [from, to] = [join(folder, 'from'), join(folder, 'to')];
+    const zip = join(folder, 'all.zip');
+    prepareFolder(from);
+    const db = await openDatabase(from);
+    const shops = documentStore<object>(db, {
+      kind: 'shop',
+      check: (body) => body as object,
+      now: Date.now,
+      version: null,
+    });
+    await shops.create('shop', DEMO_SHOP);
+    await db.destroy();
+    expect(await run(['export', '--data', from, '--to', zip])).toMatchObject({ code: 0, out: zip });
+    const looked = await run(['import', zip, '--data', to, '--look']);
+    expect(JSON.parse(looked.out)).toMatchObject({ shop: 'replaced', builds: { fresh: 0 } });
+    await run(['import', zip, '--data', to]);
+    expect(JSON.parse((await run(['import', zip, '--data', to])).out)).toMatchObject({ shop: 'same' });
+    expect((await run(['import', join(folder, 'none.zip')])).code).toBe(2);
   });
 });
 

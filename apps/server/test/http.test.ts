@@ -1,3 +1,5 @@
+import { createValidator } from '@lean-clasp/validation';
+import type { TSchema } from '@sinclair/typebox';
 import type { RunDocument, ShopDocument } from '@lean-clasp/core/formats';
 import type { LoggedEdit } from '@lean-clasp/store';
 import request from 'supertest';
@@ -110,6 +112,79 @@ describe('plans', () => {
       .send({ template: 'edge-panel', answers: { lengthMm: 40_000 } })
       .expect(422);
     expect(long.body).toMatchObject({ error: { field: 'answers.lengthMm' } });
+  });
+});
+
+describe('files of a plan', () => {
+  const ask = {
+    what: 'sheet',
+    format: 'pdf',
+    paper: 'a4',
+    units: 'metric',
+    session: null,
+    link: null,
+    today: null,
+    closesInMin: null,
+  };
+  const plan = { template: 'tenon-frame', answers: {} };
+
+  it('are made off the thread that answers, each of its own type', async () => {
+    const sheet = await api().post('/api/paper').send({ ask, plan }).buffer().expect(200);
+    expect(sheet.type).toBe('application/pdf');
+    expect((sheet.body as Buffer).subarray(0, 5).toString()).toBe('%PDF-');
+    const drawing = await api()
+      .post('/api/paper')
+      .send({ ask: { ...ask, what: 'drawing', format: 'svg' }, plan })
+      .expect(200);
+    expect(drawing.type).toBe('image/svg+xml');
+  });
+
+  it('are refused in words where there is no such file, or nothing is asked', async () => {
+    const wheel = { ...ask, what: 'full-size', item: 'wheel' };
+    const none = await api().post('/api/paper').send({ ask: wheel, plan }).expect(422);
+    expect(none.body).toMatchObject({ error: { field: 'item' } });
+    await api().post('/api/paper').send({ ask }).expect(422);
+    await api().post('/api/paper').send([]).expect(422);
+    await api().get('/api/paper').expect(405);
+  });
+});
+
+describe('schemas', () => {
+  it('of every document are published, and hold for what is served', async () => {
+    const published = await api().get('/api/schemas').expect(200);
+    const schemas = published.body as Record<string, TSchema>;
+    expect(Object.keys(schemas)).toEqual(['build', 'shop', 'run']);
+    const validator = createValidator();
+    const floor = (await api().get('/api/builds/stage-floor').expect(200)).body as { body: unknown };
+    const shop = (await api().get('/api/shops/shop').expect(200)).body as { body: unknown };
+    expect(() => validator.check(schemas.build as TSchema, floor.body)).not.toThrow();
+    expect(() => validator.check(schemas.shop as TSchema, shop.body)).not.toThrow();
+    expect(() => validator.check(schemas.build as TSchema, shop.body)).toThrow();
+  });
+});
+
+describe('everything as one file', () => {
+  it('is saved, looked at and read in again, to no change', async () => {
+    const saved = await api().get('/api/archive').responseType('blob').expect(200);
+    expect(saved.type).toBe('application/zip');
+    const send = (query: string) =>
+      api()
+        .post(`/api/archive${query}`)
+        .type('application/zip')
+        .send(saved.body as Buffer);
+    const looked = await send('?mode=replace&only=look').expect(200);
+    expect(looked.body).toMatchObject({
+      builds: { fresh: 0, changed: 0, binned: 0 },
+      runs: { fresh: 0 },
+      shop: 'same',
+      faults: [],
+    });
+    expect((looked.body as { builds: { same: number } }).builds.same).toBeGreaterThan(20);
+    await send('').expect(200);
+    await send('?mode=guess').expect(422);
+    await api().post('/api/archive').type('application/zip').send(Buffer.from('no zip')).expect(422);
+    await api().post('/api/archive').send({}).expect(415);
+    await api().put('/api/archive').expect(405);
   });
 });
 

@@ -53,6 +53,9 @@ export const buildServer = (
 const json = (body: unknown, status = 200) =>
   new Response(JSON.stringify(body), { status, headers: { 'content-type': 'application/json' } });
 
+/** Files that are sent are not looked into. */
+const isJson = (request: Request): boolean => request.headers.get('content-type')?.includes('json') ?? false;
+
 /** Where the router stands. */
 function Where() {
   return <output data-testid="where">{useLocation().pathname}</output>;
@@ -92,7 +95,7 @@ export function renderPage(
       method: request.method,
       path: new URL(request.url).pathname,
       query: new URL(request.url).searchParams,
-      body: text === '' ? null : (JSON.parse(text) as unknown),
+      body: text === '' || !isJson(request) ? null : (JSON.parse(text) as unknown),
     };
     asked.push(one);
     if (silent) return new Promise<Response>(() => undefined);

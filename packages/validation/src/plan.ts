@@ -2,9 +2,15 @@ import type { Finding } from '@lean-clasp/core/findings';
 import { gatherList } from '@lean-clasp/core/bench';
 import { drawingOf, type Figure } from '@lean-clasp/core/drawing';
 import { findFixes, type Fix } from '@lean-clasp/core/fixes';
-import { BuildDocumentSchema, ShopDocumentSchema } from '@lean-clasp/core/formats';
+import {
+  type BuildDocument,
+  BuildDocumentSchema,
+  type ShopDocument,
+  ShopDocumentSchema,
+} from '@lean-clasp/core/formats';
 import { panelPressure } from '@lean-clasp/core/mechanics';
 import {
+  type Plan,
   planAnswer,
   type PlanAnswer,
   planBuild,
@@ -39,14 +45,32 @@ export interface PlanReply extends PlanAnswer {
   readonly drawing: Figure;
 }
 
+/** A build and a shop that unchecked input asks to be planned. */
+function checkedQuestion(
+  input: unknown,
+  validator: Validator,
+): { readonly build: BuildDocument; readonly shop: ShopDocument } {
+  const question = planQuestion(validator.check(PlanInputSchema, input));
+  const shop = validator.check(ShopDocumentSchema, question.shop);
+  const build = validator.check(BuildDocumentSchema, question.build);
+  return { build, shop };
+}
+
+/**
+ * The settled plan that unchecked input asks for.
+ * @throws InputError for input that the schemas, the kind or the models refuse.
+ */
+export function askedPlan(input: unknown, validator: Validator = createValidator()): Plan {
+  const { build, shop } = checkedQuestion(input, validator);
+  return settlePlan(planBuild(build, shop));
+}
+
 /**
  * Plans what unchecked input asks for, clamps in their places and fixes pressed for real.
  * @throws InputError for input that the schemas, the kind or the models refuse.
  */
 export function planReply(input: unknown, validator: Validator = createValidator()): PlanReply {
-  const question = planQuestion(validator.check(PlanInputSchema, input));
-  const shop = validator.check(ShopDocumentSchema, question.shop);
-  const build = validator.check(BuildDocumentSchema, question.build);
+  const { build, shop } = checkedQuestion(input, validator);
   const estimate = planBuild(build, shop);
   const plan = settlePlan(estimate);
   const fixes = findFixes(estimate, shop, panelPressure);

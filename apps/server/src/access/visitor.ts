@@ -74,6 +74,18 @@ export const ownerChanges = letting(
     ),
 );
 
+/** Lets only the owner through, also to read. */
+export const requireOwner = letting(
+  ({ role }) => role === 'owner',
+  () =>
+    httpError(
+      403,
+      'role',
+      'This device came in for the bench: what holds everything is for the owner.',
+      'reading plans one by one, and runs',
+    ),
+);
+
 /** Lets through what is done at the machine itself. */
 export const onlyHere = letting(
   ({ here }) => here,

@@ -14,6 +14,7 @@ import { accessRoutes, type NetworkState } from '../access/access-routes';
 import { limited } from '../access/limited';
 import { fromNetwork, nameVisitor, ownerChanges, requireSignedIn } from '../access/visitor';
 import type { AirWatch } from '../air/air-watch';
+import { archiveRoutes } from './archive-routes';
 import { binRoutes } from './bin-routes';
 import { buildRoutes } from './build-routes';
 import { calcRoutes } from './calc-routes';
@@ -123,8 +124,9 @@ export function createApp(deps: AppDeps): Express {
     ),
     whileThere(deps.database),
   );
-  // Pictures are no JSON, and larger.
+  // Pictures and archives are no JSON, and larger.
   app.use('/api/runs', pictureRoutes(deps.runs, deps.pictures));
+  app.use('/api/archive', archiveRoutes({ shopId: SHOP_ID, ...deps }, deps));
   app.use(
     '/api',
     express.json({ limit: BODY_LIMIT, strict: false, type: () => true, verify: refuseDeep }),

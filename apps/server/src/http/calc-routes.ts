@@ -1,5 +1,6 @@
 import { listAdhesives } from '@lean-clasp/core/adhesives';
 import { listClampKinds } from '@lean-clasp/core/clamps';
+import { BuildDocumentSchema, RunDocumentSchema, ShopDocumentSchema } from '@lean-clasp/core/formats';
 import { listSpecies } from '@lean-clasp/core/materials';
 import { listSpreadMethods } from '@lean-clasp/core/spread';
 import type { Calculator } from '@lean-clasp/validation';
@@ -8,13 +9,22 @@ import { onlyMethods } from './errors';
 import type { Task } from '../work/task';
 import type { WorkPool } from '../work/pool';
 
-/** Named calculations, whole plans, and the catalogues whose coefficients they use. */
+/** Tells a worker when whoever asked has left. */
+function whenGone(response: Response): AbortSignal {
+  const gone = new AbortController();
+  response.on('close', () => gone.abort());
+  return gone.signal;
+}
+
+/** What is asked and the plan that it is asked of; each is checked by whoever makes the file. */
+const bodyOf = (body: unknown): { readonly ask?: unknown; readonly plan?: unknown } =>
+  typeof body === 'object' && body !== null ? body : {};
+
+/** Named calculations, whole plans, files of plans, the catalogues whose coefficients they use, and the schemas of documents. */
 export function calcRoutes(calculator: Calculator, pool: WorkPool): Router {
   const router = Router();
   const answer = async (task: Task, response: Response) => {
-    const gone = new AbortController();
-    response.on('close', () => gone.abort());
-    const json = await pool.run(task, gone.signal);
+    const json = await pool.run(task, whenGone(response));
     response.type('json').send(json);
   };
 
@@ -30,6 +40,12 @@ export function calcRoutes(calculator: Calculator, pool: WorkPool): Router {
     await answer({ kind: 'plan', input: request.body as unknown }, response);
   });
 
+  router.post('/paper', async (request, response) => {
+    const { ask, plan } = bodyOf(request.body);
+    const file = await pool.file({ kind: 'paper', ask, input: plan }, whenGone(response));
+    response.type(file.type).send(Buffer.from(file.bytes));
+  });
+
   router.get('/catalogue', (_request, response) => {
     response.json({
       species: listSpecies(),
@@ -39,10 +55,16 @@ export function calcRoutes(calculator: Calculator, pool: WorkPool): Router {
     });
   });
 
+  router.get('/schemas', (_request, response) => {
+    response.json({ build: BuildDocumentSchema, shop: ShopDocumentSchema, run: RunDocumentSchema });
+  });
+
   router.all('/calc', onlyMethods('GET'));
   router.all('/calc/:name', onlyMethods('POST'));
   router.all('/plan', onlyMethods('POST'));
+  router.all('/paper', onlyMethods('POST'));
   router.all('/catalogue', onlyMethods('GET'));
+  router.all('/schemas', onlyMethods('GET'));
 
   return router;
 }

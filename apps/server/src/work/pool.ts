@@ -1,4 +1,5 @@
 import { availableParallelism } from 'node:os';
+import type { PaperFile } from '@lean-clasp/paper';
 import { Piscina } from 'piscina';
 import { HttpError, httpError } from '../http/errors';
 import type { Task, TaskOutcome } from './task';
@@ -12,6 +13,8 @@ export interface WorkPool {
    * @throws HttpError 422 for input that is refused or takes more time or memory than there is, 503 when too many wait.
    */
   readonly run: (task: Task, gone: AbortSignal) => Promise<string>;
+  /** Makes a file, likewise. */
+  readonly file: (task: Extract<Task, { kind: 'paper' }>, gone: AbortSignal) => Promise<PaperFile>;
   readonly close: () => Promise<void>;
 }
 
@@ -21,8 +24,13 @@ export interface WorkerProgram {
   readonly execArgv?: readonly string[];
 }
 
-/** A calculation answers or is refused within this, a whole plan with all of its fixes within that, ms. */
-const LIMITS_MS: Readonly<Record<Task['kind'], number>> = { calc: 4200, plan: 20_000, warm: 60_000 };
+/** A calculation answers or is refused within this, a whole plan with all of its fixes, or a file of it, within those, ms. */
+const LIMITS_MS: Readonly<Record<Task['kind'], number>> = {
+  calc: 4200,
+  plan: 20_000,
+  paper: 30_000,
+  warm: 60_000,
+};
 /** Memory of one worker, MB. */
 const MOST_MB = 768;
 /** Questions that may wait for a worker. */
@@ -45,17 +53,27 @@ export function workPool({ file, execArgv = [] }: WorkerProgram): WorkPool {
     () => undefined,
     () => undefined,
   );
+  const outcomeOf = async (task: Task, gone: AbortSignal): Promise<TaskOutcome> => {
+    await warm;
+    const late = AbortSignal.timeout(LIMITS_MS[task.kind]);
+    try {
+      const outcome = await pool.run(task, { signal: AbortSignal.any([gone, late]) });
+      if (outcome.kind !== 'refused') return outcome;
+      throw new HttpError(422, { ...outcome.body });
+    } catch (error) {
+      throw late.aborted ? tooLong(LIMITS_MS[task.kind]) : (refusalOf(error) ?? error);
+    }
+  };
   return {
     run: async (task, gone) => {
-      await warm;
-      const late = AbortSignal.timeout(LIMITS_MS[task.kind]);
-      try {
-        const outcome = await pool.run(task, { signal: AbortSignal.any([gone, late]) });
-        if (outcome.kind === 'answer') return outcome.json;
-        throw new HttpError(422, { ...outcome.body });
-      } catch (error) {
-        throw late.aborted ? tooLong(LIMITS_MS[task.kind]) : (refusalOf(error) ?? error);
-      }
+      const outcome = await outcomeOf(task, gone);
+      if (outcome.kind !== 'answer') throw new Error(`${task.kind} was not answered in JSON`);
+      return outcome.json;
+    },
+    file: async (task, gone) => {
+      const outcome = await outcomeOf(task, gone);
+      if (outcome.kind !== 'file') throw new Error('no file was made');
+      return outcome.file;
     },
     close: () => pool.destroy(),
   };

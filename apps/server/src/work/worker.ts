@@ -1,5 +1,6 @@
 import { InputError } from '@lean-clasp/core/basics';
-import { createCalculator, createValidator, errorBody, planReply } from '@lean-clasp/validation';
+import { type PaperFile, PaperAskSchema, paperOf } from '@lean-clasp/paper';
+import { askedPlan, createCalculator, createValidator, errorBody, planReply } from '@lean-clasp/validation';
 import { formatFor, saidPlan } from '@lean-clasp/words';
 import type { Task, TaskOutcome } from './task';
 
@@ -7,8 +8,9 @@ const validator = createValidator();
 const calculator = createCalculator(validator);
 
 /** Works one task out, off the thread that answers; what comes back is ready to be sent. */
-export default function work(task: Task): TaskOutcome {
+export default async function work(task: Task): Promise<TaskOutcome> {
   try {
+    if (task.kind === 'paper') return { kind: 'file', file: await fileFor(task) };
     return { kind: 'answer', json: JSON.stringify(answerTo(task), finite) };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
@@ -16,7 +18,11 @@ export default function work(task: Task): TaskOutcome {
   }
 }
 
-function answerTo(task: Task): unknown {
+function fileFor({ ask, input }: Extract<Task, { kind: 'paper' }>): Promise<PaperFile> {
+  return paperOf(askedPlan(input, validator), validator.check(PaperAskSchema, ask));
+}
+
+function answerTo(task: Exclude<Task, { kind: 'paper' }>): unknown {
   switch (task.kind) {
     case 'calc':
       return calculator.run(task.name, task.input);

@@ -33,14 +33,30 @@ interface Ask {
 }
 
 /** Fetches JSON from our own server. */
-export async function requestJson<T>(path: string, { method = 'GET', body }: Ask = {}): Promise<T> {
+export async function requestJson<T>(path: string, ask: Ask = {}): Promise<T> {
+  const response = await answered(path, ask);
+  return (response.status === 204 ? undefined : await response.json()) as T;
+}
+
+/** Fetches a file that our own server makes. */
+export async function requestFile(path: string, ask: Ask): Promise<Blob> {
+  return (await answered(path, ask)).blob();
+}
+
+/** What goes along: a file as it is, all else as JSON. */
+function sent(body: unknown): RequestInit {
+  if (body === undefined) return {};
+  if (body instanceof Blob) return { headers: { 'content-type': body.type }, body };
+  return { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
+}
+
+/** An answer that is a success. */
+async function answered(path: string, { method = 'GET', body }: Ask): Promise<Response> {
   const response = await fetch(path, {
     method,
-    ...(body === undefined
-      ? {}
-      : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    ...sent(body),
   });
-  if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T;
+  if (response.ok) return response;
   noteRefusal(response.status);
   const answer: unknown = await response.json().catch(() => null);
   throw new ApiError(response.status, isErrorBody(answer) ? answer : plainError(response.status));

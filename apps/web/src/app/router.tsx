@@ -83,8 +83,8 @@ const placesOf = (store: AppStore): RouteObject[] => [
         lazy: screen(() => import('../workspace/WorkspacePage').then((m) => m.WorkspacePage)),
       },
       {
-        path: 'builds/:buildId/print/:what',
-        lazy: screen(() => import('../squeeze/PrintPage').then((m) => m.PrintPage)),
+        path: 'builds/:buildId/paper',
+        lazy: screen(() => import('../paper/PaperPage').then((m) => m.PaperPage)),
       },
       { path: 'shop', lazy: screen(() => import('../shop/ShopPage').then((m) => m.ShopPage)) },
       { path: 'logbook', lazy: screen(() => import('../logbook/LogbookPage').then((m) => m.LogbookPage)) },

@@ -7,7 +7,8 @@ import { makeStore } from '../app/store';
 import { startCourier } from '../keeping/courier';
 import { keptInBrowser } from '../keeping/kept';
 import { benchKit } from './bench-kit';
-import { beginRun, noteEvent, noteRecord, openRun } from './run-sync';
+import { beginRun } from './begin-run';
+import { noteEvent, noteRecord, openRun } from './run-sync';
 
 const PLAN = planBuild(stageFloor(DEMO_SHOP), DEMO_SHOP);
 const KIT = benchKit(PLAN);

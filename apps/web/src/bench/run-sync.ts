@@ -1,8 +1,5 @@
-import { promiseOf } from '@lean-clasp/core/bench';
-import type { RunDocument, RunEvent, RunHead, RunPromise, RunRecord } from '@lean-clasp/core/formats';
-import type { Plan } from '@lean-clasp/core/plan';
+import type { RunDocument, RunEvent, RunHead, RunRecord } from '@lean-clasp/core/formats';
 import { readRun } from '@lean-clasp/core/runs';
-import { nanoid } from '@reduxjs/toolkit';
 import { api } from '../api/api';
 import { ApiError, requestJson } from '../api/request';
 import type { AppThunk } from '../app/store';
@@ -11,7 +8,6 @@ import { keepBeside, readKept } from '../keeping/keep-beside';
 import type { KeptRun } from '../keeping/kept';
 import { runRefused } from '../keeping/keeping-slice';
 import { mayPass } from '../keeping/retry';
-import { whenNow } from '../lessons/when-now';
 import { SHOP_ID } from '../shop/shop-id';
 import type { BenchKit } from './bench-kit';
 import { runClock } from './run-clock';
@@ -20,33 +16,13 @@ import { eventNoted, eventsHeard, eventsTaken, runBegun, runJoined } from './run
 /** Words that are typed wait so long for the next letter before they are sent, ms. */
 const REST_MS = 700;
 
-/** Starts the clock: freezes what the plan promises and how it is to be run. Returns the run's id. */
-export function beginRun(
-  build: { readonly id: string; readonly revision: number | null },
-  plan: Plan,
-  kit: BenchKit,
-  session: number,
-  known: Partial<Pick<RunPromise, 'likely' | 'people'>> = {},
-): AppThunk<string> {
+/** Takes in a run whose clock has just been started here. */
+export function runStarted(head: RunHead, kit: BenchKit): AppThunk<void> {
   return (dispatch) => {
-    const head: RunHead = {
-      format: 'lean-clasp/run',
-      version: 2,
-      id: nanoid(),
-      buildId: build.id,
-      buildName: plan.build.name,
-      buildRevision: build.revision,
-      session,
-      piece: 0,
-      startedAtMs: runClock.now(),
-      script: kit.script,
-      promise: { ...promiseOf(plan, session, whenNow(plan.shop, runClock.now())), ...known },
-    };
     dispatch(runBegun({ run: { ...head, events: [] }, known: false, unsent: [] }));
     kits.set(head.id, kit);
     void dispatch(keepBeside((kept) => kept.keepRun({ head, kit })));
     void dispatch(send(head.id));
-    return head.id;
   };
 }
 

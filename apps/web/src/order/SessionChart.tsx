@@ -1,5 +1,7 @@
 import type { OperationKind } from '@lean-clasp/core/kinds';
 import {
+  type FuseBar as FuseTimes,
+  fuseBars,
   isLater,
   operationsOf,
   type OrderedSession,
@@ -15,7 +17,7 @@ import { useMemo, useState } from 'react';
 import type { Tokens } from '../app/tokens';
 import { isSelected, useSelection } from '../drawing/selection';
 import { useSize } from '../drawing/use-size';
-import { FuseBar, limitOf } from '../timeline/FuseBar';
+import { FuseBar } from '../timeline/FuseBar';
 import { laneName, Minutes } from '../timeline/Minutes';
 import { useFormat } from '../quantities/use-format';
 
@@ -90,7 +92,7 @@ export function SessionChart({
 }) {
   const [ref, { width }] = useSize({ width: 400, height: 200 });
   const { tokens } = useTheme().palette;
-  const fuses = useMemo(() => fusesOf(plan, session), [plan, session]);
+  const fuses = useMemo(() => fuseBars(plan, session).slice(0, MOST_FUSES), [plan, session]);
   const moves = useMemo(
     () => operationsOf(plan, session).filter((each) => each.endMin > each.startMin && !isLater(each)),
     [plan, session],
@@ -173,42 +175,6 @@ function moveWords(
   return `${formatClock(startMin)} to ${formatClock(endMin)}, ${who}: ${says(instruction, f)}`;
 }
 
-interface Fuse {
-  readonly joint: string;
-  readonly label: string;
-  readonly fromMin: number;
-  readonly closedMin: number;
-  readonly toMin: number;
-  readonly limitMin: number;
-  readonly spareMin: number;
-}
-
-/** The tightest joints of a session, tightest first. */
-function fusesOf(plan: Plan, session: OrderedSession): Fuse[] {
-  // A dried film keeps for days: there is nothing to burn down within a session.
-  if (plan.facts.assembly.pressedBy === 'iron') return [];
-  return plan.joints
-    .flatMap(({ facts, window }, i): Fuse[] => {
-      const time = plan.times[i];
-      if (time === undefined || !session.joints.includes(facts.joint.id)) return [];
-      if (window.closedMin === null || window.totalMin === null) return [];
-      const limitMin = limitOf(time, { closedMin: window.closedMin, totalMin: window.totalMin });
-      return [
-        {
-          joint: facts.joint.id,
-          label: facts.label,
-          fromMin: time.spreadStartMin,
-          closedMin: time.closedAtMin,
-          toMin: time.pressedAtMin,
-          limitMin,
-          spareMin: limitMin - time.pressedAtMin,
-        },
-      ];
-    })
-    .sort((a, b) => a.spareMin - b.spareMin)
-    .slice(0, MOST_FUSES);
-}
-
 function Lane({
   name,
   blocks,
@@ -289,7 +255,7 @@ function JointFuse({
   y,
   tokens,
 }: {
-  readonly fuse: Fuse;
+  readonly fuse: FuseTimes;
   readonly number: number;
   readonly x: (minutes: number) => number;
   readonly y: number;

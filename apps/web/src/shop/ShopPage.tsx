@@ -9,6 +9,7 @@ import { useUndoKeys } from '../documents/use-undo-keys';
 import { Loading } from '../frame/Loading';
 import { Page } from '../frame/Page';
 import { AirSection } from './AirSection';
+import { ArchiveSection } from './ArchiveSection';
 import { BlocksSection, CaulsSection } from './CaulsSection';
 import { HoursSection } from './HoursSection';
 import { NetworkSection } from './NetworkSection';
@@ -64,6 +65,7 @@ function BelowTheRack({ shop }: { readonly shop: ShopDocument }) {
       <HoursSection shop={shop} />
       <PeopleSection shop={shop} />
       <NetworkSection />
+      <ArchiveSection name={shop.name} />
     </>
   );
 }

@@ -1,15 +1,6 @@
-import type { Range } from '@lean-clasp/core/basics';
 import { formatClock } from '@lean-clasp/core/units';
 import { FIGURE_FACE } from '../app/theme';
 import type { Tokens } from '../app/tokens';
-
-/** When something glued must be under full pressure: its closed assembly time or its total, whichever ends first. */
-export function limitOf(
-  times: { readonly spreadStartMin: number; readonly closedAtMin: number },
-  window: { readonly closedMin: Range; readonly totalMin: Range },
-): number {
-  return Math.min(times.spreadStartMin + window.totalMin.low, times.closedAtMin + window.closedMin.low);
-}
 
 /** A fuse that burns from first bead to full pressure, with a notch where faces close and its limit marked. */
 export function FuseBar({

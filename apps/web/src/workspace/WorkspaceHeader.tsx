@@ -1,8 +1,12 @@
 import { storedMoisturePct } from '@lean-clasp/core/air';
 import { PLAIN_TRAITS } from '@lean-clasp/core/materials';
 import { kindWords } from '@lean-clasp/words';
+import FilesIcon from '@mui/icons-material/DescriptionOutlined';
 import Box from '@mui/material/Box';
+import IconButton from '@mui/material/IconButton';
 import InputBase from '@mui/material/InputBase';
+import Tooltip from '@mui/material/Tooltip';
+import { Link as RouterLink } from 'react-router';
 import { HistoryButtons, SavedWord } from '../documents/History';
 import { USUAL_MM } from '../air/wood-words';
 import { useOpenBuild } from './open-build';
@@ -48,6 +52,11 @@ export function WorkspaceHeader() {
       </Box>
       <SavedWord id={id} />
       <HistoryButtons id={id} />
+      <Tooltip title="Paper and files">
+        <IconButton component={RouterLink} to={`/builds/${id}/paper`} aria-label="Paper and files">
+          <FilesIcon />
+        </IconButton>
+      </Tooltip>
       <ClimateChip
         own={build.climate}
         shops={shop.climate}

@@ -2,18 +2,15 @@ import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import { memo, Suspense } from 'react';
 import { useParams } from 'react-router';
-import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { SyncNotice } from '../documents/SyncNotice';
 import { useUndoKeys } from '../documents/use-undo-keys';
-import { useDocument } from '../documents/use-document';
 import { SelectionProvider } from '../drawing/selection';
 import { Loading } from '../frame/Loading';
-import { Page, useTitle } from '../frame/Page';
-import { PlanProvider, usePlan } from '../planner/plan-context';
-import { useShopNow } from '../air/use-shop-now';
-import { SHOP_ID } from '../shop/shop-id';
+import { useTitle } from '../frame/Page';
+import { usePlan } from '../planner/plan-context';
 import { VerdictStrip } from '../verdicts/VerdictStrip';
-import { OpenBuildProvider, useOpenBuild } from './open-build';
+import { useOpenBuild } from './open-build';
+import { OpenedBuild } from './OpenedBuild';
 import { STEP_PANELS } from './step-panels';
 import { isStepId, STEPS, type StepId } from './steps-list';
 import { StepNav } from './StepNav';
@@ -23,29 +20,12 @@ import { WorkspaceDrawing } from './WorkspaceDrawing';
 /** A build at one of its seven steps: the drawing, what the step asks, and the verdicts. */
 export function WorkspacePage() {
   const { buildId = '', step } = useParams();
-  const build = useDocument('builds', buildId);
-  const shop = useDocument('shops', SHOP_ID);
-  const shopNow = useShopNow(shop.kind === 'open' ? (shop.body as ShopDocument) : null);
-  const failed = [build, shop].find((state) => state.kind === 'failed');
-  if (failed?.kind === 'failed') {
-    return (
-      <Page title="Not to be had">
-        <Alert severity="error" variant="outlined">
-          {failed.message}
-        </Alert>
-      </Page>
-    );
-  }
-  if (build.kind !== 'open' || shopNow === null) return <Loading what="Opening the build" />;
-  const body = build.body as BuildDocument;
   return (
-    <OpenBuildProvider key={buildId} id={buildId} build={body} shop={shopNow}>
-      <PlanProvider build={body} shop={shopNow}>
-        <SelectionProvider>
-          <Workspace step={isStepId(step) ? step : 'fit'} />
-        </SelectionProvider>
-      </PlanProvider>
-    </OpenBuildProvider>
+    <OpenedBuild id={buildId} failedTitle="Not to be had">
+      <SelectionProvider>
+        <Workspace step={isStepId(step) ? step : 'fit'} />
+      </SelectionProvider>
+    </OpenedBuild>
   );
 }
 

@@ -1,6 +1,6 @@
 import { benchScript, readinessOf } from '@lean-clasp/core/bench';
 import type { RunSummary } from '@lean-clasp/core/runs';
-import { CLAMP_CAUTION, says, detailWords, hazardWords } from '@lean-clasp/words';
+import { cautionWords, says, detailWords } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -10,7 +10,7 @@ import { useRunsQuery } from '../../api/api';
 import { useAppDispatch, useAppSelector } from '../../app/store';
 import { benchKit } from '../../bench/bench-kit';
 import { instantWords, releaseOf } from '../../bench/release';
-import { beginRun } from '../../bench/run-sync';
+import { beginRun } from '../../bench/begin-run';
 import { Loading } from '../../frame/Loading';
 import { Section } from '../../frame/Page';
 import { Choice } from '../../parts/Choice';
@@ -144,9 +144,7 @@ export function GlueUpStep() {
       >
         Start the clock: first bead
       </Button>
-      <Caution>
-        {hazardWords(plan.adhesive.hazards)} {CLAMP_CAUTION}
-      </Caution>
+      <Caution>{cautionWords(plan).join(' ')}</Caution>
       <Section title={`${script.operations.length} steps`}>
         <Box component="ol" sx={{ pl: 4, m: 0 }}>
           {script.operations.map(({ id: operation, instruction }) => (

@@ -1,0 +1,27 @@
+import type { Rolldown } from 'vite';
+
+/** Loaded by one screen or one part of it only: a chunk of their own. */
+const SELDOM =
+  /node_modules\/(recharts|d3-|victory-|es-toolkit|@dnd-kit|decimal|immer-|react-zoom|papaparse)/;
+
+/** What every plan and its figures are shown with. */
+const PLAN = /packages\/core\/|src\/(words|quantities|verdicts|drawing|parts)\//;
+
+/** What only assemblies are laid out, measured and named with: not for the start page or a panel. */
+const KINDS =
+  /polygon-clipping|robust-predicates|splaytree|core\/src\/(kinds|solids|sequence\/ways-out|assembly\/(derive|joint-facts|reinforcement|reference-marks)|drawing\/(assembly-marks|apart|painters-order|faceted-parts)|templates\/assembly)|src\/words\/kinds|web\/src\/assembly/;
+
+const isPackage = (id: string) => id.includes('node_modules') && !SELDOM.test(id) && !KINDS.test(id);
+const isPlan = (id: string) => PLAN.test(id) && !KINDS.test(id);
+
+/**
+ * What is read in together, for few and large beats many and small: the frame with all it stands on, then the
+ * packages most screens need, what every plan and its figures need, and what only the kinds of assemblies need.
+ */
+export const CHUNKS: readonly Rolldown.CodeSplittingGroup[] = [
+  // With all that it imports: what the first paint waits for, and nothing of a plan.
+  { name: 'frame', priority: 4, test: /web\/src\/main\.tsx$/ },
+  { name: 'packages', priority: 3, test: isPackage, minShareCount: 2 },
+  { name: 'plan', priority: 2, test: isPlan, minShareCount: 2 },
+  { name: 'kinds', priority: 1, test: KINDS, minShareCount: 2 },
+];
