@@ -83,8 +83,9 @@ export function noteEvent(id: string, what: Noted): AppThunk<void> {
 
 function noted(id: string, event: RunEvent): AppThunk<void> {
   return (dispatch) => {
-    dispatch(eventNoted({ id, event }));
+    // Kept before the page draws anything of it: a crash right after must not lose the step.
     void dispatch(keepBeside((kept) => kept.keepEvent(id, event)));
+    dispatch(eventNoted({ id, event }));
   };
 }
 

@@ -91,6 +91,18 @@ async function openKept(): Promise<IDBPDatabase<Schema>> {
   });
 }
 
+/**
+ * Ends a change without waiting to hear that its one write succeeded: from here on it holds, though the page be gone before the
+ * answer comes.
+ */
+async function atOnce(
+  change: { readonly commit: () => void; readonly done: Promise<void> },
+  written: Promise<unknown>,
+): Promise<void> {
+  change.commit();
+  await Promise.all([written, change.done]);
+}
+
 /** Keeps in the browser's database, opened when first needed. */
 export function keptInBrowser(): Kept {
   let opened: Promise<IDBPDatabase<Schema>> | undefined;
@@ -105,8 +117,11 @@ export function keptInBrowser(): Kept {
   return {
     edits: async () => (await db()).getAll('edits'),
     keepEdits: async (kept) => {
-      if (kept.edits.length === 0) await (await db()).delete('edits', [kept.document, kept.window]);
-      else await (await db()).put('edits', kept);
+      const change = (await db()).transaction('edits', 'readwrite');
+      await atOnce(
+        change,
+        kept.edits.length === 0 ? change.store.delete([kept.document, kept.window]) : change.store.put(kept),
+      );
     },
     document: async (id) => (await db()).get('documents', id),
     keepDocument: async (kept) => {
@@ -148,7 +163,8 @@ export function keptInBrowser(): Kept {
       return { unsent: by(false), sent: by(true) };
     },
     keepEvent: async (run, event) => {
-      await (await db()).put('events', { run, device: event.device, seq: event.seq, event });
+      const change = (await db()).transaction('events', 'readwrite');
+      await atOnce(change, change.store.put({ run, device: event.device, seq: event.seq, event }));
     },
     keepSent: async (run, events) => {
       const change = (await db()).transaction('events', 'readwrite');
