@@ -1,5 +1,11 @@
 import { expect, type Locator, type Page, test as base } from '@playwright/test';
-import { makeDataFolder, removeFolder, startServer, type StartedServer } from '../scripts/lib/server.mjs';
+import {
+  copyOf,
+  makeDataFolder,
+  removeFolder,
+  startServer,
+  type StartedServer,
+} from '../scripts/lib/server.mjs';
 
 /** The built app on demo data of this test's own. */
 export interface App {
@@ -13,15 +19,25 @@ export interface App {
 }
 
 /** Test with a server of its own, on the demo's data. */
-export const test = base.extend<{ app: App }>({
-  app: async ({}, use) => {
-    const data = makeDataFolder();
-    let server: StartedServer = await startServer({ data, demo: true });
+export const test = base.extend<{ app: App }, { demoData: string }>({
+  // The demo is sown once for all tests of a worker; each gets a copy.
+  demoData: [
+    async ({}, use) => {
+      const data = makeDataFolder();
+      await (await startServer({ data, demo: true })).stop();
+      await use(data);
+      removeFolder(data);
+    },
+    { scope: 'worker' },
+  ],
+  app: async ({ demoData }, use) => {
+    const data = copyOf(demoData);
+    let server: StartedServer = await startServer({ data });
     const { url } = server;
     const port = Number(new URL(url).port);
     const stop = () => server.stop();
     const start = async () => {
-      server = await startServer({ data, demo: true, port });
+      server = await startServer({ data, port });
     };
     await use({
       url,

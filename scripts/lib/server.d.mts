@@ -10,5 +10,7 @@ export interface StartedServer {
 }
 
 export function makeDataFolder(): string;
+/** A folder with the same in it as another, which no server may have open. */
+export function copyOf(folder: string): string;
 export function removeFolder(folder: string): void;
 export function startServer(options: { data: string; demo?: boolean; port?: number }): Promise<StartedServer>;

@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { SERVER_ENTRY } from './build.mjs';
@@ -8,6 +8,13 @@ const ANSWER = /answers at (http:\S+)/;
 
 /** A throwaway folder for data. */
 export const makeDataFolder = () => mkdtempSync(join(tmpdir(), 'lean-clasp-data-'));
+
+/** A throwaway folder with the same in it as another, which no server may have open. */
+export function copyOf(folder) {
+  const copy = makeDataFolder();
+  cpSync(folder, copy, { recursive: true });
+  return copy;
+}
 
 /**
  * Starts the built server on any free port.

@@ -2,7 +2,6 @@ import { X509Certificate } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { isIP } from 'node:net';
 import { join } from 'node:path';
-import { generate } from 'selfsigned';
 
 /** A certificate made by this server for itself, and the key to it, both PEM. */
 export interface OwnCertificate {
@@ -32,6 +31,8 @@ export async function ownCertificate(
     const stored = { cert: readFileSync(files.cert, 'utf8'), key: readFileSync(files.key, 'utf8') };
     if (isGood(stored.cert, plain, nowMs)) return stored;
   }
+  // Read in only here: it is large, and most servers speak plain HTTP.
+  const { generate } = await import('selfsigned');
   const made = await generate([{ name: 'commonName', value: 'Lean Clasp in this shop' }], {
     keyType: 'ec',
     curve: 'P-256',
