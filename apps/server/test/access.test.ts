@@ -2,7 +2,7 @@ import { X509Certificate } from 'node:crypto';
 import { readFileSync, statSync } from 'node:fs';
 import { Agent, get } from 'node:https';
 import { join } from 'node:path';
-import request from 'supertest';
+import request from './contract';
 import { isHere } from '../src/access/visitor';
 import { networkHosts } from '../src/http/own-host';
 import { startTestServer, type TestServer } from './start';

@@ -3,7 +3,7 @@ import type { AddressInfo } from 'node:net';
 import type { ShopDocument } from '@lean-clasp/core/formats';
 import { STARTER_SHOP } from '@lean-clasp/core/templates';
 import { createValidator } from '@lean-clasp/validation';
-import request from 'supertest';
+import request from './contract';
 import { airWatch } from '../src/air/air-watch';
 import { equilibriumMoisturePct } from '@lean-clasp/core/materials';
 import { type AirLog, airLog, openDatabase } from '@lean-clasp/store';

@@ -1,5 +1,5 @@
 import ICAL from 'ical.js';
-import request from 'supertest';
+import request from './contract';
 import { startTestServer, type TestServer } from './start';
 
 let server: TestServer;

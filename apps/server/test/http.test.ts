@@ -2,7 +2,7 @@ import { createValidator } from '@lean-clasp/validation';
 import type { TSchema } from '@sinclair/typebox';
 import type { RunDocument, ShopDocument } from '@lean-clasp/core/formats';
 import type { LoggedEdit } from '@lean-clasp/store';
-import request from 'supertest';
+import request from './contract';
 import { ownHosts } from '../src/http/own-host';
 import { startTestServer, type TestServer } from './start';
 

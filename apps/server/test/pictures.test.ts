@@ -1,4 +1,4 @@
-import request from 'supertest';
+import request from './contract';
 import { startTestServer, type TestServer } from './start';
 
 let server: TestServer;

@@ -6,4 +6,4 @@ export {
   errorBody,
 } from './calculator';
 export { createValidator, type Validator } from './validator';
-export { askedPlan, planReply, type PlanReply } from './plan';
+export { askedPlan, PlanInputSchema, planReply, type PlanReply } from './plan';

@@ -22,7 +22,7 @@ import { Type } from '@sinclair/typebox';
 import { createValidator, type Validator } from './validator';
 
 /** Loosely what may be asked; the build that comes of it is checked against its own schema. */
-const PlanInputSchema = Type.Unsafe<PlanInput>({
+export const PlanInputSchema = Type.Unsafe<PlanInput>({
   type: 'object',
   additionalProperties: false,
   properties: {

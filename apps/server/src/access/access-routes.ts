@@ -26,7 +26,8 @@ interface AccessRoutesDeps {
   readonly hangUp: () => void;
 }
 
-const PassphraseSchema = Type.Object(
+/** A phrase that is said, or set. */
+export const PassphraseSchema = Type.Object(
   { passphrase: Type.String({ maxLength: 1000 }) },
   { additionalProperties: false },
 );

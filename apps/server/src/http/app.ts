@@ -14,6 +14,7 @@ import { accessRoutes, type NetworkState } from '../access/access-routes';
 import { limited } from '../access/limited';
 import { fromNetwork, nameVisitor, ownerChanges, requireSignedIn } from '../access/visitor';
 import type { AirWatch } from '../air/air-watch';
+import { openApiRoute } from '../openapi/openapi-route';
 import { archiveRoutes } from './archive-routes';
 import { binRoutes } from './bin-routes';
 import { buildRoutes } from './build-routes';
@@ -150,6 +151,8 @@ function apiRoutes(deps: AppDeps): express.Router {
   router.get('/health', (_request, response) => {
     response.json({ status: 'ok', version: deps.version, nowMs: deps.now() });
   });
+  const calculator = createCalculator(validator);
+  router.use(openApiRoute(deps.version, calculator.list));
   router.use(
     accessRoutes({
       passphrases: deps.passphrases,
@@ -196,7 +199,7 @@ function apiRoutes(deps: AppDeps): express.Router {
       keepShelf: shelfKeeper(shops, SHOP_ID, deps.logger),
     }),
   );
-  router.use(calcRoutes(createCalculator(validator), deps.pool));
+  router.use(calcRoutes(calculator, deps.pool));
   router.use(notFound);
   return router;
 }

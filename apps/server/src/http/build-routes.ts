@@ -14,7 +14,7 @@ const Name = Type.String({ minLength: 1, maxLength: 120 });
 const Project = Type.String({ maxLength: 200 });
 
 /** A new build; its answers are checked by the kind. */
-const NewBuildSchema = Type.Object(
+export const NewBuildSchema = Type.Object(
   {
     template: Type.String({ maxLength: 40 }),
     name: Name,

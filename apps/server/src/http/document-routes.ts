@@ -23,7 +23,7 @@ const PatchSchema = Type.Array(
 );
 
 /** Body of a PATCH: RFC 6902 forward and back, on top of a revision. */
-const EditSchema = Type.Object(
+export const EditSchema = Type.Object(
   {
     /** The page's own for this edit, so that one that comes twice counts once. */
     id: Type.Optional(Type.String({ minLength: 1, maxLength: 64 })),

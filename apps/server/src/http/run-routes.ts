@@ -10,14 +10,16 @@ import { runCalendar } from './run-calendar';
 import type { ShelfKeeper } from '../shelf/shelf-keeper';
 import type { RunStream } from './run-stream';
 
-const EventsSchema = Type.Object(
+/** What happened since it was last told. */
+export const EventsSchema = Type.Object(
   { events: Type.Array(RunEventSchema, { maxItems: 5000 }) },
   { additionalProperties: false },
 );
 
 /** Glue-ups that are learned from at most: those of the last years, not of the hands one had before. */
 const MOST_TAUGHT = 400;
-const STATES = ['running', 'clamped', 'abandoned'] as const;
+/** How a run may stand. */
+export const RUN_STATES = ['running', 'clamped', 'abandoned'] as const;
 /** With these a run is over. */
 const ENDS: readonly RunEvent['kind'][] = ['finish', 'abandon'];
 /** A device whose clock runs ahead of this one by more than this is set wrong, ms. */
@@ -45,7 +47,7 @@ export function runRoutes({ runs, stream, validator, knowsBuild, now, keepShelf 
       await runs.page({
         ...pageAsked(request.query),
         buildId: textOf(build),
-        state: STATES.find((each) => each === state),
+        state: RUN_STATES.find((each) => each === state),
         template: textOf(template),
         adhesive: textOf(adhesive),
         wrong: textOf(wrong) === 'true',
