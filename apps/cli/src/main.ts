@@ -7,6 +7,7 @@ import { BACKUP, PASSPHRASE, RESTORE } from './commands/data';
 import { SHEET, TEMPLATES } from './commands/paper';
 import { CALC, CHECK, LIST, PLAN } from './commands/planning';
 import { SENSOR } from './commands/sensor';
+import { SERVE } from './commands/serve';
 import { readOptions, usageError } from './options';
 import { EXIT, processTerminal, type Terminal } from './terminal';
 
@@ -22,6 +23,7 @@ const COMMANDS: Readonly<Record<string, Command>> = {
   import: IMPORT,
   backup: BACKUP,
   restore: RESTORE,
+  serve: SERVE,
   passphrase: PASSPHRASE,
   sensor: SENSOR,
 };

@@ -60,6 +60,31 @@ describe('the calendar of a run', () => {
     }
   });
 
+  it('is one of all runs for those who subscribe, at an address that a new passphrase changes', async () => {
+    const addressNow = async () =>
+      ((await request(server.url).get('/api/network').expect(200)).body as { calendar: string }).calendar;
+    const address = await addressNow();
+    const feed = await request(server.url).get(address).expect(200);
+    expect(feed.headers['content-type']).toContain('text/calendar');
+    const entries = entriesOf(feed.text);
+    expect(new Set(entries.map(({ uid }) => uid)).size).toBe(entries.length);
+    const [, alone] = /^(.*?)-(?:clamps-off|machining|look)/.exec(entries[0]?.uid ?? '') ?? [];
+    const single = entriesOf((await request(server.url).get(`/api/runs/${alone}/calendar.ics`)).text);
+    expect(single).toContainEqual(entries[0]);
+    for (const { atMs } of entries) expect(atMs).toBeGreaterThan(1_780_000_000_000 - 31 * 86_400_000);
+
+    // From the network, without coming in.
+    const outside = (path: string) => request(server.url).get(path).set('x-forwarded-for', '192.0.2.9');
+    await outside(address).expect(200);
+    await outside('/api/calendar/guess.ics').expect(404);
+    await request(server.url)
+      .put('/api/network/passphrases/bench')
+      .send({ passphrase: 'mallet water and rag' })
+      .expect(200);
+    await outside(address).expect(404);
+    await outside(await addressNow()).expect(200);
+  });
+
   it('is not there for runs that nobody knows', async () => {
     await request(server.url).get('/api/runs/other/calendar.ics').expect(404);
     await request(server.url).post('/api/runs/demo-run-2/calendar.ics').expect(405);

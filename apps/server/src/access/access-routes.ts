@@ -2,6 +2,7 @@ import { type PassphraseStore, type Role, ROLES } from '@lean-clasp/store';
 import type { Validator } from '@lean-clasp/validation';
 import { Type } from '@sinclair/typebox';
 import { type Request, type Response, Router } from 'express';
+import type { FeedKey } from '../calendar/feed-key';
 import { httpError, onlyMethods } from '../http/errors';
 import { limited } from './limited';
 import { onlyHere, requireSignedIn, visitorOf } from './visitor';
@@ -24,6 +25,8 @@ interface AccessRoutesDeps {
   readonly now: () => number;
   /** Ends what is open for those who may no longer see it. */
   readonly hangUp: () => void;
+  /** What opens the feed of the calendar. */
+  readonly feed: Pick<FeedKey, 'key'>;
 }
 
 /** A phrase that is said, or set. */
@@ -39,7 +42,7 @@ const DAY_MS = 86_400_000;
 
 /** Signing in and out, and who may. */
 export function accessRoutes(deps: AccessRoutesDeps): Router {
-  const { passphrases, network, certificate, validator, now } = deps;
+  const { passphrases, network, certificate, validator, now, feed } = deps;
   const router = Router();
   const fewTries = limited('Too many wrong passphrases from this device. Wait a quarter of an hour.', {
     windowMs: TRIES_WITHIN_MS,
@@ -86,7 +89,11 @@ export function accessRoutes(deps: AccessRoutesDeps): Router {
   });
 
   router.get('/network', requireSignedIn, async (_request, response) => {
-    response.json({ ...network, passphrases: await passphrases.list() });
+    response.json({
+      ...network,
+      passphrases: await passphrases.list(),
+      calendar: `/api/calendar/${await feed.key()}.ics`,
+    });
   });
 
   router.use('/network/passphrases', onlyHere);

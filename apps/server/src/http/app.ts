@@ -14,6 +14,8 @@ import { accessRoutes, type NetworkState } from '../access/access-routes';
 import { limited } from '../access/limited';
 import { fromNetwork, nameVisitor, ownerChanges, requireSignedIn } from '../access/visitor';
 import type { AirWatch } from '../air/air-watch';
+import { feedKey } from '../calendar/feed-key';
+import { feedRoute } from '../calendar/feed-route';
 import { openApiRoute } from '../openapi/openapi-route';
 import { archiveRoutes } from './archive-routes';
 import { binRoutes } from './bin-routes';
@@ -153,6 +155,8 @@ function apiRoutes(deps: AppDeps): express.Router {
   });
   const calculator = createCalculator(validator);
   router.use(openApiRoute(deps.version, calculator.list));
+  const feed = feedKey(deps.secret, deps.passphrases);
+  router.use(feedRoute(runs, feed, deps.now));
   router.use(
     accessRoutes({
       passphrases: deps.passphrases,
@@ -161,6 +165,7 @@ function apiRoutes(deps: AppDeps): express.Router {
       validator,
       now: deps.now,
       hangUp: deps.stream.hangUp,
+      feed,
     }),
   );
   router.use(requireSignedIn);

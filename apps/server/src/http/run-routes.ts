@@ -6,7 +6,7 @@ import { type Request, Router } from 'express';
 import type { RunStore } from '@lean-clasp/store';
 import { httpError, onlyMethods } from './errors';
 import { pageAsked, textOf } from './paging';
-import { runCalendar } from './run-calendar';
+import { runCalendar } from '../calendar/run-calendar';
 import type { ShelfKeeper } from '../shelf/shelf-keeper';
 import type { RunStream } from './run-stream';
 
@@ -92,7 +92,7 @@ export function runRoutes({ runs, stream, validator, knowsBuild, now, keepShelf 
   router.get('/:id/calendar.ics', async (request, response) => {
     const run = await runs.find(request.params.id);
     if (run === undefined) throw missing();
-    response.type('text/calendar').send(runCalendar(run, now()));
+    response.type('text/calendar').send(runCalendar([run], now()));
   });
 
   router.get('/:id/stream', async (request, response) => {

@@ -58,7 +58,9 @@ const access: readonly Operation[] = [
     path: '/network',
     about: 'Where else the server is found, and whether passphrases are set.',
     who: 'bench',
-    answer: jsonBy(having({ addresses: { type: 'array', items: TEXT }, passphrases: { type: 'array' } })),
+    answer: jsonBy(
+      having({ addresses: { type: 'array', items: TEXT }, passphrases: { type: 'array' }, calendar: TEXT }),
+    ),
   },
   {
     method: 'put',
@@ -146,6 +148,13 @@ function documents(what: string, path: string, stored: string): readonly Operati
 const CALENDAR = file('text/calendar');
 
 const runs: readonly Operation[] = [
+  {
+    method: 'get',
+    path: '/calendar/{key}.ics',
+    about: 'What is to come of all glue-ups, to subscribe to; /network tells the address.',
+    who: 'anyone',
+    answer: CALENDAR,
+  },
   {
     method: 'get',
     path: '/runs',

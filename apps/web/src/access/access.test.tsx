@@ -69,7 +69,12 @@ describe('SignOut', () => {
 });
 
 describe('NetworkSection', () => {
-  const network = { addresses: ['http://192.0.2.5:4620'], secure: false, passphrases: [] };
+  const network = {
+    addresses: ['http://192.0.2.5:4620'],
+    secure: false,
+    passphrases: [],
+    calendar: '/api/calendar/k.ics',
+  };
 
   it('shows the address with its code, warns while nobody can come in, and sets a passphrase', async () => {
     const { user, asked } = renderPage(<NetworkSection />, {
@@ -77,6 +82,7 @@ describe('NetworkSection', () => {
     });
     expect(await screen.findByTitle('Code of http://192.0.2.5:4620')).toBeInTheDocument();
     expect(screen.getByText(/nobody comes in from the network yet/)).toBeInTheDocument();
+    expect(screen.getByText('http://192.0.2.5:4620/api/calendar/k.ics')).toBeInTheDocument();
     const form = within(screen.getByRole('form', { name: 'Passphrase of the bench' }));
     await user.type(form.getByLabelText('Bench passphrase'), 'mallet water and rag');
     await user.click(form.getByRole('button', { name: 'Set it' }));

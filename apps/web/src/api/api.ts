@@ -75,6 +75,8 @@ export interface NetworkReport {
   readonly addresses: readonly string[];
   readonly secure: boolean;
   readonly passphrases: readonly { readonly role: Role; readonly setAtMs: number }[];
+  /** Where a calendar finds what is to come, from the root of the server. */
+  readonly calendar: string;
 }
 
 const ask = fetchBaseQuery({ baseUrl: new URL('/api', location.origin).href });

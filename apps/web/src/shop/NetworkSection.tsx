@@ -25,7 +25,7 @@ export function NetworkSection() {
   const here = useAppSelector(({ access }) => access.here);
   const { data } = useNetworkQuery();
   if (data === undefined) return null;
-  const { addresses, secure, passphrases } = data;
+  const { addresses, secure, passphrases, calendar } = data;
   const setAt = (role: Role) => passphrases.find((each) => each.role === role)?.setAtMs ?? null;
   return (
     <Section title="Network">
@@ -57,7 +57,30 @@ export function NetworkSection() {
           Passphrases are set at the machine that serves the shop.
         </Typography>
       )}
+      <CalendarFeed address={`${addresses[0] ?? location.origin}${calendar}`} />
     </Section>
+  );
+}
+
+/** Where a calendar subscribes to clamps-off, machining and later looks. */
+function CalendarFeed({ address }: { readonly address: string }) {
+  return (
+    <Box sx={{ mt: 2, maxWidth: 760 }}>
+      <Typography>
+        A calendar that subscribes to this address tells when clamps may come off, when wood may meet a plane
+        and when to look again, with an alarm:
+      </Typography>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
+        <Typography sx={{ fontFamily: 'monospace', overflowWrap: 'anywhere', flex: '1 1 320px' }}>
+          {address}
+        </Typography>
+        {/* Browsers copy for pages they trust alone. */}
+        {isSecureContext && <Button onClick={() => void navigator.clipboard.writeText(address)}>Copy</Button>}
+      </Box>
+      <Typography color="text.secondary">
+        Whoever has the address can read it. A passphrase set anew gives it another.
+      </Typography>
+    </Box>
   );
 }
 
