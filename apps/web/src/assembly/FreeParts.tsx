@@ -16,7 +16,8 @@ import { LengthField } from '../quantities/fields';
 import { useOwnWoods } from '../shop/own';
 import { WoodChoice } from '../shop/WoodChoice';
 import { useOpenBuild } from '../workspace/open-build';
-import { addJoint, addPart, changePart, removeJoint, removePart } from './edits';
+import { CutListDialog } from '../tables/CutListDialog';
+import { addJoint, addPart, changePart, partsOfList, removeJoint, removePart } from './edits';
 import { deepenJoint, type FreeEdit } from './free-edits';
 import { FreePlacing } from './FreePlacing';
 import { type Refusal, refusalOf, useAttempt } from './use-attempt';
@@ -39,6 +40,7 @@ const PLACE = { min: -6000, max: 6000, unit: 'mm' };
 /** A person's own parts, each with its size and place, and the joints between them. */
 export function FreeParts() {
   const { build, edit } = useOpenBuild();
+  const [listing, setListing] = useState(false);
   const woods = useOwnWoods();
   const { shown, refusal, set } = useAttempt(
     build.free,
@@ -55,9 +57,17 @@ export function FreeParts() {
     <Section
       title="Your parts"
       aside={
-        <Button disabled={shown.parts.length >= MOST_FREE_PARTS} onClick={() => edit('Part added', addPart)}>
-          Add a part
-        </Button>
+        <>
+          <Button disabled={shown.parts.length >= MOST_FREE_PARTS} onClick={() => setListing(true)}>
+            From a cut list
+          </Button>
+          <Button
+            disabled={shown.parts.length >= MOST_FREE_PARTS}
+            onClick={() => edit('Part added', addPart)}
+          >
+            Add a part
+          </Button>
+        </>
       }
     >
       {refusal !== null && (
@@ -75,6 +85,16 @@ export function FreeParts() {
           onRemove={() => edit(`${part.name} out`, removePart(part.id))}
         />
       ))}
+      {listing && (
+        <CutListDialog
+          title="Parts from a cut list"
+          of="parts"
+          species={shown.parts.at(-1)?.species ?? 'white-ash'}
+          most={MOST_FREE_PARTS - shown.parts.length}
+          onTake={(rows) => edit('Parts from a list', partsOfList(rows))}
+          onClose={() => setListing(false)}
+        />
+      )}
       <FreeJoints parts={build.free.parts} joints={build.free.joints} attempt={attempt} />
     </Section>
   );

@@ -1,5 +1,6 @@
-import type { BuildDocument, FreeJoint, FreePart } from '@lean-clasp/core/formats';
+import { type BuildDocument, type FreeJoint, type FreePart, MOST_FREE_PARTS } from '@lean-clasp/core/formats';
 import { type Answers, keptAnswers } from '@lean-clasp/core/kinds';
+import type { CutRow } from '@lean-clasp/core/tables';
 import { makeId } from '../workspace/edits';
 
 type Edit = (build: BuildDocument) => BuildDocument;
@@ -75,6 +76,40 @@ export const addPart: Edit = (build) => {
   };
   return { ...build, free: { ...build.free, parts: [...parts, added] } };
 };
+
+/** Parts of a cut list lie this far apart until they are placed, mm. */
+const APART_MM = 60;
+
+/** Every piece of a cut list as a part with its grain along x, one behind the other and clear of what is there. */
+export const partsOfList =
+  (rows: readonly CutRow[]): Edit =>
+  (build) => {
+    const { parts } = build.free;
+    let behind = Math.max(
+      0,
+      ...parts.map(({ atMm, sizeMm }) => (atMm[1] ?? 0) + (sizeMm[1] ?? 0) + APART_MM),
+    );
+    const pieces = rows.flatMap((row) =>
+      Array.from({ length: row.count }, (_, i) => ({
+        row,
+        name: row.count === 1 ? row.name : `${row.name} ${i + 1}`,
+      })),
+    );
+    const added = pieces.slice(0, MOST_FREE_PARTS - parts.length).map(({ row, name }): FreePart => {
+      const { lengthMm, widthMm, thicknessMm, species } = row;
+      const atMm = [0, behind, 0];
+      behind += widthMm + APART_MM;
+      return {
+        id: makeId(),
+        name: name.slice(0, 60),
+        species,
+        atMm,
+        sizeMm: [lengthMm, widthMm, thicknessMm],
+        grain: 'x',
+      };
+    });
+    return { ...build, free: { ...build.free, parts: [...parts, ...added] } };
+  };
 
 /** Changes one free part. */
 export const changePart =

@@ -17,6 +17,7 @@ import { MoreButton } from '../parts/MoreButton';
 import { Windowed } from '../parts/Windowed';
 import { SHOP_ID } from '../shop/shop-id';
 import { Bin } from './Bin';
+import { CutListBuilds } from './CutListBuilds';
 import { NewBuildButton } from './NewBuildButton';
 import { BuildItem } from './BuildItem';
 
@@ -45,7 +46,12 @@ export function BuildsPage() {
     <Page
       title="Builds"
       intro="Each thing to be glued up, from first board to last clamp off."
-      actions={<NewBuildButton />}
+      actions={
+        <>
+          <CutListBuilds />
+          <NewBuildButton />
+        </>
+      }
     >
       {isLoading && <Loading what="Fetching the builds" />}
       {isError && (

@@ -6,8 +6,8 @@ import { type ReactNode, useState } from 'react';
 import { Section } from '../frame/Page';
 import { Sheet, type SheetColumn } from '../parts/Sheet';
 import { makeId } from '../workspace/edits';
-import { PasteDialog } from './PasteDialog';
-import { saveTable } from './table-files';
+import { saveTable } from '../tables/table-files';
+import { TableDialog } from '../tables/TableDialog';
 import { type RowOf, type ShopList, useShopList } from './use-shop-list';
 
 /** Several cells, as a spreadsheet puts them on the clipboard. */
@@ -74,8 +74,9 @@ export function TableSection<F extends ShopList>({
         {children}
       </Section>
       {pasted !== null && (
-        <PasteDialog
+        <TableDialog
           table={table}
+          title={`Paste ${table.name} from a spreadsheet`}
           most={SHOP_ROOM[field] - rows.length}
           begun={pasted}
           onTake={(taken) => list.add(`Paste ${table.name}`, taken)}

@@ -7,6 +7,7 @@ import {
   type ShopDocument,
 } from '@lean-clasp/core/formats';
 import { type RowPlan, rowOf, withRow } from '@lean-clasp/core/plan';
+import type { CutRow } from '@lean-clasp/core/tables';
 import { nanoid } from '@reduxjs/toolkit';
 
 /** A pure edit of a build. */
@@ -44,6 +45,26 @@ export const addBoard: Edit = (build) => {
   const heart = last.heart === 'up' ? 'down' : 'up';
   return { ...build, boards: [...boards, { ...last, id: makeId(), heart }] };
 };
+
+/** Boards of a cut list in place of those that are there, each other one turned over; what its list does not say is as it was. */
+export const boardsOfList =
+  (rows: readonly CutRow[]): Edit =>
+  (build) => {
+    const [first] = boardsOf(build);
+    const pieces = rows.flatMap((row) => Array.from({ length: row.count }, () => row)).slice(0, MOST_BOARDS);
+    if (first === undefined || pieces.length < 2) return build;
+    const boards = pieces.map(({ species, lengthMm, widthMm, thicknessMm }, i): Board => ({
+      ...first,
+      id: makeId(),
+      heart: i % 2 === 0 ? 'up' : 'down',
+      mcPct: null,
+      species,
+      lengthMm,
+      widthMm,
+      thicknessMm,
+    }));
+    return withLinesLeft({ ...build, boards });
+  };
 
 /** Takes a board out; a panel keeps at least two. */
 export const removeBoard =

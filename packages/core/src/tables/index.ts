@@ -1,4 +1,5 @@
 export type { CellFault, Column, Table } from './column';
+export { BOARD_SIZES, type CutRow, cutListTable, PANEL_SIZES, PART_SIZES } from './cut-list';
 export { printTable, type ReadRow, type ReadTable, readTable } from './read-table';
 export {
   BLOCK_FACES,

@@ -5,7 +5,9 @@ import {
   BLOCKS_TABLE,
   BOTTLES_TABLE,
   caulsTable,
+  cutListTable,
   METHODS_TABLE,
+  PART_SIZES,
   printTable,
   RACK_TABLE,
   readTable,
@@ -98,6 +100,76 @@ describe('a table for a spreadsheet', () => {
         }
       }),
       { seed: 19, numRuns: 1000 },
+    );
+  });
+});
+
+describe('a cut list', () => {
+  const table = cutListTable(
+    'white-oak',
+    [{ ...WOODS_TABLE.blank, id: 'own-1', name: 'Bog oak' }],
+    PART_SIZES,
+  );
+
+  it('is read under the heads that other programs write, in inches with fractions or with decimal commas', () => {
+    const inches = readTable(
+      cells(
+        'Qty\tDescription\tMaterial\tL (in)\tW (in)\tT (in)\tNotes\n2\tSide\tCherry\t28 1/2\t11 1/4\t3/4\tmind the knot',
+      ),
+      table,
+      'metric',
+    );
+    expect(inches.unknownHeads).toEqual(['Notes']);
+    expect(inches.rows[0]?.row).toMatchObject({ name: 'Side', count: 2, species: 'cherry' });
+    expect(inches.rows[0]?.row?.lengthMm).toBeCloseTo(723.9, 9);
+    expect(inches.rows[0]?.row?.thicknessMm).toBeCloseTo(19.05, 9);
+    const commas = readTable(
+      cells('Part\tLength\tWidth\tThickness\tWood\nTop\t600,5\t240\t18,5\tbog oak'),
+      table,
+      'metric',
+    );
+    expect(commas.rows[0]?.row).toEqual({
+      name: 'Top',
+      count: 1,
+      lengthMm: 600.5,
+      widthMm: 240,
+      thicknessMm: 18.5,
+      species: 'own-1',
+    });
+  });
+
+  it('tells each line that it cannot take, with what would do', () => {
+    const { rows } = readTable(
+      cells('Part\tLength\tWidth\tThickness\nA\t9 m\t100\t20\nB\t600\t\t20\nC\tlong\t90\t20'),
+      table,
+      'metric',
+    );
+    expect(rows.map(({ row }) => row)).toEqual([null, null, null]);
+    expect(rows.flatMap(({ faults }) => faults.map(({ code, head }) => [code, head]))).toEqual([
+      ['out-of-range', 'Length'],
+      ['missing', 'Width'],
+      ['not-readable', 'Length'],
+    ]);
+  });
+
+  it('written out and read in is the same', () => {
+    const size = (min: number, max: number) =>
+      fc.double({ min, max, noNaN: true }).map((mm) => Math.round(mm * 1000) / 1000);
+    const row = fc.record({
+      id: fc.constant('r'),
+      name: fc.stringMatching(/^[A-Za-z][A-Za-z0-9 ]{0,20}[a-z]$/),
+      count: fc.integer({ min: 1, max: 99 }),
+      lengthMm: size(5, 6000),
+      widthMm: size(2, 3000),
+      thicknessMm: size(0.5, 400),
+      species: fc.constantFrom('white-oak', 'cherry', 'own-1'),
+    });
+    fc.assert(
+      fc.property(fc.array(row, { minLength: 1, maxLength: 20 }), (list) => {
+        const { rows } = readTable(printTable(list, table), table, 'imperial');
+        expect(rows.map((each) => ({ id: 'r', ...each.row }))).toEqual(list);
+      }),
+      { seed: 19, numRuns: 100 },
     );
   });
 });

@@ -21,11 +21,13 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import IconButton from '@mui/material/IconButton';
+import { useState } from 'react';
 import { FIGURE_FACE } from '../../../app/theme';
 import { isSelected, useSelection } from '../../../drawing/selection';
 import { Section } from '../../../frame/Page';
 import { useFormat } from '../../../quantities/use-format';
-import { addBoard, reorderBoards } from '../../edits';
+import { CutListDialog } from '../../../tables/CutListDialog';
+import { addBoard, boardsOfList, reorderBoards } from '../../edits';
 import { useWoodName } from '../../../shop/own';
 import { useOpenBuild } from '../../open-build';
 import { BoardFields } from './BoardFields';
@@ -37,6 +39,7 @@ export function BoardList() {
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
+  const [listing, setListing] = useState(false);
   const boards = build.boards ?? [];
   const ids = boards.map(({ id }) => id);
   const onDragEnd = ({ active, over }: DragEndEvent) => {
@@ -47,11 +50,25 @@ export function BoardList() {
     <Section
       title="Boards"
       aside={
-        <Button disabled={boards.length >= MOST_BOARDS} onClick={() => edit('Board added', addBoard)}>
-          Add a board
-        </Button>
+        <>
+          <Button onClick={() => setListing(true)}>From a cut list</Button>
+          <Button disabled={boards.length >= MOST_BOARDS} onClick={() => edit('Board added', addBoard)}>
+            Add a board
+          </Button>
+        </>
       }
     >
+      {listing && (
+        <CutListDialog
+          title="Boards from a cut list"
+          of="boards"
+          species={boards[0]?.species ?? ''}
+          most={MOST_BOARDS}
+          take="Lay in place of these boards"
+          onTake={(rows) => edit('Boards from a list', boardsOfList(rows))}
+          onClose={() => setListing(false)}
+        />
+      )}
       <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
         <SortableContext items={ids} strategy={verticalListSortingStrategy}>
           <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>

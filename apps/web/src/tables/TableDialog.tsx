@@ -1,5 +1,6 @@
 import type { Table } from '@lean-clasp/core/tables';
 import { cellFaultWords } from '@lean-clasp/words';
+import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -15,35 +16,42 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { useAppSelector } from '../app/store';
 import { makeId } from '../workspace/edits';
+import { FileButton } from './FileButton';
 import { readCells } from './table-files';
 
 /** Rows shown of what was pasted. */
 const SHOWN = 60;
 
-/** Rows of a spreadsheet, shown with what is wrong with each before any is taken. */
-export function PasteDialog<Row extends { readonly id: string }>({
+/** Rows of a spreadsheet, pasted or from a file, shown with what is wrong with each before any is taken. */
+export function TableDialog<Row extends { readonly id: string }>({
   table,
+  title,
   most,
-  begun,
+  begun = '',
+  take = 'Take',
   onTake,
   onClose,
 }: {
   readonly table: Table<Row>;
+  readonly title: string;
   /** Rows that there is still room for. */
   readonly most: number;
   /** What was pasted already. */
-  readonly begun: string;
+  readonly begun?: string;
+  /** What taking does, on the button before the number of rows. */
+  readonly take?: string;
   readonly onTake: (rows: readonly Row[]) => void;
   readonly onClose: () => void;
 }) {
   const [text, setText] = useState(begun);
+  const [fault, setFault] = useState<string | null>(null);
   const system = useAppSelector((state) => state.preferences.units);
   const { rows, unknownHeads, headed } = useMemo(() => readCells(text, table, system), [text, table, system]);
   const good = rows.flatMap(({ row }) => (row === null ? [] : [row])).slice(0, most);
   const heads = table.columns.map(({ head }) => head).join(', ');
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="md" aria-labelledby="paste-title">
-      <DialogTitle id="paste-title">Paste {table.name} from a spreadsheet</DialogTitle>
+      <DialogTitle id="paste-title">{title}</DialogTitle>
       <DialogContent>
         <Typography sx={{ mb: 1.5 }}>
           Columns: {heads}. With a line of heads they may stand in any order, and “Length (in)” or “Length
@@ -60,6 +68,18 @@ export function PasteDialog<Row extends { readonly id: string }>({
           onChange={(event) => setText(event.target.value)}
           slotProps={{ inputLabel: { shrink: true }, htmlInput: { spellCheck: false } }}
         />
+        <FileButton
+          onText={(read) => {
+            setText(read);
+            setFault(null);
+          }}
+          onFault={setFault}
+        />
+        {fault !== null && (
+          <Alert severity="error" variant="outlined" sx={{ mt: 1.5 }}>
+            {fault}
+          </Alert>
+        )}
         <Box role="status" sx={{ mt: 1.5 }}>
           {rows.length > 0 && (
             <Typography>
@@ -98,7 +118,7 @@ export function PasteDialog<Row extends { readonly id: string }>({
             onClose();
           }}
         >
-          Take {good.length} {good.length === 1 ? 'row' : 'rows'}
+          {take} {good.length} {good.length === 1 ? 'row' : 'rows'}
         </Button>
       </DialogActions>
     </Dialog>
