@@ -233,3 +233,64 @@ describe('other files', () => {
     await expect(paperOf(planOf('case'), { ...ASK, ...ask })).rejects.toMatchObject({ field });
   });
 });
+
+/** Area of an outline by its corners, mm². */
+const areaOf = (outline: readonly (readonly [number, number])[]): number =>
+  Math.abs(
+    outline.reduce((sum, [x, y], i) => {
+      const [nextX, nextY] = outline[(i + 1) % outline.length] ?? [x, y];
+      return sum + (x * nextY - nextX * y) / 2;
+    }, 0),
+  );
+
+/** What triangles that close around a solid hold, mm³; turned the wrong way it is negative. */
+const volumeOf = (triangles: readonly (readonly (readonly number[])[])[]): number =>
+  triangles.reduce((sum, [a = [], b = [], c = []]) => {
+    const [[ax = 0, ay = 0, az = 0], [bx = 0, by = 0, bz = 0], [cx = 0, cy = 0, cz = 0]] = [a, b, c];
+    return sum + (ax * (by * cz - bz * cy) + ay * (bz * cx - bx * cz) + az * (bx * cy - by * cx)) / 6;
+  }, 0);
+
+describe('blocks for a printer', () => {
+  const plan = oddCorner();
+  const blocks = fullSizeItems(plan).filter(({ kind }) => kind === 'block');
+  const printed = async (item: string, format: 'stl' | '3mf') =>
+    Buffer.from((await paperOf(plan, { ...ASK, what: 'full-size', item, format })).bytes);
+
+  it('close around as much wood as the template has, in both formats', async () => {
+    expect(blocks.length).toBeGreaterThan(0);
+    for (const { id, outline = [], thicknessMm } of blocks) {
+      const wanted = areaOf(outline) * (thicknessMm ?? 0);
+      const stl = await printed(id, 'stl');
+      const count = stl.readUInt32LE(80);
+      expect(stl).toHaveLength(84 + 50 * count);
+      const triangles = Array.from({ length: count }, (_, i) =>
+        [1, 2, 3].map((corner) =>
+          [0, 1, 2].map((axis) => stl.readFloatLE(84 + 50 * i + 12 * corner + 4 * axis)),
+        ),
+      );
+      expect(volumeOf(triangles) / wanted).toBeCloseTo(1, 4);
+      const highest = Math.max(...triangles.flat().map((corner) => corner[2] ?? 0));
+      expect(highest).toBeCloseTo(thicknessMm ?? 0, 3);
+
+      const path = join(folder, 'block.3mf');
+      writeFileSync(path, await printed(id, '3mf'));
+      execFileSync('unzip', ['-tq', path]);
+      const model = execFileSync('unzip', ['-p', path, '3D/3dmodel.model'], { encoding: 'utf8' });
+      expect(model).toContain('unit="millimeter"');
+      const numbers = (tag: string, names: readonly string[]) =>
+        [...model.matchAll(new RegExp(`<${tag} [^>]*>`, 'g'))].map(([found]) =>
+          names.map((name) => Number(new RegExp(` ${name}="([^"]+)"`).exec(found)?.[1])),
+        );
+      const vertices = numbers('vertex', ['x', 'y', 'z']);
+      const faces = numbers('triangle', ['v1', 'v2', 'v3']).map((face) => face.map((i) => vertices[i] ?? []));
+      expect(volumeOf(faces) / wanted).toBeCloseTo(1, 4);
+    }
+  });
+
+  it('are blocks alone', async () => {
+    const panel = planOf('edge-panel');
+    const ask = { ...ASK, what: 'full-size', item: 'clamp-strip', format: 'stl' } as const;
+    await expect(paperOf(panel, ask)).rejects.toThrow('Only a block of one thickness can be printed.');
+    await expect(paperOf(panel, { ...ASK, what: 'drawing', format: '3mf' })).rejects.toThrow('no 3mf');
+  });
+});

@@ -1,6 +1,6 @@
 import { InputError } from '@lean-clasp/core/basics';
 import { drawingOf } from '@lean-clasp/core/drawing';
-import { type FullSizeItem, fullSizeItems } from '@lean-clasp/core/full-size';
+import { type FullSizeItem, fullSizeItems, isPrintable } from '@lean-clasp/core/full-size';
 import type { Plan } from '@lean-clasp/core/plan';
 import type { UnitSystem } from '@lean-clasp/core/units';
 import { formatFor, fullSizeHow, fullSizeName, MACHINE_CAUTION } from '@lean-clasp/words';
@@ -15,8 +15,9 @@ import { glueUpSheet } from './sheet/glue-up-sheet';
 const oneOf = <Name extends string>(names: readonly Name[]) =>
   Type.Unsafe<Name>({ type: 'string', enum: [...names] });
 
-/** Formats that files come in. */
-type PaperFormat = 'pdf' | 'svg' | 'dxf';
+/** Formats that files come in: on paper, for drawing and machining, for printing in three dimensions. */
+const PAPER_FORMATS = ['pdf', 'svg', 'dxf', 'stl', '3mf'] as const;
+type PaperFormat = (typeof PAPER_FORMATS)[number];
 
 /** What is wanted of a plan on paper, or for another program. */
 export const PaperAskSchema = Type.Object(
@@ -24,7 +25,7 @@ export const PaperAskSchema = Type.Object(
     what: oneOf<'sheet' | 'drawing' | 'full-size'>(['sheet', 'drawing', 'full-size']),
     /** Which template at full size. */
     item: Type.Optional(Type.String({ maxLength: 40 })),
-    format: oneOf<PaperFormat>(['pdf', 'svg', 'dxf']),
+    format: oneOf<PaperFormat>(PAPER_FORMATS),
     paper: oneOf<PaperName>(PAPER_NAMES),
     units: oneOf<UnitSystem>(['metric', 'imperial']),
     /** One session of it, or all. */
@@ -51,6 +52,8 @@ const TYPES: Readonly<Record<PaperFormat, string>> = {
   pdf: 'application/pdf',
   svg: 'image/svg+xml',
   dxf: 'image/vnd.dxf',
+  stl: 'model/stl',
+  '3mf': 'model/3mf',
 };
 
 /**
@@ -68,17 +71,28 @@ async function bytesOf(plan: Plan, ask: PaperAsk): Promise<Uint8Array> {
     return glueUpSheet(plan, { paper, system, session, link, when: { today, closesInMin } });
   }
   if (ask.what === 'drawing') {
-    if (format === 'pdf') throw notSo('A whole build does not go on paper at full size.', 'svg, dxf');
-    return written(drawingOfFigure(drawingOf(plan), plan.build.name), ask, '');
+    if (format !== 'svg' && format !== 'dxf')
+      throw notSo(`A whole build is drawn as no ${format}.`, 'svg, dxf');
+    return written(drawingOfFigure(drawingOf(plan), plan.build.name), { format, paper }, '');
   }
   const items = fullSizeItems(plan);
   const item = items.find(({ id }) => id === ask.item);
   if (item === undefined) throw noSuchItem(ask.item, items);
   const title = `${plan.build.name}: ${fullSizeName(item)}`;
-  return written(drawingOfItem(item, title, formatFor(system)), ask, fullSizeHow(item));
+  if (format === 'stl' || format === '3mf') {
+    if (!isPrintable(item)) throw notSo('Only a block of one thickness can be printed.', 'pdf, svg, dxf');
+    // Read in only where somebody prints: the modeller is large.
+    const { printedSolid } = await import('./solids/printed-solid');
+    return printedSolid(item, format, title);
+  }
+  return written(drawingOfItem(item, title, formatFor(system)), { format, paper }, fullSizeHow(item));
 }
 
-async function written(drawing: Drawing, { format, paper }: PaperAsk, how: string): Promise<Uint8Array> {
+async function written(
+  drawing: Drawing,
+  { format, paper }: { readonly format: 'pdf' | 'svg' | 'dxf'; readonly paper: PaperName },
+  how: string,
+): Promise<Uint8Array> {
   switch (format) {
     case 'svg':
       return new TextEncoder().encode(svgOf(drawing));

@@ -21,6 +21,18 @@ const ITEMS: Readonly<Record<FullSizeKind, ItemWords>> = {
     name: 'Block',
     how: 'Saw to the line; the sawn face goes against the work, the flat one under the jaw.',
   },
+  'u-block': {
+    name: 'Block over tenons',
+    how: 'Saw it out, chop the slots to their depth: tenon ends stand free in them while the jaw presses the side beside them.',
+  },
+  'peg-strip': {
+    name: 'Peg strip',
+    how: 'Its shoulder line lies on the shoulder. Drill the end first, dry and on; then the tongue, apart, by its own row: its holes sit nearer to the shoulder by the offset, and all but the middle one are slots.',
+  },
+  'key-jig': {
+    name: 'Key stick',
+    how: 'Stand it in the jig against the fence: set the blade to the line, the fence so that each kerf falls between its two. Try it on waste of the same thickness first.',
+  },
   'bend-form': {
     name: 'Form',
     how: 'Tighter than the curve by what will spring back. Stack it to the width of the plies, cover its face with film; a clamp in each hole, pulled straight at the centre; trim at the marks afterwards.',
@@ -61,5 +73,13 @@ export function shapeLabelWords({ says }: Pick<ShapeLabel, 'says'>, f: Format): 
       return 'caul';
     case 'trim':
       return 'trim';
+    case 'end':
+      return 'end';
+    case 'tongue':
+      return 'tongue';
+    case 'deep':
+      return `${f.length(says.mm)} deep`;
+    case 'blade':
+      return `blade ${f.fine(says.mm)} high`;
   }
 }

@@ -1,6 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
-import { fullSizeItems } from '@lean-clasp/core/full-size';
+import { fullSizeItems, isPrintable } from '@lean-clasp/core/full-size';
 import type { PaperAsk } from '@lean-clasp/paper';
 import { askedPlan } from '@lean-clasp/validation';
 import { fullSizeName } from '@lean-clasp/words';
@@ -9,6 +9,7 @@ import { type Asked, oneOf, readJson, usageError, wholeNumber } from '../options
 import { EXIT } from '../terminal';
 
 const MOST_SESSIONS = 200;
+const FORMATS = ['pdf', 'svg', 'dxf', 'stl', '3mf'] as const satisfies readonly PaperAsk['format'][];
 
 // What writes files is read in only where one is written: every other command starts the sooner.
 
@@ -43,11 +44,11 @@ export const SHEET: Command = {
 /** Templates at full size. */
 export const TEMPLATES: Command = {
   usage:
-    'templates [--to DIR] [--in FILE] [--format pdf|svg|dxf] [--paper a4|letter] [--units metric|imperial]',
+    'templates [--to DIR] [--in FILE] [--format pdf|svg|dxf|stl|3mf] [--paper a4|letter] [--units metric|imperial]',
   about: 'what a build needs at full size: listed, or written into a folder',
   run: async (asked, terminal) => {
     const plan = askedPlan(await readJson(asked, terminal));
-    const format = oneOf(asked.values.format, 'format', ['pdf', 'svg', 'dxf']);
+    const format = oneOf(asked.values.format, 'format', FORMATS);
     const { to } = asked.values;
     const { paperOf } = await import('@lean-clasp/paper');
     if (to !== undefined) mkdirSync(to, { recursive: true });
@@ -56,6 +57,8 @@ export const TEMPLATES: Command = {
         terminal.out(`${item.id}: ${fullSizeName(item)}`);
         continue;
       }
+      // What is no block cannot be printed.
+      if ((format === 'stl' || format === '3mf') && !isPrintable(item)) continue;
       const path = join(to, `${item.id}.${format}`);
       const file = await paperOf(plan, { what: 'full-size', item: item.id, format, ...wishesOf(asked) });
       save(path, file.bytes);

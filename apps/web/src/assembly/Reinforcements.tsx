@@ -1,4 +1,5 @@
 import { reinforcementOptions } from '@lean-clasp/core/assembly';
+import { mitredCorner } from '@lean-clasp/core/plan';
 import { cutWords, REINFORCEMENT_WORDS } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
@@ -17,27 +18,16 @@ export function Reinforcements() {
   const { build, edit } = useOpenBuild();
   const { plan } = usePlan();
   const f = useFormat();
-  const flat = plan?.facts.assembly.square.kind !== 'none' && plan?.facts.assembly.flat.kind === 'wind';
-  const mitres = plan?.joints.filter(({ facts }) => facts.joint.kind === 'mitre') ?? [];
-  const worst = mitres.reduce<(typeof mitres)[number] | undefined>(
-    (least, each) => (least === undefined || each.facts.contactMm2 < least.facts.contactMm2 ? each : least),
-    undefined,
-  );
-  if (plan === null || worst === undefined || !flat) return null;
-  const thicknessMm = plan.facts.toMm[2] - plan.facts.fromMm[2];
-  const options = reinforcementOptions({
-    faceMm: worst.facts.contactMm2 / thicknessMm,
-    thicknessMm,
-    angleDeg: worst.facts.joint.angleDeg ?? 90,
-  });
-  const ids = mitres.map(({ facts }) => facts.joint.id);
+  const mitred = plan === null ? null : mitredCorner(plan);
+  if (mitred === null) return null;
+  const { joints: ids, corner, longGrainMm2 } = mitred;
+  const options = reinforcementOptions(corner);
   const chosen = build.jointNotes.find(({ id }) => ids.includes(id))?.reinforcement ?? 'none';
   return (
     <Section title="What holds the mitres">
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
-        A glued mitre alone has {f.area(worst.facts.longGrainMm2)} of long grain on long grain. Frames that
-        are handled or sold are usually keyed. Sizes are judgement; a key’s kerf hides the marks of pointed
-        clamps.
+        A glued mitre alone has {f.area(longGrainMm2)} of long grain on long grain. Frames that are handled or
+        sold are usually keyed. Sizes are judgement; a key’s kerf hides the marks of pointed clamps.
       </Typography>
       <Box role="radiogroup" aria-label="What holds the mitres">
         {options.map(

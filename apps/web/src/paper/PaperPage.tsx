@@ -1,4 +1,4 @@
-import { fullSizeItems } from '@lean-clasp/core/full-size';
+import { type FullSizeItem, fullSizeItems, isPrintable } from '@lean-clasp/core/full-size';
 import type { PaperName } from '@lean-clasp/paper';
 import type { Plan } from '@lean-clasp/core/plan';
 import { fullSizeHow, fullSizeName, MACHINE_CAUTION } from '@lean-clasp/words';
@@ -103,7 +103,7 @@ function Files() {
             <Box sx={{ flex: '1 1 100%' }}>
               <TemplateView item={item} title={name} />
             </Box>
-            {(['pdf', 'svg', 'dxf'] as const).map((format) => (
+            {formatsOf(item).map((format) => (
               <Button
                 key={format}
                 disabled={busy}
@@ -135,6 +135,10 @@ function Files() {
     </>
   );
 }
+
+/** What a template can be had as. */
+const formatsOf = (item: FullSizeItem) =>
+  isPrintable(item) ? (['pdf', 'svg', 'dxf', 'stl', '3mf'] as const) : (['pdf', 'svg', 'dxf'] as const);
 
 function Part({
   title,

@@ -35,6 +35,11 @@ export {
   sharedStretch,
   type Stretch,
 } from './panel';
-export { type ReinforcementCut, type ReinforcementOption, reinforcementOptions } from './reinforcement';
+export {
+  type Corner,
+  type ReinforcementCut,
+  type ReinforcementOption,
+  reinforcementOptions,
+} from './reinforcement';
 export { longEnoughLots, paddingOf, panelLots, panelOpeningMm, typicalLot } from './panel-lots';
 export { bearingMm2, type ClampOnPanel, type ClampSet, clampsOnPanel, padOnEdgeMm } from './placed-clamps';

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { DEMO_SHOP, seasonBuilds, stageFloor, wagonBuilds } from '../demo';
 import { ofCode } from '../findings';
-import { planBuild, settlePlan } from '../plan';
+import { reinforcementOptions } from '../assembly';
+import type { BuildDocument } from '../formats';
+import { mitredCorner, type Plan, planBuild, settlePlan } from '../plan';
 import { newBuild } from '../templates';
 import type { Vec2 } from '../solids';
 import { fullSizeItems, type FullSizeItem, type Shape, shapePoints } from '.';
@@ -98,6 +100,92 @@ describe('templates at full size', () => {
     );
     expect(blocks.map(({ count }) => count)).toEqual(blocks.map(() => 2));
     expect(blocks.length).toBeGreaterThan(0);
+  });
+});
+
+describe('what is chopped, drilled and kerfed', () => {
+  const settled = (
+    template: string,
+    answers: BuildDocument['answers'],
+    change: Partial<BuildDocument> = {},
+  ) => {
+    let made = 0;
+    const start = { template, name: 'Made', project: '', service: 'dry', answers } as const;
+    const build = newBuild(start, DEMO_SHOP, () => `id-${(made += 1)}`);
+    return settlePlan(planBuild({ ...build, ...change }, DEMO_SHOP));
+  };
+  const only = (plan: Plan, kind: FullSizeItem['kind']) => {
+    const items = fullSizeItems(plan).filter((item) => item.kind === kind);
+    if (items[0] === undefined) throw new Error(`no ${kind}`);
+    return { first: items[0], items };
+  };
+
+  it('has slots in a block over tenons as wide as they are and a little, as deep as they stand out', () => {
+    const plan = settled('case', { corners: 'through-tenon' });
+    const { items } = only(plan, 'u-block');
+    const hollowed = plan.facts.assembly.aids.filter(({ solid }) => solid.pockets.length > 0);
+    expect(items.reduce((sum, { count }) => sum + count, 0)).toBe(hollowed.length);
+    for (const { shapes, labels, thicknessMm } of items) {
+      const [block, ...slots] = shapes.map((shape) => shapePoints(shape));
+      const wide = (points: readonly Vec2[] = [], axis: 0 | 1) =>
+        Math.max(...points.map((point) => point[axis])) - Math.min(...points.map((point) => point[axis]));
+      expect(slots.length).toBeGreaterThan(0);
+      for (const slot of slots) {
+        expect(wide(slot, 0)).toBeLessThan(wide(block, 0));
+        expect(wide(slot, 1)).toBeLessThan(wide(block, 1));
+      }
+      for (const { says } of labels) {
+        if (says.code === 'deep') expect(says.mm).toBeLessThanOrEqual(thicknessMm ?? 0);
+      }
+    }
+  });
+
+  it('drills pegs where the panel puts them, and slots that leave room for a year of movement', () => {
+    const plan = settled('breadboard', {});
+    const { pegs, pegMm, panelWidthMm } = plan.build.answers as Record<string, number>;
+    const { first: strip } = only(plan, 'peg-strip');
+    const drilled = strip.shapes.filter(({ layer }) => layer === 'drill');
+    const inTheEnd = drilled.slice(0, pegs);
+    const inTheTongue = drilled.slice(pegs);
+    expect(inTheTongue).toHaveLength(pegs ?? 0);
+    const middles = inTheEnd.map((hole) => (hole.kind === 'circle' ? hole.centre[0] : Number.NaN));
+    expect(middles[(middles.length - 1) / 2]).toBeCloseTo((panelWidthMm ?? 0) / 2, 9);
+    // As far from one edge as from the other.
+    middles.forEach((x, i) => expect(x + (middles.at(-1 - i) ?? 0)).toBeCloseTo(panelWidthMm ?? 0, 9));
+    inTheTongue.forEach((hole, i) => {
+      const xs = shapePoints(hole).map(([x]) => x);
+      const [from, to] = [Math.min(...xs), Math.max(...xs)];
+      const at = middles[i] ?? 0;
+      const values = plan.findings.flatMap((found) => (found.code === 'peg-slot' ? [found.values] : []));
+      const told = values.find(({ peg }) => peg === i + 1);
+      expect(to - from).toBeCloseTo(told?.slotMm ?? pegMm ?? 0, 6);
+      // The hole reaches further out than in on either side, for wood that is drier in winter.
+      if (told !== undefined) {
+        const out = at < (panelWidthMm ?? 0) / 2 ? at - from : to - at;
+        expect(out - (pegMm ?? 0) / 2).toBeCloseTo(told.outwardMm, 6);
+      }
+    });
+  });
+
+  it('sets a blade as high as the keys go, each kerf inside the thickness; none where no key is chosen', () => {
+    const bare = settled('mitred-frame', {});
+    expect(fullSizeItems(bare).some(({ kind }) => kind === 'key-jig')).toBe(false);
+    const mitred = mitredCorner(bare);
+    const notes = (mitred?.joints ?? []).map((id) => ({ id, gapMm: null, reinforcement: 'key' as const }));
+    const { first: stick } = only(settled('mitred-frame', {}, { jointNotes: notes }), 'key-jig');
+    const blade = stick.labels.find(({ says }) => says.code === 'blade')?.says;
+    const key = reinforcementOptions(mitred?.corner ?? { faceMm: 0, thicknessMm: 0, angleDeg: 90 }).find(
+      ({ reinforcement }) => reinforcement === 'key',
+    );
+    expect(blade).toEqual({ code: 'blade', mm: key?.cut?.bladeMm });
+    const kerfs = stick.shapes.filter(({ layer, kind }) => layer === 'mark' && kind === 'line').slice(2);
+    expect(kerfs).toHaveLength(2 * (key?.cut?.count ?? 0));
+    for (const kerf of kerfs) {
+      for (const [x] of shapePoints(kerf)) {
+        expect(x).toBeGreaterThan(0);
+        expect(x).toBeLessThan(mitred?.corner.thicknessMm ?? 0);
+      }
+    }
   });
 });
 

@@ -3,6 +3,9 @@ import type { Plan } from '../plan';
 import { solidPoints, type Vec2 } from '../solids';
 import { bendFormItems } from './bend-form';
 import { cut, type FullSizeItem, lengthAt, mark } from './item';
+import { keyJigItems } from './key-jig';
+import { pegStripItems } from './peg-strip';
+import { isHollowed, uBlockItems } from './u-blocks';
 import { caulItems, clampStripItems } from './row-items';
 import { withArcs } from './with-arcs';
 
@@ -11,9 +14,12 @@ export function fullSizeItems(plan: Plan): FullSizeItem[] {
   const { row, facts } = plan;
   return [
     ...(row === null ? [] : [...caulItems(row), ...clampStripItems(row)]),
-    ...blockItems(facts.assembly.aids),
+    ...blockItems(facts.assembly.aids.filter((aid) => !isHollowed(aid))),
+    ...uBlockItems(facts.assembly.aids),
     ...bendFormItems(plan),
     ...storyStickItems(plan),
+    ...pegStripItems(plan),
+    ...keyJigItems(plan),
   ];
 }
 
@@ -40,6 +46,7 @@ function blockItems(aids: readonly Aid[]): FullSizeItem[] {
       kind: 'block',
       count,
       thicknessMm,
+      outline,
       shapes: withArcs(outline, 'cut'),
       labels: [lengthAt([wide / 2, high / 2], wide), lengthAt([wide / 2, high / 2 - 7], high)],
     };

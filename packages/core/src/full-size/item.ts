@@ -33,11 +33,14 @@ export interface ShapeLabel {
     | { readonly code: 'openings'; readonly mm: readonly number[] }
     | { readonly code: 'name'; readonly name: string }
     | { readonly code: 'clamp'; readonly number: number; readonly side: 'above' | 'below' }
-    | { readonly code: 'caul' | 'trim' };
+    /** Of a slot, and of a blade over its table. */
+    | { readonly code: 'deep' | 'blade'; readonly mm: number }
+    | { readonly code: 'caul' | 'trim' | 'end' | 'tongue' };
 }
 
 /** What is made from a template. */
-export type FullSizeKind = 'caul-crown' | 'clamp-strip' | 'block' | 'bend-form' | 'story-stick';
+export type FullSizeKind =
+  'caul-crown' | 'clamp-strip' | 'block' | 'u-block' | 'bend-form' | 'story-stick' | 'peg-strip' | 'key-jig';
 
 /** A template at full size: lines to cut, mark and drill, and what to make of it. */
 export interface FullSizeItem {
@@ -47,9 +50,21 @@ export interface FullSizeItem {
   readonly count: number;
   /** Of the stuff that it is cut from; null for a strip of paper or an edge to plane. */
   readonly thicknessMm: number | null;
+  /** Corners of what is sawn out through and through; left out for what is no block of one thickness. */
+  readonly outline?: readonly Vec2[];
   readonly shapes: readonly Shape[];
   readonly labels: readonly ShapeLabel[];
 }
+
+/** A template that is a block, sawn through and through out of one thickness. */
+export type PrintableItem = FullSizeItem & {
+  readonly outline: NonNullable<FullSizeItem['outline']>;
+  readonly thicknessMm: number;
+};
+
+/** Whether a template can be printed in three dimensions instead of sawn. */
+export const isPrintable = (item: FullSizeItem): item is PrintableItem =>
+  item.outline !== undefined && item.thicknessMm !== null;
 
 export const mark = (points: readonly Vec2[]): Shape => ({
   kind: 'line',

@@ -62,6 +62,7 @@ export { judgedLines, type PlannedLine, type RowPlan } from './row/row-plan';
 export { type Opening, rowOpenings, rowTightening, stageOpeningsMm } from './row/row-tightening';
 export { type BoardChange, withBoards } from './row/turned-boards';
 export { ofSession } from './session-joints';
+export { type MitredCorner, mitredCorner } from './mitred-corner';
 export { bottlesOf, familiesOf } from './shelf';
 export {
   acrossInTurn,
