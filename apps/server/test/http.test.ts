@@ -149,6 +149,27 @@ describe('files of a plan', () => {
   });
 });
 
+describe('the shop list', () => {
+  it('is a file over the builds that wait, or over those that are named', async () => {
+    const all = await api().get('/api/shop-list').buffer().expect(200);
+    expect([all.type, all.headers['content-disposition']]).toEqual([
+      'application/pdf',
+      'attachment; filename=shop-list.pdf',
+    ]);
+    const one = await api()
+      .get('/api/shop-list?build=stage-floor&units=imperial&paper=letter')
+      .buffer()
+      .expect(200);
+    expect((one.body as Buffer).subarray(0, 5).toString()).toBe('%PDF-');
+    await api().get('/api/shop-list?build=none').expect(404);
+    await api().get('/api/shop-list?paper=slate').expect(422);
+    await api()
+      .get(`/api/shop-list?${'build=x&'.repeat(21)}`)
+      .expect(422);
+    await api().post('/api/shop-list').expect(405);
+  });
+});
+
 describe('schemas', () => {
   it('of every document are published, and hold for what is served', async () => {
     const published = await api().get('/api/schemas').expect(200);

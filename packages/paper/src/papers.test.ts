@@ -7,9 +7,10 @@ import { DEMO_SHOP, stageFloor, wagonBuilds } from '@lean-clasp/core/demo';
 import { fullSizeItems, type Shape } from '@lean-clasp/core/full-size';
 import { planBuild, type Plan, settlePlan } from '@lean-clasp/core/plan';
 import { newBuild } from '@lean-clasp/core/templates';
-import { formatFor, says } from '@lean-clasp/words';
+import { formatFor, fullSizeName, says } from '@lean-clasp/words';
 import DxfParser from 'dxf-parser';
-import { PAPERS, type PaperAsk, paperOf } from '.';
+import { shopList } from '@lean-clasp/core/shop-list';
+import { PAPERS, type PaperAsk, paperOf, shopListPdf } from '.';
 
 const folder = mkdtempSync(join(tmpdir(), 'lean-clasp-paper-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
@@ -231,6 +232,24 @@ describe('other files', () => {
     [{ what: 'full-size', item: 'wheel' }, 'item'],
   ] as const)('refuses %j and says what there is', async (ask, field) => {
     await expect(paperOf(planOf('case'), { ...ASK, ...ask })).rejects.toMatchObject({ field });
+  });
+});
+
+describe('the shop list', () => {
+  it('says what to buy, borrow and make, in letters that can be read out', async () => {
+    const list = shopList(plans.slice(0, 4), DEMO_SHOP);
+    const path = join(folder, 'list.pdf');
+    writeFileSync(path, await shopListPdf(list, 'letter', 'imperial'));
+    const text = flat(execFileSync('pdftotext', ['-raw', path, '-'], { encoding: 'utf8' }));
+    expect(text).not.toMatch(/undefined|NaN|null|\uFFFD/);
+    for (const { build } of plans.slice(0, 4)) expect(text).toContain(build.name);
+    for (const { item } of list.make) expect(text).toContain(flat(fullSizeName(item)));
+    for (const heading of ['Glue', 'To borrow', 'To make']) expect(text).toContain(heading);
+    const info = execFileSync('pdfinfo', [path], { encoding: 'utf8' });
+    expect(info).toMatch(/Tagged:\s+yes/);
+    const empty = await shopListPdf({ builds: [], glue: [], borrow: [], make: [] }, 'a4', 'metric');
+    writeFileSync(path, empty);
+    expect(execFileSync('pdftotext', [path, '-'], { encoding: 'utf8' })).toContain('No build waits');
   });
 });
 

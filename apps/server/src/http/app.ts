@@ -27,6 +27,7 @@ import { answerErrors, notFound } from './errors';
 import { pictureRoutes } from './picture-routes';
 import { runRoutes } from './run-routes';
 import type { RunStream } from './run-stream';
+import { shopListRoute } from './shop-list-route';
 import { requireOwnHost } from './own-host';
 import { requireOwnOrigin } from './same-origin';
 import { refuseDeep, refuseUnsound } from './sound-body';
@@ -204,6 +205,7 @@ function apiRoutes(deps: AppDeps): express.Router {
       keepShelf: shelfKeeper(shops, SHOP_ID, deps.logger),
     }),
   );
+  router.use(shopListRoute({ builds, shops, shopId: SHOP_ID, glued: runs.glued, pool: deps.pool }));
   router.use(calcRoutes(calculator, deps.pool));
   router.use(notFound);
   return router;

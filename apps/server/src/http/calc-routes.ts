@@ -10,7 +10,7 @@ import type { Task } from '../work/task';
 import type { WorkPool } from '../work/pool';
 
 /** Tells a worker when whoever asked has left. */
-function whenGone(response: Response): AbortSignal {
+export function whenGone(response: Response): AbortSignal {
   const gone = new AbortController();
   response.on('close', () => gone.abort());
   return gone.signal;

@@ -235,6 +235,19 @@ const runs: readonly Operation[] = [
 ];
 
 const shop: readonly Operation[] = [
+  {
+    method: 'get',
+    path: '/shop-list',
+    about:
+      'What to buy, to borrow and to make for builds, as a PDF; left out: those that wait to be glued up.',
+    who: 'bench',
+    query: {
+      build: { about: 'id of a build; may stand several times', schema: TEXT },
+      paper: { about: 'what it is printed on', schema: { enum: ['a4', 'letter'] } },
+      units: { about: 'in which lengths are told', schema: { enum: ['metric', 'imperial'] } },
+    },
+    answer: file('application/pdf'),
+  },
   { method: 'get', path: '/air', about: 'What the sensor says now.', who: 'bench', answer: jsonBy(OBJECT) },
   {
     method: 'get',

@@ -2,7 +2,7 @@ import { availableParallelism } from 'node:os';
 import type { PaperFile } from '@lean-clasp/paper';
 import { Piscina } from 'piscina';
 import { HttpError, httpError } from '../http/errors';
-import type { Task, TaskOutcome } from './task';
+import type { FileTask, Task, TaskOutcome } from './task';
 
 /** Workers beside the thread that answers. */
 export interface WorkPool {
@@ -14,7 +14,7 @@ export interface WorkPool {
    */
   readonly run: (task: Task, gone: AbortSignal) => Promise<string>;
   /** Makes a file, likewise. */
-  readonly file: (task: Extract<Task, { kind: 'paper' }>, gone: AbortSignal) => Promise<PaperFile>;
+  readonly file: (task: FileTask, gone: AbortSignal) => Promise<PaperFile>;
   readonly close: () => Promise<void>;
 }
 
@@ -29,6 +29,7 @@ const LIMITS_MS: Readonly<Record<Task['kind'], number>> = {
   calc: 4200,
   plan: 20_000,
   paper: 30_000,
+  'shop-list': 60_000,
   warm: 60_000,
 };
 /** Memory of one worker, MB. */

@@ -1,8 +1,10 @@
 import { InputError } from '@lean-clasp/core/basics';
-import { type PaperFile, PaperAskSchema, paperOf } from '@lean-clasp/paper';
+import { ShopDocumentSchema } from '@lean-clasp/core/formats';
+import { shopList } from '@lean-clasp/core/shop-list';
+import { type PaperFile, PaperAskSchema, paperOf, shopListPdf } from '@lean-clasp/paper';
 import { askedPlan, createCalculator, createValidator, errorBody, planReply } from '@lean-clasp/validation';
 import { formatFor, saidPlan } from '@lean-clasp/words';
-import type { Task, TaskOutcome } from './task';
+import type { FileTask, Task, TaskOutcome } from './task';
 
 const validator = createValidator();
 const calculator = createCalculator(validator);
@@ -10,7 +12,8 @@ const calculator = createCalculator(validator);
 /** Works one task out, off the thread that answers; what comes back is ready to be sent. */
 export default async function work(task: Task): Promise<TaskOutcome> {
   try {
-    if (task.kind === 'paper') return { kind: 'file', file: await fileFor(task) };
+    if (task.kind === 'paper' || task.kind === 'shop-list')
+      return { kind: 'file', file: await fileFor(task) };
     return { kind: 'answer', json: JSON.stringify(answerTo(task), finite) };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
@@ -18,11 +21,21 @@ export default async function work(task: Task): Promise<TaskOutcome> {
   }
 }
 
-function fileFor({ ask, input }: Extract<Task, { kind: 'paper' }>): Promise<PaperFile> {
-  return paperOf(askedPlan(input, validator), validator.check(PaperAskSchema, ask));
+async function fileFor(task: FileTask): Promise<PaperFile> {
+  if (task.kind === 'paper') {
+    return paperOf(askedPlan(task.input, validator), validator.check(PaperAskSchema, task.ask));
+  }
+  const shop = validator.check(ShopDocumentSchema, task.shop);
+  const plans = task.builds.map((build) => askedPlan({ build, shop }, validator));
+  const { paper, units } = task.ask;
+  return {
+    bytes: await shopListPdf(shopList(plans, shop), paper, units),
+    type: 'application/pdf',
+    ending: 'pdf',
+  };
 }
 
-function answerTo(task: Exclude<Task, { kind: 'paper' }>): unknown {
+function answerTo(task: Exclude<Task, FileTask>): unknown {
   switch (task.kind) {
     case 'calc':
       return calculator.run(task.name, task.input);

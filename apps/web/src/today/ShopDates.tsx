@@ -1,7 +1,7 @@
 import { inSentence } from '@lean-clasp/words';
 import { findAdhesive } from '@lean-clasp/core/adhesives';
 import type { ShopDocument } from '@lean-clasp/core/formats';
-import type { BuildToDate, GlueToGet, ShopCalendar, ShopSession } from '@lean-clasp/core/plan';
+import type { BuildToDate, GlueWanted, ShopCalendar, ShopSession } from '@lean-clasp/core/plan';
 import { bottleState } from '@lean-clasp/core/shelf';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -10,6 +10,7 @@ import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
 import { Link as RouterLink } from 'react-router';
+import { useAppSelector } from '../app/store';
 import { Section } from '../frame/Page';
 import { useFormat } from '../quantities/use-format';
 import { saveCalendar } from '../order/save-calendar';
@@ -60,6 +61,7 @@ export function ShopDates({ shop, now }: { readonly shop: ShopDocument; readonly
             <HoursToday calendar={calendar} shop={shop} now={minute} soon={soon} />
             <Days calendar={calendar} />
             <ToGet list={toGet} />
+            {from !== null && from.builds.length > 0 && <ShopListLink />}
             <Aged waiting={from?.builds ?? []} shop={shop} now={now} />
             {from !== null && from.builds.length > 0 && <OneMoreClamp shop={shop} {...from} />}
           </>
@@ -104,7 +106,7 @@ function Days({ calendar }: { readonly calendar: ShopCalendar }) {
 }
 
 /** What to buy before all of it is glued. */
-function ToGet({ list }: { readonly list: readonly GlueToGet[] }) {
+function ToGet({ list }: { readonly list: readonly GlueWanted[] }) {
   const f = useFormat();
   if (list.length === 0) return null;
   return (
@@ -117,6 +119,19 @@ function ToGet({ list }: { readonly list: readonly GlueToGet[] }) {
         )
         .join('; ')}
       .
+    </Typography>
+  );
+}
+
+/** What waits wants bought, borrowed and made, to take along. */
+function ShopListLink() {
+  const units = useAppSelector((state) => state.preferences.units);
+  const paper = units === 'imperial' ? 'letter' : 'a4';
+  return (
+    <Typography sx={{ mt: 1 }}>
+      <Link href={`/api/shop-list?paper=${paper}&units=${units}`} download>
+        Shop list: what to buy, borrow and make (PDF)
+      </Link>
     </Typography>
   );
 }

@@ -2,7 +2,7 @@ import { readWallTime, type Taken, type WallMinute } from '@lean-clasp/core/cale
 import type { ShopDocument } from '@lean-clasp/core/formats';
 import {
   type BuildToDate,
-  type GlueToGet,
+  type GlueWanted,
   glueToGet,
   heldBy,
   type ShopCalendar,
@@ -30,7 +30,7 @@ export interface ShopCalendarNow {
   /** Null until every build is thought through. */
   readonly calendar: ShopCalendar | null;
   /** Glue that builds not glued yet want more of than there is. */
-  readonly toGet: readonly GlueToGet[];
+  readonly toGet: readonly GlueWanted[];
   readonly done: number;
   readonly of: number;
   /** What the calendar was worked out from; null until it is. */

@@ -56,7 +56,11 @@ export function keyJigItems(plan: Plan): FullSizeItem[] {
         ),
       ],
       labels: [
-        { at: [thicknessMm + HOLD_MM.beside / 2, bladeMm + 3], highMm: 4, says: { code: 'blade', mm: bladeMm } },
+        {
+          at: [thicknessMm + HOLD_MM.beside / 2, bladeMm + 3],
+          highMm: 4,
+          says: { code: 'blade', mm: bladeMm },
+        },
         ...middles.map((at) => lengthAt([at, bladeMm + 2], at, 3)),
       ],
     },

@@ -66,8 +66,8 @@ export function buildToDate(id: string, plan: Plan): BuildToDate {
   return { id, name, crew, sessions, machineMin: machineMinutes(plan), adhesive, volumeMl, failing };
 }
 
-/** A glue that builds want more of than there is. */
-export interface GlueToGet {
+/** A glue that builds take, and what there is of it. */
+export interface GlueWanted {
   readonly adhesive: string;
   readonly wantedMl: number;
   /** In bottles that still hold something. */
@@ -76,10 +76,14 @@ export interface GlueToGet {
 }
 
 /** What has to be bought before all of these builds are glued, the greatest lack first. */
-export function glueToGet(builds: readonly BuildToDate[], { bottles }: ShopDocument): GlueToGet[] {
+export const glueToGet = (builds: readonly BuildToDate[], shop: ShopDocument): GlueWanted[] =>
+  glueWanted(builds, shop).filter(({ wantedMl, thereMl }) => wantedMl > thereMl);
+
+/** Every glue that builds take, the greatest lack first. */
+export function glueWanted(builds: readonly BuildToDate[], { bottles }: ShopDocument): GlueWanted[] {
   const adhesives = [...new Set(builds.map(({ adhesive }) => adhesive))];
   return adhesives
-    .map((adhesive): GlueToGet => {
+    .map((adhesive): GlueWanted => {
       const own = builds.filter((build) => build.adhesive === adhesive);
       return {
         adhesive,
@@ -90,7 +94,6 @@ export function glueToGet(builds: readonly BuildToDate[], { bottles }: ShopDocum
         builds: own.map(({ name }) => name),
       };
     })
-    .filter(({ wantedMl, thereMl }) => wantedMl > thereMl)
     .sort((a, b) => b.wantedMl - b.thereMl - (a.wantedMl - a.thereMl));
 }
 

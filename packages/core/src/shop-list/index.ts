@@ -1,0 +1,1 @@
+export { type ShopList, shopList } from './shop-list';
