@@ -39,6 +39,12 @@ test('two devices edit for days without the server', async () => {
   expect(await soak('offline', '2', '16')).toMatchObject({ screens: 2, faults: 0 });
 });
 
+test('no importer is crashed, held up or left without a word by a file that is spoilt', async () => {
+  const outcome = await soak('files', '40', '16');
+  expect(outcome).toMatchObject({ faults: 0 });
+  expect(Object.keys(outcome['read'] as object)).toHaveLength(8);
+});
+
 test('every calculation answers or refuses what its schema allows', async () => {
   const outcome = await soak('calculations', '3', '16');
   expect(outcome).toMatchObject({ faults: 0 });

@@ -2,11 +2,12 @@ import { readFileSync } from 'node:fs';
 import { makeDataFolder, removeFolder, startServer, type StartedServer } from '../scripts/lib/server.mjs';
 import { calculations } from './calculations';
 import { devices } from './devices';
+import { files } from './files';
 import { hostile } from './hostile';
 import { kills } from './kills';
 import { scale } from './scale';
 
-// npm run soak -- hostile|kills|calculations|devices|offline|scale [COUNT] [SEED] [SCREENS], against the built server, for as long as one likes.
+// npm run soak -- hostile|files|kills|calculations|devices|offline|scale [COUNT] [SEED] [SCREENS], against the built server, for as long as one likes.
 
 /** Faults told one by one. */
 const TOLD = 20;
@@ -26,6 +27,7 @@ const SOAKS: Readonly<Record<string, Soak>> = {
     count: 10_000,
     run: (count, seed) => onServer(({ url }) => hostile(url, { count, seed, atOnce: 4 })),
   },
+  files: { count: 10_000, run: (each, seed) => files({ each, seed }) },
   calculations: { count: 100, run: (each, seed) => onServer(({ url }) => calculations(url, { each, seed })) },
   kills: {
     count: 50,

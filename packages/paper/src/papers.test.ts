@@ -247,9 +247,12 @@ describe('the shop list', () => {
     for (const heading of ['Glue', 'To borrow', 'To make']) expect(text).toContain(heading);
     const info = execFileSync('pdfinfo', [path], { encoding: 'utf8' });
     expect(info).toMatch(/Tagged:\s+yes/);
-    const empty = await shopListPdf({ builds: [], glue: [], borrow: [], make: [] }, 'a4', 'metric');
+    const left = [{ build: 'Odd shelf', why: 'There is no wood "own-9".' }];
+    const empty = await shopListPdf({ builds: [], glue: [], borrow: [], make: [], left }, 'a4', 'metric');
     writeFileSync(path, empty);
-    expect(execFileSync('pdftotext', [path, '-'], { encoding: 'utf8' })).toContain('No build waits');
+    const none = execFileSync('pdftotext', [path, '-'], { encoding: 'utf8' });
+    expect(none).toContain('No build waits');
+    expect(none).toContain('Odd shelf: There is no wood');
   });
 });
 

@@ -110,11 +110,45 @@ function describe(error: ErrorObject): Description {
         `is ${got}; it must be ${JSON.stringify(params.allowedValue)}.`,
         JSON.stringify(params.allowedValue),
       ];
+    case 'minLength':
+    case 'maxLength':
+      return [
+        'out-of-range',
+        `has ${lengthOf(error.data)} characters; it must have ${countOf(error, 'Length')}.`,
+        `${countOf(error, 'Length')} characters`,
+      ];
+    case 'minItems':
+    case 'maxItems':
+      return [
+        'out-of-range',
+        `has ${lengthOf(error.data)} entries; it must have ${countOf(error, 'Items')}.`,
+        `${countOf(error, 'Items')} entries`,
+      ];
+    case 'pattern':
+      return [
+        'inconsistent',
+        `is ${got}, which is not written as it must be.`,
+        `text that fits ${String(params.pattern)}`,
+      ];
     case 'anyOf':
       return ['inconsistent', `is ${got}; none of the accepted forms fits.`, choicesOf(error)];
     default:
       return ['inconsistent', `${error.message ?? 'is not as expected'}.`, error.message ?? 'see the schema'];
   }
+}
+
+const lengthOf = (data: unknown): number =>
+  typeof data === 'string' || Array.isArray(data) ? data.length : 0;
+
+/** How many characters or entries there may be. */
+function countOf({ parentSchema }: ErrorObject, what: 'Length' | 'Items'): string {
+  const { [`min${what}`]: least, [`max${what}`]: most } = (parentSchema ?? {}) as Record<
+    string,
+    number | undefined
+  >;
+  if (least !== undefined && most !== undefined)
+    return least === most ? String(least) : `${least} to ${most}`;
+  return least === undefined ? `at most ${most}` : `at least ${least}`;
 }
 
 function choicesOf({ parentSchema }: ErrorObject): string {

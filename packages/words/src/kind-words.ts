@@ -44,6 +44,8 @@ const QUESTION_WORDS: Readonly<Record<string, string>> = {
   thicknessMm: 'Thickness',
   layerMm: 'Thickness of a layer',
   blockMm: 'Block, edge to jaw',
+  nearMm: 'Near edge inside its line',
+  farMm: 'Far edge inside its line',
   fixing: 'Blocks held by',
   acrossFlatsMm: 'Across flats, outside',
   sidesMm: 'Sides, outside',

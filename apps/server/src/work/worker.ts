@@ -1,5 +1,6 @@
 import { InputError } from '@lean-clasp/core/basics';
-import { ShopDocumentSchema } from '@lean-clasp/core/formats';
+import { type BuildDocument, ShopDocumentSchema } from '@lean-clasp/core/formats';
+import type { Plan } from '@lean-clasp/core/plan';
 import { shopList } from '@lean-clasp/core/shop-list';
 import { type PaperFile, PaperAskSchema, paperOf, shopListPdf } from '@lean-clasp/paper';
 import { askedPlan, createCalculator, createValidator, errorBody, planReply } from '@lean-clasp/validation';
@@ -26,10 +27,20 @@ async function fileFor(task: FileTask): Promise<PaperFile> {
     return paperOf(askedPlan(task.input, validator), validator.check(PaperAskSchema, task.ask));
   }
   const shop = validator.check(ShopDocumentSchema, task.shop);
-  const plans = task.builds.map((build) => askedPlan({ build, shop }, validator));
+  const plans: Plan[] = [];
+  const left: { build: string; why: string }[] = [];
+  for (const build of task.builds) {
+    try {
+      plans.push(askedPlan({ build, shop }, validator));
+    } catch (error) {
+      // One that cannot be planned does not keep the others from their list.
+      if (!(error instanceof InputError)) throw error;
+      left.push({ build: (build as BuildDocument).name, why: error.message });
+    }
+  }
   const { paper, units } = task.ask;
   return {
-    bytes: await shopListPdf(shopList(plans, shop), paper, units),
+    bytes: await shopListPdf(shopList(plans, shop, left), paper, units),
     type: 'application/pdf',
     ending: 'pdf',
   };

@@ -7,6 +7,7 @@ import { Caution } from '../parts/Caution';
 import { usePlan } from '../planner/plan-context';
 import { useFormat } from '../quantities/use-format';
 import { useOwnWoods } from '../shop/own';
+import { OutlineFromFile } from '../outline/OutlineFromFile';
 import { SharedDemands } from '../workspace/steps/fit/Demands';
 import { useOpenBuild } from '../workspace/open-build';
 import { AnswersForm } from './AnswersForm';
@@ -63,6 +64,7 @@ function Shape() {
         refusal={refusal}
         onChange={(answers) => set({ ...build.answers, ...answers } as typeof build.answers)}
       />
+      {kind.id === 'round-panel' && <OutlineFromFile />}
     </Section>
   );
 }

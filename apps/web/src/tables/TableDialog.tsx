@@ -16,7 +16,7 @@ import Typography from '@mui/material/Typography';
 import { useMemo, useState } from 'react';
 import { useAppSelector } from '../app/store';
 import { makeId } from '../workspace/edits';
-import { FileButton } from './FileButton';
+import { FileButton } from '../parts/FileButton';
 import { readCells } from './table-files';
 
 /** Rows shown of what was pasted. */
@@ -69,6 +69,9 @@ export function TableDialog<Row extends { readonly id: string }>({
           slotProps={{ inputLabel: { shrink: true }, htmlInput: { spellCheck: false } }}
         />
         <FileButton
+          label="Open a file (CSV)"
+          accept=".csv,.tsv,.txt,text/csv,text/plain"
+          like="the table as CSV"
           onText={(read) => {
             setText(read);
             setFault(null);

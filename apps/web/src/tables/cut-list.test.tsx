@@ -6,7 +6,7 @@ import { renderPage } from '../../test/render-page';
 import { partsOfList } from '../assembly/edits';
 import { CutListBuilds, panelOf } from '../builds/CutListBuilds';
 import { boardsOfList } from '../workspace/edits';
-import { decodeText } from './decode-text';
+import { decodeText } from '../parts/decode-text';
 
 const LIST =
   'Part;Qty;Length (mm);Width (mm);Thickness (mm);Wood\nTür;2;700,5;420;19;White oak\nBoden;1;900;360;lots;Cherry';
@@ -65,9 +65,7 @@ describe('a cut list from a file', () => {
 
   it('says what a file is that is no table, and keeps what was there', async () => {
     await open(new File([Uint8Array.from([80, 75, 0, 0, 9, 0])], 'list.csv'));
-    expect(await screen.findByRole('alert')).toHaveTextContent(
-      'list.csv is no table of text. Save it as CSV',
-    );
+    expect(await screen.findByRole('alert')).toHaveTextContent('list.csv is no text. Save the table as CSV');
     expect(screen.getByLabelText('Rows')).toHaveValue('');
   });
 });

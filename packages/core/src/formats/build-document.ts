@@ -26,7 +26,7 @@ export const AnswersSchema = Type.Record(
   Type.Union([
     Type.Number(),
     ShortText,
-    Type.Array(Type.Number(), { maxItems: 12 }),
+    Type.Array(Type.Number(), { maxItems: 24 }),
     Type.Array(ShortText, { maxItems: 12 }),
   ]),
 );

@@ -1,6 +1,6 @@
 import type { Aid } from '../assembly';
-import { prismCorners } from '../solids/prism';
-import { type Prism, solidPoints, type Vec2, type Vec3 } from '../solids';
+
+import { type Prism, prismCorners, solidPoints, type Vec2, type Vec3 } from '../solids';
 import { cut, type FullSizeItem, lengthAt, type ShapeLabel } from './item';
 
 type Reach = readonly [low: number, high: number];

@@ -4,7 +4,8 @@ import { type Finding, finding } from '../findings';
 import { extruded, solidOf, type Vec2 } from '../solids';
 import { askFixing, type BlockFixing, clampsOver, curvedBlock, holdOf, reachSlope } from './block-fixing';
 import { defineKind, joint, type Layout, part, partId, upTo, usualRing, X } from './kind';
-import { askChoice, askCount, askLength, askSpecies } from './question';
+import { LIVE_STATIONS } from '../outline';
+import { askChoice, askCount, askEachLength, askLength, askSpecies, onlyWhen } from './question';
 import { acrossRow, squareRow } from './side-by-side';
 
 /** Less of the outer line than this under a block leaves its ends unpressed [judgement]. */
@@ -29,6 +30,22 @@ interface Shape {
   readonly fixing: BlockFixing;
 }
 
+/** A live edge as it was drawn: by how much it stays inside the straight one, station by station; empty where nobody drew it. */
+interface Drawn {
+  readonly nearMm: readonly number[];
+  readonly farMm: readonly number[];
+}
+
+const STATION_NAMES = upTo(LIVE_STATIONS).map((n) => `at ${(100 * (n - 1)) / (LIVE_STATIONS - 1)} %`);
+
+/** A drawn edge is asked about only once there is one. */
+const askStations = (name: string) =>
+  onlyWhen(
+    askEachLength(() => STATION_NAMES, 0, 400),
+    ({ outline, [name]: stations }) =>
+      outline === 'live-edge' && Array.isArray(stations) && stations.length > 0,
+  );
+
 /** The part of a layout that depends on the outline. */
 interface Outlined {
   readonly boards: readonly (readonly Vec2[])[];
@@ -48,6 +65,8 @@ export const ROUND_PANEL = defineKind({
     thicknessMm: askLength(24, 6, 80),
     blockMm: askLength(70, 25, 200),
     fixing: askFixing,
+    nearMm: askStations('nearMm'),
+    farMm: askStations('farMm'),
   },
   preparation: ['fresh-faces', 'mark-faces', 'blocks-fixed', 'release-film', 'closes-dry'],
   cautions: [],
@@ -62,7 +81,7 @@ export const ROUND_PANEL = defineKind({
     (answers['outline'] ?? 'oval') === 'oval'
       ? [{ change: finding('saw-after', 'informs'), answers: { outline: 'oval-after' } }]
       : [],
-  layOut: ({ outline, ...shape }) => {
+  layOut: ({ outline, nearMm, farMm, ...shape }) => {
     if (outline === 'oval-after') {
       // The oval is sawn out of them once they are one piece.
       return {
@@ -70,7 +89,7 @@ export const ROUND_PANEL = defineKind({
         findings: [finding('sawn-after', 'informs')],
       };
     }
-    if (outline === 'live-edge') return laidOut(shape, liveEdge(shape));
+    if (outline === 'live-edge') return laidOut(shape, liveEdge(shape, { nearMm, farMm }));
     const whole = ovalLayout(shape);
     if (outline === 'oval') return whole;
     if (shape.boards % 2 === 1) {
@@ -171,8 +190,34 @@ function oval({ boards, lengthMm, widthMm, thicknessMm, blockMm, fixing }: Shape
   };
 }
 
+/** What a drawn edge leaves of its board at the least, mm [judgement]. */
+const LEAST_LEFT_MM = 15;
+
+/** @throws InputError where an edge goes through its board into the next. */
+function refuseDeepEdges(stripMm: number, { nearMm, farMm }: Drawn): void {
+  const deepest = Math.max(0, ...nearMm, ...farMm);
+  if (deepest <= stripMm - LEAST_LEFT_MM) return;
+  throw new InputError(
+    'inconsistent',
+    'answers.boards',
+    `The edge goes ${deepest.toFixed(0)} mm in, and the outer boards are ${stripMm.toFixed(0)} mm wide.`,
+    `fewer and wider boards, or an outline that goes in ${Math.max(0, stripMm - LEAST_LEFT_MM).toFixed(0)} mm at most`,
+  );
+}
+
+/** Between two stations an edge runs straight. */
+function insetAt(stations: readonly number[], share: number): number {
+  const at = Math.min(stations.length - 1, Math.max(0, share * (stations.length - 1)));
+  const [before, after] = [stations[Math.floor(at)] ?? 0, stations[Math.ceil(at)] ?? 0];
+  return before + (at - Math.floor(at)) * (after - before);
+}
+
 /** Straight joints inside, live edges outside; a row of short blocks along each, scribed to it. */
-function liveEdge({ boards, lengthMm, widthMm, thicknessMm, blockMm, fixing }: Shape): Outlined {
+function liveEdge(
+  { boards, lengthMm, widthMm, thicknessMm, blockMm, fixing }: Shape,
+  drawn: Drawn,
+): Outlined {
+  refuseDeepEdges(widthMm / boards, drawn);
   const hold = holdOf(fixing);
   const half = lengthMm / 2;
   const amplitude = LIVE_SHARE * widthMm;
@@ -180,6 +225,8 @@ function liveEdge({ boards, lengthMm, widthMm, thicknessMm, blockMm, fixing }: S
   const waves = Math.max(1, Math.round(lengthMm / LIVE_WAVE_MM));
   // Two waves of different length, no two edges alike; the edge never leaves the width it was given.
   const edge = (side: number, x: number) => {
+    const stations = side < 0 ? drawn.nearMm : drawn.farMm;
+    if (stations.length > 0) return side * (widthMm / 2 - insetAt(stations, (x + half) / lengthMm));
     const turn = (2 * Math.PI * waves * (x + half)) / lengthMm;
     const wander = 0.6 * Math.sin(turn + side) + 0.4 * Math.sin(2.3 * turn - 2 * side);
     return side * (widthMm / 2 - (amplitude * (1 - wander)) / 2);

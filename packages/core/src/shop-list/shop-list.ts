@@ -13,6 +13,8 @@ export interface ShopList {
   readonly borrow: readonly { readonly build: string; readonly what: Finding }[];
   /** What is made beforehand, build by build. */
   readonly make: readonly { readonly build: string; readonly item: FullSizeItem }[];
+  /** Builds that no plan can be made of, and why. */
+  readonly left: readonly { readonly build: string; readonly why: string }[];
 }
 
 /** What is sawn or planed; strips and sticks are only printed. */
@@ -23,8 +25,9 @@ const BORROWED: readonly Finding['code'][] = ['borrow-clamps', 'borrow-deep'];
  * Goes through settled plans for what to buy, to borrow and to make. Borrowed is what would mend a verdict that fails: the first such
  * fix of a build, which is the one that mends most.
  */
-export function shopList(plans: readonly Plan[], shop: ShopDocument): ShopList {
+export function shopList(plans: readonly Plan[], shop: ShopDocument, left: ShopList['left'] = []): ShopList {
   return {
+    left,
     builds: plans.map(({ build }) => build.name),
     glue: glueWanted(
       plans.map((plan) => buildToDate('', plan)),

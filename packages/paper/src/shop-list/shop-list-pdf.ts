@@ -44,6 +44,13 @@ export async function shopListPdf(list: ShopList, paper: PaperName, system: Unit
     'To make',
     list.make.map(({ build, item }) => `${fullSizeName(item)} (${build}). ${fullSizeHow(item)}`),
   );
+  if (list.left.length > 0) {
+    section(
+      flow,
+      'Not on this list',
+      list.left.map(({ build, why }) => `${build}: ${why}`),
+    );
+  }
   return pdf.finish();
 }
 

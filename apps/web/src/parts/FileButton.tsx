@@ -5,11 +5,19 @@ import { decodeText } from './decode-text';
 /** A list of thousands of rows is smaller. */
 const MOST_BYTES = 2_000_000;
 
-/** Opens a table that was saved by another program, as text. */
+/** Opens a file that another program saved, as text. */
 export function FileButton({
+  label,
+  accept,
+  like,
   onText,
   onFault,
 }: {
+  readonly label: string;
+  /** Endings and types that are offered. */
+  readonly accept: string;
+  /** How such a file is saved. */
+  readonly like: string;
   readonly onText: (text: string) => void;
   readonly onFault: (message: string) => void;
 }) {
@@ -19,15 +27,13 @@ export function FileButton({
     event.target.value = '';
     if (file === undefined) return;
     if (file.size > MOST_BYTES) {
-      onFault(
-        `${file.name} has ${Math.round(file.size / 1e6)} MB; a table of up to 2 MB can be read. Save only its rows.`,
-      );
+      onFault(`${file.name} has ${Math.round(file.size / 1e6)} MB; up to 2 MB can be read.`);
       return;
     }
     file.arrayBuffer().then(
       (buffer) => {
         const text = decodeText(new Uint8Array(buffer));
-        if (text.includes('\0')) onFault(`${file.name} is no table of text. Save it as CSV and open that.`);
+        if (text.includes('\0')) onFault(`${file.name} is no text. Save ${like} and open that.`);
         else onText(text);
       },
       () => onFault(`${file.name} cannot be read.`),
@@ -35,8 +41,8 @@ export function FileButton({
   };
   return (
     <Button component="label" sx={{ mt: 1 }}>
-      Open a file (CSV)
-      <input type="file" accept=".csv,.tsv,.txt,text/csv,text/plain" hidden onChange={open} />
+      {label}
+      <input type="file" accept={accept} hidden onChange={open} />
     </Button>
   );
 }

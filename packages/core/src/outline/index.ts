@@ -1,0 +1,1 @@
+export { LIVE_STATIONS, type LiveEdges, liveEdges } from './live-edges';
