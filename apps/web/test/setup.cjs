@@ -6,7 +6,7 @@ const { configure } = require('@testing-library/dom');
 configure({ asyncUtilTimeout: 15_000 });
 
 // jsdom reads files by FileReader alone.
-/* global Blob, FileReader */
+/* global FileReader */
 Blob.prototype.arrayBuffer ??= function arrayBuffer() {
   return new Promise((done, fail) => {
     const reader = new FileReader();
