@@ -253,13 +253,14 @@ export async function files({
   readonly each: number;
   readonly seed: number;
 }): Promise<FilesOutcome> {
-  const random = seeded(seed);
   const importers = { ...IMPORTERS, archive: await archiveImporter() };
   const faults: FilesOutcome['faults'][number][] = [];
   const read: Record<string, number> = {};
   const taken: Record<string, number> = {};
   let slowestMs = 0;
   for (const [importer, { good, within, read: reads }] of Object.entries(importers)) {
+    // Each begins anew, so that what one did can be done again alone.
+    const random = seeded(seed);
     read[importer] = each;
     taken[importer] = 0;
     for (let file = 0; file < each; file += 1) {

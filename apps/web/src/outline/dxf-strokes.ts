@@ -13,6 +13,7 @@ const TURN_STEPS = 1440;
  * @throws InputError for what is no DXF, or has no lines.
  */
 export function dxfStrokes(text: string): Stroke[] {
+  refuseMonsters(text);
   const { unit, lines } = parsed(text);
   if (lines.length === 0) {
     throw new InputError(
@@ -27,6 +28,28 @@ export function dxfStrokes(text: string): Stroke[] {
     points: points.map(([x, y]): Vec2 => [x * unitMm, y * unitMm]),
     closed: false,
   }));
+}
+
+/** Places, sizes, angles and counts of a drawing are smaller than this, in whatever unit. */
+const MOST = 1e6;
+/** Codes of such figures in a drawing. */
+const FIGURES = { from: 10, to: 99 };
+
+/** A drawing is pairs of lines, a code and its value. @throws InputError for a figure by which a reader would work for ever. */
+function refuseMonsters(text: string): void {
+  const lines = text.split(/\r\n|\r|\n/);
+  for (let i = 0; i + 1 < lines.length; i += 2) {
+    const code = Number(lines[i]);
+    if (!(code >= FIGURES.from && code <= FIGURES.to)) continue;
+    const value = Number(lines[i + 1]);
+    if (Number.isNaN(value) || Math.abs(value) <= MOST) continue;
+    throw new InputError(
+      'out-of-range',
+      'outline',
+      `The drawing has a figure of ${value.toExponential(0)} in line ${i + 2}.`,
+      `figures up to ${MOST}`,
+    );
+  }
 }
 
 function parsed(text: string): { readonly unit: number; readonly lines: readonly (readonly Vec2[])[] } {
@@ -67,7 +90,9 @@ function finely(entity: Entity | undefined): Vec2[] | null {
 
 /** Points of an arc, both ends with it. */
 function arc(centre: Vec2, radius: number, from: number, to: number): Vec2[] {
-  const steps = Math.max(2, Math.ceil((Math.abs(to - from) / (2 * Math.PI)) * TURN_STEPS));
+  // Once round is enough, whatever the angles say.
+  const turns = Math.min(1, Math.abs(to - from) / (2 * Math.PI));
+  const steps = Math.max(2, Math.ceil(turns * TURN_STEPS)) || 2;
   return Array.from({ length: steps + 1 }, (_, i) => {
     const angle = from + ((to - from) * i) / steps;
     return [centre[0] + radius * Math.cos(angle), centre[1] + radius * Math.sin(angle)];

@@ -181,6 +181,13 @@ describe('drawings', () => {
     expect(refusal(dxf(4)).message).toBe('The drawing has no lines.');
   });
 
+  it('with a figure that would keep a reader busy for ever are refused at once', () => {
+    const spin = [0, 'ARC', 8, 'cut', 10, 5, 20, 5, 40, 2, 50, 0, 51, 1e300];
+    expect(refusal(dxf(4, spin)).message).toMatch(/^The drawing has a figure of 1e\+300 in line \d+\.$/);
+    const long = svg(`<path d="M0 0 ${'l1 1 '.repeat(20_000)}"/>`);
+    expect(refusal(long).message).toBe('The drawing has a path with 40002 numbers.');
+  });
+
   it('spoilt anywhere are read or refused in a sentence, never worse', () => {
     const poly = dxf(4, [
       0,

@@ -18,6 +18,8 @@ const UNIT_MM: Readonly<Record<string, number>> = {
 /** Curves are followed in steps of about this, mm. */
 const STEP_MM = 2;
 const MOST_STEPS = 400;
+/** A path of more pieces than this takes too long to follow, and is no outline that somebody drew. */
+const MOST_PIECES = 5000;
 
 const numberOf = (element: Element, name: string): number => {
   const value = Number.parseFloat(element.getAttribute(name) ?? '0');
@@ -84,6 +86,7 @@ export function svgStrokes(text: string): Stroke[] {
   return [...svg.getElementsByTagName('*')].flatMap((element) => {
     const d = pathOf(element);
     if (d === null || element.closest('defs, clipPath, mask, symbol') !== null) return [];
+    refuseEndless(d);
     const parsed = svgpath(d)
       .transform(`scale(${scale} ${-scale}) ${transformsOf(element)}`)
       .abs()
@@ -94,6 +97,18 @@ export function svgStrokes(text: string): Stroke[] {
       .filter((piece) => piece.trim() !== '')
       .map(strokeOf);
   });
+}
+
+function refuseEndless(d: string): void {
+  // Every piece has at least one number of its own.
+  const numbers = d.match(/\d+/g)?.length ?? 0;
+  if (numbers <= 6 * MOST_PIECES) return;
+  throw new InputError(
+    'out-of-range',
+    'outline',
+    `The drawing has a path with ${numbers} numbers.`,
+    `an outline of ${MOST_PIECES} pieces at most; drawing programs call it simplifying a path`,
+  );
 }
 
 /** One stretch of a path, its curves followed in short steps. */
