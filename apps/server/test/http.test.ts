@@ -149,6 +149,34 @@ describe('files of a plan', () => {
   });
 });
 
+describe('a file of lessons', () => {
+  it('is looked at and kept by nobody', async () => {
+    const lesson = {
+      id: 'l1',
+      title: 'Tape the jaws',
+      happened: 'A stain under every jaw.',
+      cause: 'Iron and tannin.',
+      cost: 'An hour of scraping.',
+      change: 'Tape on the jaws.',
+      when: [{ trait: 'kind', any: ['edge-panel'] }],
+      at: 'before',
+      learnedOn: null,
+      runId: null,
+    };
+    const file = { format: 'lean-clasp/lessons', version: 1, lessons: [lesson] };
+    const looked = await api().post('/api/lessons/check').send(file).expect(200);
+    expect(looked.body).toEqual(file);
+    const shop = (await api().get('/api/shops/shop')).body as { body: ShopDocument };
+    expect(shop.body.lessons?.own.map(({ id }) => id) ?? []).not.toContain('l1');
+    const bad = await api()
+      .post('/api/lessons/check')
+      .send({ ...file, lessons: [{ ...lesson, at: 'never' }] })
+      .expect(422);
+    expect(bad.body).toMatchObject({ error: { field: 'lessons.0.at' } });
+    await api().get('/api/lessons/check').expect(405);
+  });
+});
+
 describe('the shop list', () => {
   it('is a file over the builds that wait, or over those that are named', async () => {
     const all = await api().get('/api/shop-list').buffer().expect(200);
@@ -174,7 +202,7 @@ describe('schemas', () => {
   it('of every document are published, and hold for what is served', async () => {
     const published = await api().get('/api/schemas').expect(200);
     const schemas = published.body as Record<string, TSchema>;
-    expect(Object.keys(schemas)).toEqual(['build', 'shop', 'run']);
+    expect(Object.keys(schemas)).toEqual(['build', 'shop', 'run', 'lessons']);
     const validator = createValidator();
     const floor = (await api().get('/api/builds/stage-floor').expect(200)).body as { body: unknown };
     const shop = (await api().get('/api/shops/shop').expect(200)).body as { body: unknown };
@@ -269,6 +297,22 @@ describe('builds', () => {
       .expect(304);
     await api().get('/api/builds?limit=0').expect(422);
     await api().get('/api/builds?after=nowhere').expect(422);
+  });
+
+  it('reads in one that was saved elsewhere, as one more, of an earlier version too; or says why not', async () => {
+    const { body } = (await api().get('/api/builds/stage-floor').expect(200)).body as { body: object };
+    const read = await api().post('/api/builds/read').send(body).expect(201);
+    const { id, body: kept } = read.body as { id: string; body: object };
+    expect(id).not.toBe('stage-floor');
+    expect(kept).toEqual(body);
+    const later = await api()
+      .post('/api/builds/read')
+      .send({ ...body, version: 99 })
+      .expect(422);
+    expect((later.body as { error: { message: string } }).error.message).toMatch(/version|later/);
+    await api().post('/api/builds/read').send([]).expect(422);
+    await api().get('/api/builds/read').expect(405);
+    await api().delete(`/api/builds/${id}`).expect(204);
   });
 
   it.each([

@@ -1,7 +1,7 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { within } from '@lean-clasp/core/basics';
-import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
+import { type BuildDocument, LessonsFileSchema, type ShopDocument } from '@lean-clasp/core/formats';
 import { createCalculator, type Validator } from '@lean-clasp/validation';
 import compression from 'compression';
 import cookieSession from 'cookie-session';
@@ -23,7 +23,7 @@ import { buildRoutes } from './build-routes';
 import { calcRoutes } from './calc-routes';
 import { whileThere } from './while-there';
 import { documentRoutes } from './document-routes';
-import { answerErrors, notFound } from './errors';
+import { answerErrors, notFound, onlyMethods } from './errors';
 import { pictureRoutes } from './picture-routes';
 import { runRoutes } from './run-routes';
 import type { RunStream } from './run-stream';
@@ -205,6 +205,11 @@ function apiRoutes(deps: AppDeps): express.Router {
       keepShelf: shelfKeeper(shops, SHOP_ID, deps.logger),
     }),
   );
+  // Looked at alone: the page adds them to the shop as an edit like any other, which can be taken back.
+  router.post('/lessons/check', (request, response) => {
+    response.json(validator.check(LessonsFileSchema, request.body));
+  });
+  router.all('/lessons/check', onlyMethods('POST'));
   router.use(shopListRoute({ builds, shops, shopId: SHOP_ID, glued: runs.glued, pool: deps.pool }));
   router.use(calcRoutes(calculator, deps.pool));
   router.use(notFound);

@@ -1,5 +1,11 @@
 import { SERVICES } from '@lean-clasp/core/adhesives';
-import { AnswersSchema, type BuildDocument, type ShopDocument } from '@lean-clasp/core/formats';
+import {
+  AnswersSchema,
+  type BuildDocument,
+  BuildDocumentSchema,
+  type ShopDocument,
+  upgradedBuild,
+} from '@lean-clasp/core/formats';
 import { type BuildStart, newBuild } from '@lean-clasp/core/templates';
 import type { Validator } from '@lean-clasp/validation';
 import { Type } from '@sinclair/typebox';
@@ -51,6 +57,12 @@ export function buildRoutes({ builds, shop, gluedBuilds, validator, makeId }: Bu
     response.status(201).json(await builds.create(makeId(), body));
   });
 
+  // A build as it was saved elsewhere, by this program or an earlier one: it comes as one more.
+  router.post('/read', async (request, response) => {
+    const body = validator.check(BuildDocumentSchema, upgradedBuild(request.body));
+    response.status(201).json(await builds.create(makeId(), body));
+  });
+
   router.delete('/:id', async (request, response) => {
     if (!(await builds.remove(request.params.id))) {
       throw httpError(404, 'not-found', 'There is no such build.', 'the id of a build');
@@ -59,6 +71,7 @@ export function buildRoutes({ builds, shop, gluedBuilds, validator, makeId }: Bu
   });
 
   router.all('/', onlyMethods('GET', 'POST'));
+  router.all('/read', onlyMethods('POST'));
   router.use(documentRoutes('build', builds, validator, ['GET', 'PATCH', 'DELETE']));
   return router;
 }

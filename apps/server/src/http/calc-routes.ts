@@ -1,6 +1,11 @@
 import { listAdhesives } from '@lean-clasp/core/adhesives';
 import { listClampKinds } from '@lean-clasp/core/clamps';
-import { BuildDocumentSchema, RunDocumentSchema, ShopDocumentSchema } from '@lean-clasp/core/formats';
+import {
+  BuildDocumentSchema,
+  LessonsFileSchema,
+  RunDocumentSchema,
+  ShopDocumentSchema,
+} from '@lean-clasp/core/formats';
 import { listSpecies } from '@lean-clasp/core/materials';
 import { listSpreadMethods } from '@lean-clasp/core/spread';
 import type { Calculator } from '@lean-clasp/validation';
@@ -56,7 +61,12 @@ export function calcRoutes(calculator: Calculator, pool: WorkPool): Router {
   });
 
   router.get('/schemas', (_request, response) => {
-    response.json({ build: BuildDocumentSchema, shop: ShopDocumentSchema, run: RunDocumentSchema });
+    response.json({
+      build: BuildDocumentSchema,
+      shop: ShopDocumentSchema,
+      run: RunDocumentSchema,
+      lessons: LessonsFileSchema,
+    });
   });
 
   router.all('/calc', onlyMethods('GET'));

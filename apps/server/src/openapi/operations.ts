@@ -1,3 +1,4 @@
+import { LessonsFileSchema } from '@lean-clasp/core/formats';
 import { PaperAskSchema } from '@lean-clasp/paper';
 import { type CalculationListing, PlanInputSchema } from '@lean-clasp/validation';
 import { PassphraseSchema } from '../access/access-routes';
@@ -99,6 +100,15 @@ const builds: readonly Operation[] = [
     answer: jsonOf('StoredBuild'),
     status: 201,
   },
+  {
+    method: 'post',
+    path: '/builds/read',
+    about: 'A build as it was saved elsewhere, of this version or an earlier one, as one more.',
+    who: 'owner',
+    body: jsonBy(having({ format: TEXT, version: NUMBER })),
+    answer: jsonOf('StoredBuild'),
+    status: 201,
+  },
   ...documents('build', '/builds', 'StoredBuild'),
   { method: 'delete', path: '/builds/{id}', about: 'Puts a build into the bin.', who: 'owner', answer: null },
   {
@@ -117,6 +127,14 @@ const builds: readonly Operation[] = [
     answer: null,
   },
   ...documents('shop', '/shops', 'StoredShop'),
+  {
+    method: 'post',
+    path: '/lessons/check',
+    about: 'Whether a file of lessons is one; nothing is kept.',
+    who: 'bench',
+    body: jsonBy(LessonsFileSchema),
+    answer: jsonBy(LessonsFileSchema),
+  },
 ];
 
 /** What every document can do. */
@@ -331,7 +349,7 @@ const sums = (calculations: readonly CalculationListing[]): readonly Operation[]
     path: '/schemas',
     about: 'JSON Schemas of the documents that are saved and read.',
     who: 'bench',
-    answer: jsonBy(having({ build: OBJECT, shop: OBJECT, run: OBJECT })),
+    answer: jsonBy(having({ build: OBJECT, shop: OBJECT, run: OBJECT, lessons: OBJECT })),
   },
 ];
 

@@ -129,6 +129,11 @@ export const api = createApi({
       query: (body) => ({ url: '/builds', method: 'POST', body }),
       invalidatesTags: ['Builds'],
     }),
+    /** Takes in a build that was saved elsewhere. */
+    readBuild: builder.mutation<StoredBuild, unknown>({
+      query: (body) => ({ url: '/builds/read', method: 'POST', body }),
+      invalidatesTags: ['Builds'],
+    }),
     removeBuild: builder.mutation<void, string>({
       query: (id) => ({ url: `/builds/${id}`, method: 'DELETE' }),
       invalidatesTags: ['Builds'],
@@ -193,6 +198,7 @@ export const {
   useCreateBuildMutation,
   useEvidenceQuery,
   useNetworkQuery,
+  useReadBuildMutation,
   useRemoveBuildMutation,
   useRemovePassphraseMutation,
   useRestoreBuildMutation,

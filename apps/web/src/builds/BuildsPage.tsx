@@ -18,6 +18,7 @@ import { Windowed } from '../parts/Windowed';
 import { SHOP_ID } from '../shop/shop-id';
 import { Bin } from './Bin';
 import { CutListBuilds } from './CutListBuilds';
+import { ReadBuild } from './ReadBuild';
 import { NewBuildButton } from './NewBuildButton';
 import { BuildItem } from './BuildItem';
 
@@ -48,6 +49,7 @@ export function BuildsPage() {
       intro="Each thing to be glued up, from first board to last clamp off."
       actions={
         <>
+          <ReadBuild />
           <CutListBuilds />
           <NewBuildButton />
         </>

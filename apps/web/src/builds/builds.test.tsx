@@ -25,6 +25,22 @@ describe('Builds', () => {
     expect(screen.getAllByText(/^The Lantern Wagon · /)).toHaveLength(3);
   });
 
+  it('reads in one that was saved, opens it, and says why a file is none', async () => {
+    const { user, asked } = renderPage(<BuildsPage />, {
+      server: {
+        ...LIST,
+        'POST /api/builds/read': ({ body }) => ({ id: 'read', revision: 0, body, updatedAtMs: 0 }),
+      },
+    });
+    const input = await screen.findByLabelText('Read in a build');
+    const json = (text: string) => new File([text], 'build.json', { type: 'application/json' });
+    await user.upload(input, json('{'));
+    expect(await screen.findByText(/^The file is no JSON/)).toBeInTheDocument();
+    await user.upload(input, json(JSON.stringify(STORED[0]?.body)));
+    await waitFor(() => expect(screen.getByTestId('where').textContent).toBe('/builds/read/fit'));
+    expect(asked.find(({ method }) => method === 'POST')?.body).toEqual(STORED[0]?.body);
+  });
+
   it('asks before it removes one, and keeps it when told to', async () => {
     const { user, asked } = renderPage(<BuildsPage />, { server: LIST });
     const name = STORED[0]?.body.name ?? '';

@@ -18,6 +18,7 @@ import { useFormat } from '../quantities/use-format';
 import { SHOP_ID } from '../shop/shop-id';
 import { changed, useEditShop } from '../shop/use-edit-shop';
 import { makeId } from '../workspace/edits';
+import { LessonFiles } from './LessonFiles';
 import { LessonForm } from './LessonForm';
 
 /** Lessons: what was paid for once, and in which plans it comes back. */
@@ -64,7 +65,15 @@ function Lessons({ shop }: { readonly shop: ShopDocument }) {
   return (
     <>
       <SyncNotice id={SHOP_ID} />
-      <Section title="Your own" aside={<Button onClick={add}>Write a lesson</Button>}>
+      <Section
+        title="Your own"
+        aside={
+          <>
+            <LessonFiles own={own} />
+            <Button onClick={add}>Write a lesson</Button>
+          </>
+        }
+      >
         {own.length === 0 && (
           <Typography>
             None yet. After a glue-up that went wrong, its page in the log proposes one; or write one here.

@@ -17,6 +17,9 @@ export {
   type Lesson,
   LESSON_MOMENTS,
   type LessonMoment,
+  type LessonsFile,
+  LessonsFileSchema,
+  MOST_LESSONS,
   WORD_TRAITS,
   type WordTrait,
 } from './lesson';

@@ -75,9 +75,19 @@ export const LessonSchema = strictObject({
   runId: orNull(Id),
 });
 
+/** Most lessons of a shop's own. */
+export const MOST_LESSONS = 200;
+
+/** Lessons as they are handed from shop to shop. */
+export const LessonsFileSchema = strictObject({
+  format: Type.Literal('lean-clasp/lessons'),
+  version: Type.Literal(1),
+  lessons: Type.Array(LessonSchema, { minItems: 1, maxItems: MOST_LESSONS }),
+});
+
 /** A shop's own lessons, and those of the library that it has put away. */
 export const ShopLessonsSchema = strictObject({
-  own: Type.Array(LessonSchema, { maxItems: 200 }),
+  own: Type.Array(LessonSchema, { maxItems: MOST_LESSONS }),
   away: Type.Array(ShortText, { maxItems: 100 }),
 });
 
@@ -86,3 +96,4 @@ export type WordTrait = (typeof WORD_TRAITS)[number];
 export type Condition = Static<typeof ConditionSchema>;
 export type LessonMoment = (typeof LESSON_MOMENTS)[number];
 export type Lesson = Static<typeof LessonSchema>;
+export type LessonsFile = Static<typeof LessonsFileSchema>;
