@@ -60,7 +60,9 @@ const minutesOf = (text: string): number => {
 /** A run as the server has it, by the page that shows it. */
 export async function runAt(page: Page, url: string): Promise<Run> {
   const id = new URL(page.url()).pathname.split('/').at(-1) ?? '';
-  return (await (await page.request.get(`${url}/api/runs/${id}`)).json()) as Run;
+  // A connection kept open may have been closed with a server that was killed; a browser asks again by itself.
+  const answer = await page.request.get(`${url}/api/runs/${id}`, { maxRetries: 2 });
+  return (await answer.json()) as Run;
 }
 
 /** Does what is on show: cuts its wait short where it has one, and ticks it off. */

@@ -21,6 +21,9 @@ test('the sheet of a build is saved as a PDF that others read, templates as draw
   const text = execFileSync('pdftotext', [sheet.path, '-'], { encoding: 'utf8' });
   expect(text).toContain('Stage floor');
   expect(text).toContain('Gather, in order of use');
+  const picture = readFileSync((await saving('Drawing, PNG')).path);
+  expect(picture.subarray(1, 4).toString()).toBe('PNG');
+  expect(picture.readUInt32BE(16)).toBe(2400);
   const strip = await saving('Clamp strip, SVG');
   expect(readFileSync(strip.path, 'utf8')).toContain('<g id="cut"');
   const list = await saving('Cut list, CSV');

@@ -163,6 +163,9 @@ export async function startServer(options: ServerOptions, world: ServerWorld): P
   copy();
   const copying = setInterval(copy, COPY_LOOK_EVERY_MS).unref();
   const server = certificate === null ? createServer(app) : createSecureServer(certificate, app);
+  // A connection that is closed while it is asked anew fails for whoever asks: kept for longer than pages and calendars pause.
+  server.keepAliveTimeout = KEPT_OPEN_MS;
+  server.headersTimeout = KEPT_OPEN_MS + GRACE_MS;
   await listen(server, options).catch(async (error: unknown) => {
     await pool.close();
     await db.destroy();
@@ -196,6 +199,9 @@ function tellUpgrades(logger: Logger, what: string, { upgraded, leftBehind, copy
   if (upgraded > 0) logger.info({ upgraded, copy }, `${what}s were brought up to date`);
   for (const left of leftBehind) logger.error(left, `a ${what} could not be brought up to date`);
 }
+
+/** Idle connections are kept so long. */
+const KEPT_OPEN_MS = 120_000;
 
 /** How long open requests may finish on stop. */
 const GRACE_MS = 3000;

@@ -422,6 +422,15 @@ describe('runs', () => {
     await api().post('/api/runs/trends').send({}).expect(405);
   });
 
+  it('are saved as a table of the whole log', async () => {
+    const { text, type, headers } = await api().get('/api/runs/log.csv').expect(200);
+    expect([type, headers['content-disposition']]).toEqual(['text/csv', 'attachment; filename=log.csv']);
+    const rows = text.trim().split('\r\n');
+    expect(rows[0]).toBe('Build,Session,Begun,State,Glue,Planned (min),Taken (min),Note');
+    expect(rows).toHaveLength(1 + (await listed()).runs.length);
+    await api().put('/api/runs/log.csv').send({}).expect(405);
+  });
+
   it('ship a winter with the demo; what happens is added once, however often it is sent', async () => {
     expect((await listed()).runs).toHaveLength(24);
     const before = await demoRun();

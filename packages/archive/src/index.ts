@@ -1,5 +1,6 @@
 export type { Archive, ArchiveFault } from './archive';
 export { packArchive } from './pack';
+export { logTable } from './tables';
 export { takeIn, type TakeIn, type TakeInMode } from './take-in';
 export { type ReadArchive, unpackArchive } from './unpack';
 export { gatherArchive, type WholeShop } from './whole-shop';

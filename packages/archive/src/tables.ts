@@ -1,6 +1,5 @@
-import { scriptOfRun } from '@lean-clasp/core/bench';
 import type { RunDocument, ShopDocument } from '@lean-clasp/core/formats';
-import { summaryOf } from '@lean-clasp/core/runs';
+import { type RunSummary, summaryOf } from '@lean-clasp/core/runs';
 import { BOTTLES_TABLE, printTable, RACK_TABLE, WOODS_TABLE } from '@lean-clasp/core/tables';
 import Papa from 'papaparse';
 
@@ -10,28 +9,29 @@ const csv = (rows: readonly (readonly unknown[])[]): string =>
 
 const LOG_HEADS = ['Build', 'Session', 'Begun', 'State', 'Glue', 'Planned (min)', 'Taken (min)', 'Note'];
 
-/** The tables that go with an archive, by path. */
-export function tablesOf(shop: ShopDocument, runs: readonly RunDocument[]): Readonly<Record<string, string>> {
-  return {
-    'tables/clamps.csv': csv(printTable(shop.rack, RACK_TABLE)),
-    'tables/bottles.csv': csv(printTable(shop.bottles, BOTTLES_TABLE)),
-    'tables/woods.csv': csv(printTable(shop.woods ?? [], WOODS_TABLE)),
-    'tables/log.csv': csv([
-      LOG_HEADS,
-      ...runs.map((run) => {
-        const { state, record, clampedAtMs } = summaryOf(run);
-        const takenMin = clampedAtMs === null ? '' : Math.round((clampedAtMs - run.startedAtMs) / 6000) / 10;
-        return [
-          run.buildName,
-          run.session + 1,
-          new Date(run.startedAtMs).toISOString(),
-          state,
-          run.promise.adhesive ?? '',
-          run.script === null ? '' : Math.round(scriptOfRun(run.script).plannedMin * 10) / 10,
-          takenMin,
-          record.note ?? '',
-        ];
-      }),
+/** The log as a table: what each glue-up was planned to take, hands on, and from its first bead to the last clamp did. */
+export const logTable = (runs: readonly RunSummary[]): string =>
+  csv([
+    LOG_HEADS,
+    ...runs.map(({ buildName, session, startedAtMs, state, promise, clampedAtMs, record }) => [
+      buildName,
+      session + 1,
+      new Date(startedAtMs).toISOString(),
+      state,
+      promise.adhesive,
+      Math.round(promise.handsOnMin * 10) / 10,
+      clampedAtMs === null ? '' : Math.round((clampedAtMs - startedAtMs) / 6000) / 10,
+      record.note ?? '',
     ]),
-  };
-}
+  ]);
+
+/** The tables that go with an archive, by path. */
+export const tablesOf = (
+  shop: ShopDocument,
+  runs: readonly RunDocument[],
+): Readonly<Record<string, string>> => ({
+  'tables/clamps.csv': csv(printTable(shop.rack, RACK_TABLE)),
+  'tables/bottles.csv': csv(printTable(shop.bottles, BOTTLES_TABLE)),
+  'tables/woods.csv': csv(printTable(shop.woods ?? [], WOODS_TABLE)),
+  'tables/log.csv': logTable(runs.map(summaryOf)),
+});

@@ -1,9 +1,11 @@
 import { InputError, within } from '@lean-clasp/core/basics';
 import { RunDocumentSchema, type RunEvent, RunEventSchema, type RunHead } from '@lean-clasp/core/formats';
+import { logTable } from '@lean-clasp/archive';
+import type { RunSummary } from '@lean-clasp/core/runs';
 import type { Validator } from '@lean-clasp/validation';
 import { Type } from '@sinclair/typebox';
 import { type Request, Router } from 'express';
-import type { RunStore } from '@lean-clasp/store';
+import type { RunPage, RunStore } from '@lean-clasp/store';
 import { httpError, onlyMethods } from './errors';
 import { pageAsked, textOf } from './paging';
 import { runCalendar } from '../calendar/run-calendar';
@@ -18,6 +20,8 @@ export const EventsSchema = Type.Object(
 
 /** Glue-ups that are learned from at most: those of the last years, not of the hands one had before. */
 const MOST_TAUGHT = 400;
+/** Runs of a page while the whole log is read. */
+const LOG_PAGE = 200;
 /** How a run may stand. */
 export const RUN_STATES = ['running', 'clamped', 'abandoned'] as const;
 /** With these a run is over. */
@@ -53,6 +57,18 @@ export function runRoutes({ runs, stream, validator, knowsBuild, now, keepShelf 
         wrong: textOf(wrong) === 'true',
       }),
     );
+  });
+
+  // The whole log for a spreadsheet, a page at a time out of the database.
+  router.get('/log.csv', async (_request, response) => {
+    const all: RunSummary[] = [];
+    let after: string | undefined;
+    do {
+      const page: RunPage = await runs.page({ limit: LOG_PAGE, after });
+      all.push(...page.runs);
+      after = page.next ?? undefined;
+    } while (after !== undefined);
+    response.attachment('log.csv').type('text/csv').send(logTable(all));
   });
 
   // What the log comes to, and what it has to teach; before the ids, of which none is called so.
@@ -101,7 +117,7 @@ export function runRoutes({ runs, stream, validator, knowsBuild, now, keepShelf 
   });
 
   router.all('/', onlyMethods('GET'));
-  router.all(['/trends', '/evidence'], onlyMethods('GET'));
+  router.all(['/log.csv', '/trends', '/evidence'], onlyMethods('GET'));
   router.all('/:id', onlyMethods('GET', 'PUT'));
   router.all('/:id/events', onlyMethods('POST'));
   router.all('/:id/calendar.ics', onlyMethods('GET'));

@@ -192,6 +192,13 @@ const runs: readonly Operation[] = [
   },
   {
     method: 'get',
+    path: '/runs/log.csv',
+    about: 'The whole log as a table.',
+    who: 'bench',
+    answer: file('text/csv'),
+  },
+  {
+    method: 'get',
     path: '/runs/trends',
     about: 'What the log comes to: pace, margins, failures, how often promises held.',
     who: 'bench',

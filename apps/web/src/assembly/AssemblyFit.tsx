@@ -64,7 +64,7 @@ function Shape() {
         refusal={refusal}
         onChange={(answers) => set({ ...build.answers, ...answers } as typeof build.answers)}
       />
-      {kind.id === 'round-panel' && <OutlineFromFile />}
+      <OutlineFromFile />
     </Section>
   );
 }

@@ -1,5 +1,6 @@
 import { KINDS } from '@lean-clasp/core/kinds';
 import { ADHESIVE_OPTIONS, KIND_WORDS } from '@lean-clasp/words';
+import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { lazy, Suspense, useDeferredValue, useState } from 'react';
@@ -54,7 +55,14 @@ export function LogbookPage() {
               <PaceChart runs={runs} />
             </Suspense>
           </Section>
-          <Section title="Glue-ups">
+          <Section
+            title="Glue-ups"
+            aside={
+              <Button component="a" href="/api/runs/log.csv" download>
+                Save as CSV
+              </Button>
+            }
+          >
             <RunList runs={runs} wide />
             <MoreButton
               more={hasNextPage}

@@ -13,6 +13,10 @@ const MEET_MM = 0.2;
 const MOST_STROKES = 4000;
 const FEWEST_CORNERS = 3;
 
+/** How long a line is, mm. */
+export const lengthOf = (points: readonly Vec2[]): number =>
+  points.slice(1).reduce((sum, point, i) => sum + apart(point, points[i] ?? point), 0);
+
 const apart = (a: Vec2, b: Vec2) => Math.hypot(a[0] - b[0], a[1] - b[1]);
 
 /**

@@ -236,6 +236,32 @@ describe('drawings', () => {
   });
 });
 
+describe('a bend by its drawing', () => {
+  const bend = (answers: Parameters<typeof newBuild>[0]['answers']) =>
+    newBuild(
+      { template: 'bent-lamination', name: 'Arch', project: '', service: 'dry', answers },
+      DEMO_SHOP,
+      () => 'x',
+    );
+
+  it('takes the radius and the angle of its longest line', async () => {
+    const shown = renderBuild(<OutlineFromFile />, bend({}), 'arch');
+    const input = await screen.findByLabelText('Curve from a drawing (SVG, DXF)');
+    const arch = svg('<path d="M100 500 A 700 700 0 0 1 1090 500"/><path d="M0 0h20"/>');
+    await shown.user.upload(input, new File([arch], 'arch.svg', { type: 'image/svg+xml' }));
+    expect(await screen.findByText(/^Curve taken: radius 700 mm, 90\.0°/)).toBeInTheDocument();
+    // Its chord is 990 mm: 2 · asin(495 / 700).
+    const deg = (2 * Math.asin(495 / 700) * 180) / Math.PI;
+    await waitFor(() =>
+      expect(shown.build().answers).toMatchObject({ radiusMm: expect.closeTo(700, 1) as number }),
+    );
+    expect(shown.build().answers['arcDeg']).toBeCloseTo(deg, 1);
+    const straight = svg('<path d="M0 0L300 0L600 0L700 0L800 0L900 0"/>');
+    await shown.user.upload(input, new File([straight], 'line.svg', { type: 'image/svg+xml' }));
+    expect(await screen.findByText(/^The curve is straight/)).toBeInTheDocument();
+  });
+});
+
 describe('a slab by its drawing', () => {
   const slab = (answers: Parameters<typeof newBuild>[0]['answers']) =>
     newBuild(

@@ -126,6 +126,12 @@ function Files() {
             Drawing, {format.toUpperCase()}
           </Button>
         ))}
+        <Button
+          disabled={busy}
+          onClick={() => void make({ what: 'drawing', format: 'svg', paper }, 'picture')}
+        >
+          Drawing, PNG
+        </Button>
         <Button disabled={busy} onClick={() => void save(plan)}>
           Solid with its closing order, glTF
         </Button>

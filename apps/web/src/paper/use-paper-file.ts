@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useNetworkQuery } from '../api/api';
 import { ApiError, requestFile } from '../api/request';
 import { useAppSelector } from '../app/store';
+import { pngOf } from './png-of';
 import { saveFile, slug } from '../parts/save-file';
 import { useOpenBuild } from '../workspace/open-build';
 import { whenNow } from '../lessons/when-now';
@@ -19,7 +20,7 @@ export function usePaperFile() {
   const [busy, setBusy] = useState(false);
   const [fault, setFault] = useState<string | null>(null);
   const address = useTabletAddress();
-  const make = async (wanted: Wanted) => {
+  const make = async (wanted: Wanted, as: 'file' | 'picture' = 'file') => {
     setBusy(true);
     setFault(null);
     const ask: PaperAsk = {
@@ -31,7 +32,9 @@ export function usePaperFile() {
     };
     try {
       const file = await requestFile('/api/paper', { method: 'POST', body: { ask, plan: { build, shop } } });
-      saveFile(`${slug([build.name, nameOf(wanted)].join(' '))}.${wanted.format}`, file);
+      const name = slug([build.name, nameOf(wanted)].join(' '));
+      if (as === 'picture') saveFile(`${name}.png`, await pngOf(file));
+      else saveFile(`${name}.${wanted.format}`, file);
     } catch (error) {
       setFault(error instanceof ApiError ? error.message : GONE);
     } finally {

@@ -1,1 +1,2 @@
+export { type BendCurve, bendCurve } from './bend-curve';
 export { LIVE_STATIONS, type LiveEdges, liveEdges } from './live-edges';
