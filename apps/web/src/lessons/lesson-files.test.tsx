@@ -1,5 +1,5 @@
 import { DEMO_SHOP } from '@lean-clasp/core/demo';
-import type { Lesson, LessonsFile } from '@lean-clasp/core/formats';
+import type { Lesson } from '@lean-clasp/core/formats';
 import { screen, waitFor } from '@testing-library/react';
 import { renderPage, type Server } from '../../test/render-page';
 import { LessonsPage } from './LessonsPage';
@@ -20,7 +20,7 @@ const file = (...lessons: readonly Lesson[]) =>
   new File([JSON.stringify({ format: 'lean-clasp/lessons', version: 1, lessons })], 'lessons.json', {
     type: 'application/json',
   });
-const SERVER: Server = { 'POST /api/lessons/check': ({ body }) => body as LessonsFile };
+const SERVER: Server = { 'POST /api/lessons/check': ({ body }) => body };
 
 describe('lessons of another shop', () => {
   it('are taken once, without the glue-up that taught them, and can be taken back', async () => {
