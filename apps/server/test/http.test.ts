@@ -428,7 +428,7 @@ describe('runs', () => {
     const rows = text.trim().split('\r\n');
     expect(rows[0]).toBe('Build,Session,Begun,State,Glue,Planned (min),Taken (min),Note');
     expect(rows).toHaveLength(1 + (await listed()).runs.length);
-    await api().put('/api/runs/log.csv').send({}).expect(405);
+    await api().post('/api/runs/log.csv').send({}).expect(405);
   });
 
   it('ship a winter with the demo; what happens is added once, however often it is sent', async () => {

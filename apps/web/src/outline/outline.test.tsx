@@ -245,7 +245,7 @@ describe('a bend by its drawing', () => {
     );
 
   it('takes the radius and the angle of its longest line', async () => {
-    const shown = renderBuild(<OutlineFromFile />, bend({}), 'arch');
+    const shown = renderBuild(<OutlineFromFile />, bend({}), 'drumhead');
     const input = await screen.findByLabelText('Curve from a drawing (SVG, DXF)');
     const arch = svg('<path d="M100 500 A 700 700 0 0 1 1090 500"/><path d="M0 0h20"/>');
     await shown.user.upload(input, new File([arch], 'arch.svg', { type: 'image/svg+xml' }));

@@ -30,14 +30,14 @@ export function FileButton({
       onFault(`${file.name} has ${Math.round(file.size / 1e6)} MB; up to 2 MB can be read.`);
       return;
     }
-    file.arrayBuffer().then(
-      (buffer) => {
-        const text = decodeText(new Uint8Array(buffer));
-        if (text.includes('\0')) onFault(`${file.name} is no text. Save ${like} and open that.`);
-        else onText(text);
-      },
-      () => onFault(`${file.name} cannot be read.`),
-    );
+    const reader = new FileReader();
+    reader.onload = () => {
+      const text = decodeText(new Uint8Array(reader.result as ArrayBuffer));
+      if (text.includes('\0')) onFault(`${file.name} is no text. Save ${like} and open that.`);
+      else onText(text);
+    };
+    reader.onerror = () => onFault(`${file.name} cannot be read.`);
+    reader.readAsArrayBuffer(file);
   };
   return (
     <Button component="label" sx={{ mt: 1 }}>
