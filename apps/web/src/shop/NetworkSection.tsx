@@ -75,7 +75,9 @@ function CalendarFeed({ address }: { readonly address: string }) {
           {address}
         </Typography>
         {/* Browsers copy for pages they trust alone. */}
-        {isSecureContext && <Button onClick={() => void navigator.clipboard.writeText(address)}>Copy</Button>}
+        {window.isSecureContext && (
+          <Button onClick={() => void navigator.clipboard.writeText(address)}>Copy</Button>
+        )}
       </Box>
       <Typography color="text.secondary">
         Whoever has the address can read it. A passphrase set anew gives it another.
