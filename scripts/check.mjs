@@ -55,6 +55,16 @@ const jestFaults = (results) =>
     return failed.map(({ fullName, failureMessages }) => cut(fullName, failureMessages.join('\n')));
   });
 
+const SCREEN_LINES = 40;
+/** What stood on the page when a browser test failed, as a screen reader has it. */
+function onScreen(attachments) {
+  const told = attachments.find(({ name }) => name === 'error-context');
+  if (told === undefined) return '';
+  const text = told.path === undefined ? atob(told.body ?? '') : readFileSync(told.path, 'utf8');
+  const [, snapshot = ''] = /```yaml\n([\s\S]*?)```/.exec(text) ?? [];
+  return snapshot.split('\n').slice(0, SCREEN_LINES).join('\n');
+}
+
 const browserFaults = (suites) =>
   suites.flatMap(({ suites: inner = [], specs = [] }) => [
     ...browserFaults(inner),
@@ -62,11 +72,14 @@ const browserFaults = (suites) =>
       tests
         .flatMap(({ results }) => results)
         .filter(({ errors }) => errors.length > 0)
-        .map(({ errors, duration }) =>
-          cut(
-            `${title} (after ${Math.round(duration / 1000)} s)`,
-            errors.map(({ message }) => message).join('\n'),
-          ),
+        .map(({ errors, duration, attachments }) =>
+          [
+            cut(
+              `${title} (after ${Math.round(duration / 1000)} s)`,
+              errors.map(({ message }) => message).join('\n'),
+            ),
+            onScreen(attachments),
+          ].join('\n'),
         ),
     ),
   ]);

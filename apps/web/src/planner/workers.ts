@@ -1,16 +1,12 @@
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import type { Plan } from '@lean-clasp/core/plan';
-import { type Remote, wrap } from 'comlink';
+import { lastingWorker } from './lasting-worker';
 import type { Planner } from './planner-answers';
 
-/** A worker for the whole page, made when first needed. */
-function lazyWorker(): () => Remote<Planner> {
-  let remote: Remote<Planner> | undefined;
-  return () =>
-    (remote ??= wrap<Planner>(
-      new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' }),
-    ));
-}
+const lazyWorker = () =>
+  lastingWorker<Planner>(
+    () => new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' }),
+  );
 
 /** Plans each edit; nothing slow is ever asked of it, so that a verdict never waits. */
 export const planner = lazyWorker();
@@ -51,5 +47,7 @@ function once(
   before.set(shop, ofShop);
   const answer = ofShop.get(build) ?? ask();
   ofShop.set(build, answer);
+  // What failed is asked for again by whoever wants it next.
+  answer.catch(() => ofShop.delete(build));
   return answer;
 }
