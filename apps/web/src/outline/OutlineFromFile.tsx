@@ -35,6 +35,19 @@ const DRAWN: Readonly<Record<string, Drawn>> = {
       };
     },
   },
+  'mitred-frame': {
+    label: 'Outline from a drawing (SVG, DXF)',
+    about:
+      'Its straight sides become the members that a band goes round, the lowest first; the outline is the outside.',
+    read: async (text, f) => {
+      const { sidesMm, anglesDeg } = (await reader()).readMitres(text);
+      const round = sidesMm.reduce((sum, side) => sum + side, 0);
+      return {
+        answers: { sidesMm, anglesDeg, chain: 'closed' },
+        said: `Outline taken: ${sidesMm.length} sides, ${f.length(round)} round.`,
+      };
+    },
+  },
   'bent-lamination': {
     label: 'Curve from a drawing (SVG, DXF)',
     about:

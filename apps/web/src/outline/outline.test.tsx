@@ -262,6 +262,40 @@ describe('a bend by its drawing', () => {
   });
 });
 
+describe('a mitred frame by the drawing of its outside', () => {
+  it('has a member along each side; a curve changes nothing', async () => {
+    const build = newBuild(
+      {
+        template: 'mitred-frame',
+        name: 'House',
+        project: '',
+        service: 'dry',
+        answers: { memberWidthsMm: [60, 0, 0, 0] },
+      },
+      DEMO_SHOP,
+      () => 'x',
+    );
+    const shown = renderBuild(<OutlineFromFile />, build, 'drumhead');
+    const input = await screen.findByLabelText('Outline from a drawing (SVG, DXF)');
+    // A gable: two walls of 400 under a roof that rises 300 over a span of 800.
+    const gable = svg('<polygon points="0,300 400,0 800,300 800,700 0,700"/>');
+    await shown.user.upload(input, new File([gable], 'gable.svg', { type: 'image/svg+xml' }));
+    expect(await screen.findByText('Outline taken: 5 sides, 2600 mm round.')).toBeInTheDocument();
+    await waitFor(() => expect(shown.build().answers['sidesMm']).toEqual([800, 400, 500, 500, 400]));
+    const eaves = 90 + (Math.atan2(300, 400) * 180) / Math.PI;
+    const read = shown.build().answers['anglesDeg'] as number[];
+    [90, 90, eaves, 360 - 2 * (eaves - 90) - 180, eaves].forEach((deg, i) =>
+      expect(read[i]).toBeCloseTo(deg, 2),
+    );
+    expect(planBuild(shown.build(), DEMO_SHOP).joints).toHaveLength(5);
+    const taken = shown.build().answers;
+    const round = svg('<circle cx="300" cy="300" r="250"/>');
+    await shown.user.upload(input, new File([round], 'round.svg', { type: 'image/svg+xml' }));
+    expect(await screen.findByText(/^The outline is curved/)).toBeInTheDocument();
+    expect(shown.build().answers).toEqual(taken);
+  });
+});
+
 describe('a slab by its drawing', () => {
   const slab = (answers: Parameters<typeof newBuild>[0]['answers']) =>
     newBuild(

@@ -1,2 +1,3 @@
 export { type BendCurve, bendCurve } from './bend-curve';
 export { LIVE_STATIONS, type LiveEdges, liveEdges } from './live-edges';
+export { type MitreCorners, mitreCorners } from './mitre-corners';
