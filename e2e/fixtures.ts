@@ -19,13 +19,24 @@ export interface App {
 }
 
 /** Test with a server of its own, on the demo's data. */
-export const test = base.extend<{ app: App }, { demoData: string }>({
+export const test = base.extend<{ app: App }, { demoData: string; shown: string }>({
   // The demo is sown once for all tests of a worker; each gets a copy.
   demoData: [
     async ({}, use) => {
       const data = makeDataFolder();
       await (await startServer({ data, demo: true })).stop();
       await use(data);
+      removeFolder(data);
+    },
+    { scope: 'worker' },
+  ],
+  // Where nothing is changed one server does for all tests of a worker: its address.
+  shown: [
+    async ({ demoData }, use) => {
+      const data = copyOf(demoData);
+      const server = await startServer({ data });
+      await use(server.url);
+      await server.stop();
       removeFolder(data);
     },
     { scope: 'worker' },

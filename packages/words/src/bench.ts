@@ -1,3 +1,4 @@
+import { NOT_OPENED, ROUND } from '@lean-clasp/core/clamps';
 import type {
   CheckCode,
   Finding,
@@ -104,6 +105,9 @@ const turned = (turns: number) =>
   turns > 0 ? `, about ${turns === 1 ? 'one turn' : `${turns} turns`} past snug` : '';
 const firmness = (forceN: number) => (forceN < 700 ? 'just snug' : forceN < 2500 ? 'firm' : 'hard');
 
+/** What goes right round has no line of its own. */
+const whereOn = (kind: string, line: string) => (ROUND.includes(kind) ? 'all round' : `on ${line}`);
+
 /** The detail under an instruction. */
 const WORK_DETAILS: Words<InstructionValues & MomentValues> = {
   'do-spread': ({ faces, board, method, massG }, f) =>
@@ -116,9 +120,9 @@ const WORK_DETAILS: Words<InstructionValues & MomentValues> = {
   'do-tighten': (values, f) =>
     `${at(values, f)}, ${firmness(values.forceN)}: ${f.force(values.forceN)}${turned(values.turns)}`,
   'do-set-clamp-on': ({ kind, line, openingMm }, f) =>
-    `${clampName(kind, 1)} on ${line}, opened to ${f.length(openingMm)}, light`,
-  'do-tighten-on': ({ line, forceN, turns }, f) =>
-    `on ${line}, ${firmness(forceN)}: ${f.force(forceN)}${turned(turns)}`,
+    `${clampName(kind, 1)} ${whereOn(kind, line)}${NOT_OPENED.includes(kind) ? '' : `, opened to ${f.length(openingMm)}`}, light`,
+  'do-tighten-on': ({ kind, line, forceN, turns }, f) =>
+    `${whereOn(kind, line)}, ${firmness(forceN)}: ${f.force(forceN)}${turned(turns)}`,
   'do-tape': ({ line }) => `stretched across, from the middle of ${line} outward`,
   'do-wrap': ({ line }) => `two layers, every turn stretched; feel the corners of ${line} slide flush`,
   'do-coat': ({ massG, dryLowMin, dryHighMin }, f) =>

@@ -172,6 +172,17 @@ describe('the detail of a step', () => {
       'on stile – rail, firm: 900 N, about 1.5 turns past snug',
     ],
     [
+      of('do-set-clamp-on', {
+        clamp: 1,
+        kind: 'band',
+        line: 'stave 1 – stave 2',
+        forceN: 1200,
+        openingMm: 96,
+        turns: 0,
+      }),
+      'band clamp all round, light',
+    ],
+    [
       of('do-again', { waitMin: 12, clamps: 1 }),
       'after 12 min, once the glue drags: one clamp brought on again',
     ],

@@ -1,11 +1,10 @@
-import type { AssemblyMarks, PlacedMark } from '@lean-clasp/core/drawing';
+import { type AssemblyMarks, type PlacedMark, placeLabels } from '@lean-clasp/core/drawing';
 import type { Plan } from '@lean-clasp/core/plan';
 import { JOINT_WORDS, inSentence } from '@lean-clasp/words';
 import { useTheme } from '@mui/material/styles';
 import { memo, useId } from 'react';
 import { moveByArrows } from '../drawing/arrow-keys';
 import { Pickable } from '../drawing/Pickable';
-import { placeLabels } from '../drawing/place-labels';
 import { isSelected, useSelection } from '../drawing/selection';
 import { svgPath } from '../drawing/svg-path';
 import type { Size } from '../drawing/use-size';

@@ -1,7 +1,6 @@
-import type { AssemblyMarks, SideGlyph } from '@lean-clasp/core/drawing';
+import type { AssemblyMarks, PlacedLabel, SideGlyph } from '@lean-clasp/core/drawing';
 import { useTheme } from '@mui/material/styles';
 import { FIGURE_FACE } from '../app/theme';
-import type { PlacedLabel } from '../drawing/place-labels';
 import { useFormat } from '../quantities/use-format';
 
 /** Radius of a numbered spot, px. */

@@ -1,11 +1,14 @@
 export { caulPlaces, type Clash, clashesOf } from './clashes';
 export {
+  BANDS,
   BETWEEN_JAWS_MM,
   type ClampKind,
   findClampKind,
   listClampKinds,
   lotForceN,
   lotReachMm,
+  NOT_OPENED,
+  ROUND,
   STRIPS_EVERY_MM,
   TYPICAL_FORCE_SPREAD,
   TURN_N,

@@ -130,3 +130,17 @@ export const STRIPS_EVERY_MM = 60;
 
 /** Room between jaws side by side, mm [judgement]. */
 export const BETWEEN_JAWS_MM = 5;
+
+/** Straps that are drawn tight once they lie round. */
+export const BANDS: readonly string[] = ['band', 'screw-band'];
+/** Kinds that go right round. */
+export const ROUND: readonly string[] = [...BANDS, 'elastic-wrap'];
+/** Kinds that come off a roll, go round or nip: they are not opened to a size. */
+export const NOT_OPENED: readonly string[] = [
+  ...ROUND,
+  'tape',
+  'vacuum',
+  'weight',
+  'spring',
+  'pointed-spring',
+];

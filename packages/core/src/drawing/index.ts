@@ -26,3 +26,4 @@ export {
 export type { FigureLabel, FigurePath } from './figures/figure';
 export { type Figure, type FigureInk, figureOf } from './figures';
 export { assemblyFigure, drawingOf } from './lowered';
+export { type PlacedLabel, placeLabels, type WantedLabel } from './place-labels';

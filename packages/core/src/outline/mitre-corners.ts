@@ -6,6 +6,7 @@ const LEAVES_MM = 0.5;
 /** A frame has no more members than this. */
 const MOST_CORNERS = 8;
 const LEAST_MM = 20;
+const NOWHERE: Vec2 = [0, 0];
 
 /** An outline as a frame has it: each side runs from the corner before it, counter-clockwise. */
 export interface MitreCorners {
@@ -24,7 +25,7 @@ export interface MitreCorners {
 export function mitreCorners(contour: readonly Vec2[]): MitreCorners {
   const ring = signedArea(contour) < 0 ? [...contour].reverse() : contour;
   const corners = fromLowestSide(cornersOf(ring));
-  const at = (i: number): Vec2 => corners.at(i % corners.length) ?? [0, 0];
+  const at = (i: number): Vec2 => corners.at(i % corners.length) ?? NOWHERE;
   const sidesMm = corners.map((corner, i) => thousandth(apart(corner, at(i + 1))));
   const shortest = Math.min(...sidesMm);
   if (corners.length < 3 || !(shortest >= LEAST_MM)) {
@@ -46,19 +47,19 @@ function cornersOf(ring: readonly Vec2[]): Vec2[] {
   const my = ring.reduce((sum, [, y]) => sum + y, 0) / ring.length;
   const farthest = farthestBy(ring, 0, ring.length, (point) => apart(point, [mx, my])).index;
   // What lies farthest out is a corner; once round and back to it.
-  const round = [...ring.slice(farthest), ...ring.slice(0, farthest), ring[farthest] ?? [0, 0]];
+  const round = [...ring.slice(farthest), ...ring.slice(0, farthest), ring[farthest] ?? NOWHERE];
   const kept = new Set([0]);
   const stretches: [number, number][] = [[0, round.length - 1]];
   for (let next = stretches.pop(); next !== undefined; next = stretches.pop()) {
     const [from, to] = next;
-    const [a, b] = [round[from] ?? [0, 0], round[to] ?? [0, 0]];
+    const [a, b] = [round[from] ?? NOWHERE, round[to] ?? NOWHERE];
     const { index, far } = farthestBy(round, from + 1, to, (point) => fromLine(point, a, b));
     if (!(far > LEAVES_MM)) continue;
     kept.add(index);
     if (kept.size > 2 * MOST_CORNERS) throw tooMany();
     stretches.push([from, index], [index, to]);
   }
-  const corners = [...kept].sort((a, b) => a - b).map((index): Vec2 => round[index] ?? [0, 0]);
+  const corners = [...kept].sort((a, b) => a - b).map((index): Vec2 => round[index] ?? NOWHERE);
   // On a side along the line from which it is judged any point may have been the farthest.
   const bent = corners.filter((corner, i) => {
     const [before, after] = [corners.at(i - 1), corners[(i + 1) % corners.length]];
@@ -71,7 +72,7 @@ function cornersOf(ring: readonly Vec2[]): Vec2[] {
 function farthestBy(points: readonly Vec2[], from: number, to: number, far: (point: Vec2) => number) {
   let best = { index: from, far: 0 };
   for (let index = from; index < to; index += 1) {
-    const each = far(points[index] ?? [0, 0]);
+    const each = far(points[index] ?? NOWHERE);
     if (each > best.far) best = { index, far: each };
   }
   return best;

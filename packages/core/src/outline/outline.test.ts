@@ -95,7 +95,7 @@ describe('the outside of a mitred frame', () => {
             y + ((y2 - y) * k) / pointsOnSide,
           ]);
         });
-        const drawn = along.map((_, i) => along[(i + start) % along.length] ?? [0, 0]);
+        const drawn = along.map((_, i) => along[(i + start) % along.length] as Vec2);
         const { sidesMm, anglesDeg } = mitreCorners(backward ? drawn.reverse() : drawn);
         // A second way to the same: what is round it, and the area by the coordinates that sides and angles lead along.
         const round = along.reduce((sum, [x, y], i) => {

@@ -1,4 +1,11 @@
-import type { Figure, FigureInk, FigureLabel, FigurePath } from '@lean-clasp/core/drawing';
+import {
+  type Figure,
+  type FigureInk,
+  type FigureLabel,
+  type FigurePath,
+  placeLabels,
+  type WantedLabel,
+} from '@lean-clasp/core/drawing';
 import { boundsOf, type Bounds } from '../drawings/bounds';
 import type { Pdf } from './open-pdf';
 
@@ -61,7 +68,14 @@ export function drawFigure(
     box.yMm + AROUND_MM + (bounds.topMm - y) / scale,
   ];
   for (const path of figure.paths) drawPath(doc, path, at);
-  for (const label of figure.labels) drawLabel(doc, at(label.at), label, words(label));
+  drawLabels(
+    doc,
+    figure.labels.map((label) => ({ label, text: words(label), at: at(label.at) })),
+    {
+      ...box,
+      heightMm,
+    },
+  );
   return { scale, heightMm };
 }
 
@@ -116,23 +130,67 @@ const SIDES = {
   right: { dx: 0, dy: -0.5 },
 } as const;
 
-/** A name on a piece of paper of its own; the number of a clamp in a ring. */
-function drawLabel(doc: PDFKit.PDFDocument, [x, y]: [number, number], label: FigureLabel, text: string) {
+/** A label with where it points to on the page, mm. */
+interface PlacedWord {
+  readonly label: FigureLabel;
+  readonly text: string;
+  readonly at: readonly [number, number];
+}
+
+/** Room kept between labels, mm. */
+const BETWEEN_MM = 0.6;
+
+/** Names and numbers, none over another; a line leads from one that had to give way to what it names. */
+function drawLabels(doc: PDFKit.PDFDocument, words: readonly PlacedWord[], box: Box) {
+  // Numbers are told by their ring and stay; names give way to them.
+  const inTurn = [...words].sort((a, b) => Number(isNumber(b.label)) - Number(isNumber(a.label)));
+  const wanted = inTurn.map((word): WantedLabel => {
+    const { x, y, ...size } = wantedBox(doc, word);
+    return { ...size, x: x - box.xMm, y: y - box.yMm };
+  });
+  const placed = placeLabels(wanted, { width: box.widthMm, height: box.heightMm }, [], BETWEEN_MM);
+  inTurn.forEach((word, i) => {
+    const [x, y] = [(placed[i]?.x ?? 0) + box.xMm, (placed[i]?.y ?? 0) + box.yMm];
+    if (placed[i]?.away === true) {
+      doc
+        .moveTo(...(word.at as [number, number]))
+        .lineTo(x, y)
+        .lineWidth(0.15)
+        .stroke(INKS.thin.colour);
+    }
+    drawLabel(doc, word, [x, y]);
+  });
+}
+
+const radiusOf = (width: number) => Math.max(2, width / 2 + 0.8);
+
+/** How large a label is, and where its middle wants to be, mm on the page. */
+function wantedBox(doc: PDFKit.PDFDocument, { label, text, at: [x, y] }: PlacedWord): WantedLabel {
   doc.font(isNumber(label) ? 'bold' : 'plain').fontSize(LABEL_MM);
   const width = doc.widthOfString(text);
   if (isNumber(label)) {
-    const radius = Math.max(2, width / 2 + 0.8);
-    doc
-      .circle(x, y - radius, radius)
-      .lineWidth(0.25)
-      .fillAndStroke('#ffffff', INKS.mark.colour);
-    doc
-      .fillColor(INKS.mark.colour)
-      .text(text, x - width / 2, y - radius - LABEL_MM * 0.52, { lineBreak: false });
-    return;
+    const radius = radiusOf(width);
+    return { x, y: y - radius, width: 2 * radius, height: 2 * radius };
   }
   const { dx, dy } = SIDES[label.side];
-  const [left, top] = [x + dx * (width + 1), y + dy * LABEL_MM];
+  return {
+    x: x + (dx + 0.5) * (width + 1),
+    y: y + (dy + 0.5) * LABEL_MM,
+    width: width + 0.8,
+    height: LABEL_MM * 1.15,
+  };
+}
+
+/** A name on a piece of paper of its own, or the number of a clamp in a ring, in the middle of a spot. */
+function drawLabel(doc: PDFKit.PDFDocument, { label, text }: PlacedWord, [x, y]: readonly [number, number]) {
+  doc.font(isNumber(label) ? 'bold' : 'plain').fontSize(LABEL_MM);
+  const width = doc.widthOfString(text);
+  if (isNumber(label)) {
+    doc.circle(x, y, radiusOf(width)).lineWidth(0.25).fillAndStroke('#ffffff', INKS.mark.colour);
+    doc.fillColor(INKS.mark.colour).text(text, x - width / 2, y - LABEL_MM * 0.52, { lineBreak: false });
+    return;
+  }
+  const [left, top] = [x - width / 2, y - LABEL_MM * 0.5];
   doc
     .fillOpacity(0.85)
     .rect(left - 0.4, top - 0.1, width + 0.8, LABEL_MM * 1.15)

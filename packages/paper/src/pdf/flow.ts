@@ -20,7 +20,8 @@ export interface Flow {
   /** Takes a new page unless so much is left of this one. */
   readonly need: (mm: number) => void;
   readonly newPage: () => void;
-  readonly heading: (text: string) => void;
+  /** A heading, on a page with at least so much of what follows it. */
+  readonly heading: (text: string, withMm?: number) => void;
   readonly paragraph: (text: string, size?: number) => void;
   /** Rows side by side in so many columns, read down each; a row knows how high it is and how it is written. */
   readonly columns: (count: number, rows: readonly Row[]) => void;
@@ -33,6 +34,8 @@ export interface Row {
 }
 
 const GUTTER_MM = 6;
+const BEFORE_HEADING_MM = 2.5;
+const AFTER_HEADING_MM = 0.8;
 const FOOT_MM = 8;
 
 /** Begins the first page; every page has the running foot. */
@@ -92,14 +95,14 @@ export function flowOn(pdf: Pdf, foot: string): Flow {
     },
     need,
     newPage,
-    heading: (text) => {
-      need(TYPE.heading * LEADING + 3 * TYPE.text * LEADING);
-      yMm += 2.5;
+    heading: (text, withMm = 3 * TYPE.text * LEADING) => {
+      need(BEFORE_HEADING_MM + TYPE.heading * LEADING + AFTER_HEADING_MM + withMm);
+      yMm += BEFORE_HEADING_MM;
       element(pdf, 'H2', () => {
         doc.font('bold').fontSize(TYPE.heading).fillColor(INK);
         doc.text(text, MARGIN_MM, yMm, { lineBreak: false });
       });
-      yMm += TYPE.heading * LEADING + 0.8;
+      yMm += TYPE.heading * LEADING + AFTER_HEADING_MM;
     },
     paragraph: (text, size = TYPE.text) => {
       const high = textHeightMm(pdf, text, widthMm, size);

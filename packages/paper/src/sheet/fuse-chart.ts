@@ -4,6 +4,8 @@ import { artifact, element, type Flow, TYPE, writeText } from '../pdf/flow';
 
 /** Fuses drawn; of more joints the tightest. */
 const MOST_FUSES = 16;
+/** A chart with fewer bars than this under its axis begins on another page. */
+const LEAST_ROWS = 4;
 const BAR_MM = 3.4;
 const ROW_MM = 6;
 const NAME_MM = 46;
@@ -14,13 +16,17 @@ const AXIS_MM = 6;
 const stepOf = (untilMin: number): number =>
   [1, 2, 5, 10, 15, 30, 60, 120].find((step) => untilMin / step <= 12) ?? 240;
 
+/** Least room that the chart begins in: its axis and its first bars, mm. */
+export const fuseChartMm = (fuses: readonly FuseBar[]): number =>
+  fuses.length === 0 ? 0 : AXIS_MM + ROW_MM * Math.min(fuses.length, MOST_FUSES, LEAST_ROWS);
+
 /** The fuses of a session as bars: from the first bead to full pressure, a notch where faces meet, its limit a mark. */
 export function fuseChart(flow: Flow, fuses: readonly FuseBar[]): void {
   const shown = fuses.slice(0, MOST_FUSES);
   if (shown.length === 0) return;
   const { pdf, leftMm, widthMm } = flow;
   const { doc } = pdf;
-  flow.need(AXIS_MM + ROW_MM * Math.min(shown.length, 4));
+  flow.need(fuseChartMm(fuses));
   const untilMin = Math.max(...shown.map(({ toMin, limitMin }) => Math.max(toMin, limitMin)));
   const span = widthMm - NAME_MM - SPARE_MM;
   const x = (minutes: number) => leftMm + NAME_MM + (span * minutes) / untilMin;

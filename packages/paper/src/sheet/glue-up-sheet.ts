@@ -28,7 +28,7 @@ import { drawFigure } from '../pdf/draw-figure';
 import { blankRow, element, type Flow, flowOn, tickRow, TYPE, writeText } from '../pdf/flow';
 import { openPdf } from '../pdf/open-pdf';
 import type { PaperName } from '../pdf/paper-sizes';
-import { fuseChart } from './fuse-chart';
+import { fuseChart, fuseChartMm } from './fuse-chart';
 import { writeHead, writeVerdicts } from './head';
 import { joined, stepRow, writeSteps } from './steps';
 
@@ -110,8 +110,12 @@ function writeSession(flow: Flow, plan: Plan, session: number, { system, link, w
   );
   const steps = stepsOfSession(script);
   const later = script.operations.filter(comesLater);
-  flow.heading(`Order: ${steps.length} steps, ${formatClock(script.plannedMin)} from the first bead`);
-  fuseChart(flow, fuseBars(plan, ordered));
+  const fuses = fuseBars(plan, ordered);
+  flow.heading(
+    `Order: ${steps.length} steps, ${formatClock(script.plannedMin)} from the first bead`,
+    fuseChartMm(fuses) + FIRST_STEPS_MM,
+  );
+  fuseChart(flow, fuses);
   flow.down(1.5);
   writeSteps(flow, plan, steps, f);
   if (later.length > 0) {
@@ -125,6 +129,9 @@ function writeSession(flow: Flow, plan: Plan, session: number, { system, link, w
   flow.heading('Caution');
   for (const caution of cautionWords(plan)) flow.paragraph(caution);
 }
+
+/** A chart without a step below it is no order. */
+const FIRST_STEPS_MM = 12;
 
 const DRAWING_MM = 88;
 

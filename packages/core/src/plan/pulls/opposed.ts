@@ -1,10 +1,7 @@
 import type { Pull } from '../../assembly';
+import { ROUND } from '../../clamps';
 import type { RackLot } from '../../formats';
 
-/** Straps that are drawn tight once they lie round. */
-export const BANDS: readonly string[] = ['band', 'screw-band'];
-/** Kinds that go right round. */
-export const ROUND: readonly string[] = [...BANDS, 'elastic-wrap'];
 /** Kinds that lie across a mitre or nip it at a spot. */
 export const SPOTS: readonly string[] = ['tape', 'pointed-spring', 'cam-mitre', 'spring'];
 

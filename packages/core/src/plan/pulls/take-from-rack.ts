@@ -1,7 +1,7 @@
 import type { Pull } from '../../assembly';
-import { BETWEEN_JAWS_MM, lotForceN } from '../../clamps';
+import { BANDS, BETWEEN_JAWS_MM, lotForceN, ROUND } from '../../clamps';
 import type { RackLot } from '../../formats';
-import { BANDS, isOpposed, ROUND, roundShare, SPOTS } from './opposed';
+import { isOpposed, roundShare, SPOTS } from './opposed';
 import { suits } from './placed-on-pull';
 import type { PlannedPull } from './planned-pull';
 

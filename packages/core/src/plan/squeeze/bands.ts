@@ -1,11 +1,12 @@
 import type { AssemblyFacts } from '../../assembly';
+import { BANDS, ROUND } from '../../clamps';
 import { type Finding, finding } from '../../findings';
 import { band, opposedPulls, radians } from '../../geometry';
 import { piecesOf } from '../pulls/pieces';
 import type { PlannedPull } from '../pulls/planned-pull';
 import type { SqueezedJoint } from './squeezed';
 import { jointsOf } from '../pulls/lines-of-pull';
-import { BANDS, isOpposed, OPPOSED_SHARE, ROUND, waysOf } from '../pulls/opposed';
+import { isOpposed, OPPOSED_SHARE, waysOf } from '../pulls/opposed';
 
 /** Between band and wood round a corner, the same over waxed paper or rollers; wet mitre faces [judgement]. */
 const BAND_FRICTION = 0.25;

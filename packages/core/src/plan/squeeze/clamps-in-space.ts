@@ -1,5 +1,5 @@
 import type { AssemblyFacts, JointFacts, Pull } from '../../assembly';
-import { BETWEEN_JAWS_MM, evenPositions, findClampKind, lotReachMm } from '../../clamps';
+import { BETWEEN_JAWS_MM, evenPositions, findClampKind, lotReachMm, ROUND } from '../../clamps';
 import type { RackLot } from '../../formats';
 import { add, dot, MAIN_AXES, middleOf, reach, scale, solidPoints, subtract, type Vec3 } from '../../solids';
 import { TWO_CLAMPS_FROM_MM } from '../pulls/least-clamps';
@@ -8,7 +8,7 @@ import type { PlannedPull } from '../pulls/planned-pull';
 import { footOf, type LineOfPull, linesOfPull, pointsOf, jointsOf } from '../pulls/lines-of-pull';
 import { bandLoops } from './band-loops';
 import { isCurved, onCurve } from './on-a-curve';
-import { isOpposed, ROUND, SPOTS, waysOf } from '../pulls/opposed';
+import { isOpposed, SPOTS, waysOf } from '../pulls/opposed';
 import { twoRows } from '../pulls/pulls';
 
 import { acrossInTurn, type ClampPlace, type PullFrame, pullFrame } from './pull-frame';

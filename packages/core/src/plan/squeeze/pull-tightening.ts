@@ -1,4 +1,4 @@
-import { centreOutOrder } from '../../clamps';
+import { centreOutOrder, NOT_OPENED } from '../../clamps';
 import { type Finding, finding } from '../../findings';
 import { blockClampsOf } from './block-clamps';
 import { cornersOf } from './corners-down';
@@ -14,17 +14,6 @@ export interface PullOpening {
   readonly openingMm: number | null;
   readonly numbers: readonly number[];
 }
-
-/** Kinds that come off a roll or go round; they are not opened to a size. */
-const NOT_OPENED: readonly string[] = [
-  'tape',
-  'elastic-wrap',
-  'band',
-  'vacuum',
-  'weight',
-  'spring',
-  'pointed-spring',
-];
 
 /** What to have open, in the order in which pulls come. */
 export function pullOpenings({ pulls }: Squeeze): PullOpening[] {

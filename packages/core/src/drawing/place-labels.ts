@@ -1,4 +1,4 @@
-/** A label that wants to stand at a spot, px. */
+/** A label that wants to stand in the middle of a spot; px, mm, or whatever the sheet is measured in. */
 export interface WantedLabel {
   readonly x: number;
   readonly y: number;
@@ -13,8 +13,8 @@ export interface PlacedLabel {
   readonly away: boolean;
 }
 
-/** Room kept between labels, px. */
-const GAP = 3;
+/** Room kept between labels, px; a drawing in another unit says how much it keeps. */
+const GAP_PX = 3;
 /** Steps outward, in label heights, that are tried before a label stays where it wanted to be. */
 const RINGS = 6;
 
@@ -26,12 +26,13 @@ export function placeLabels(
   wanted: readonly WantedLabel[],
   sheet: { readonly width: number; readonly height: number },
   there: readonly WantedLabel[] = [],
+  gap = GAP_PX,
 ): PlacedLabel[] {
   const taken = [...there];
   return wanted.map((label) => {
-    const spot = candidates(label)
+    const spot = candidates(label, gap)
       .map((at) => inside({ ...label, ...at }, sheet))
-      .find((at) => taken.every((other) => !overlap(at, other)));
+      .find((at) => taken.every((other) => !overlap(at, other, gap)));
     const at = spot ?? inside(label, sheet);
     taken.push(at);
     return {
@@ -42,8 +43,8 @@ export function placeLabels(
   });
 }
 
-function candidates({ x, y, width, height }: WantedLabel): { x: number; y: number }[] {
-  const step = height + GAP;
+function candidates({ x, y, width, height }: WantedLabel, gap: number): { x: number; y: number }[] {
+  const step = height + gap;
   return [
     { x, y },
     ...Array.from({ length: RINGS }, (_, i) => i + 1).flatMap((ring) => [
@@ -66,9 +67,9 @@ function inside(label: WantedLabel, sheet: { readonly width: number; readonly he
   };
 }
 
-function overlap(a: WantedLabel, b: WantedLabel): boolean {
+function overlap(a: WantedLabel, b: WantedLabel, gap: number): boolean {
   return (
-    Math.abs(a.x - b.x) < (a.width + b.width) / 2 + GAP &&
-    Math.abs(a.y - b.y) < (a.height + b.height) / 2 + GAP
+    Math.abs(a.x - b.x) < (a.width + b.width) / 2 + gap &&
+    Math.abs(a.y - b.y) < (a.height + b.height) / 2 + gap
   );
 }

@@ -1,0 +1,54 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { InputError } from '../../basics/checks';
+import { DEMO_SHOP } from '../../demo';
+import { planBuild, settlePlan } from '../../plan';
+import { newBuild } from '../../templates';
+import type { Answers } from '../question';
+import { LIPPED_SHELF } from './lipped-shelf';
+
+// Written for docs/contributing.md: what is told there is what is tried here.
+
+jest.mock('../list', () => {
+  const list = jest.requireActual<typeof import('../list')>('../list');
+  const { LIPPED_SHELF: added } = jest.requireActual<typeof import('./lipped-shelf')>('./lipped-shelf');
+  const findKind = (id: string) => (id === added.id ? added : list.findKind(id));
+  return {
+    ...list,
+    KINDS: [...list.KINDS, added],
+    findKind,
+    kindOf: (template: string) => (template === list.FREE ? null : findKind(template)),
+  };
+});
+
+const planned = (answers: Answers = {}) =>
+  planBuild(
+    newBuild(
+      { template: LIPPED_SHELF.id, name: 'Shelf', project: '', service: 'dry', answers },
+      DEMO_SHOP,
+      () => 'one',
+    ),
+    DEMO_SHOP,
+  );
+
+it('is laid out, planned and judged like every other kind', () => {
+  const plan = settlePlan(planned());
+  const [lipped] = plan.facts.joints;
+  expect(plan.facts.parts.map(({ part }) => part.label)).toEqual(['shelf', 'band']);
+  // What touches is as long as the shelf and as high as it is thick.
+  expect(lipped?.contactMm2).toBeCloseTo(800 * 18, 6);
+  expect(plan.order?.sessions).toHaveLength(1);
+  expect(plan.squeeze?.pulls[0]?.clamps.length).toBeGreaterThanOrEqual(2);
+  expect(plan.verdicts.inTime.state).toBe('holds');
+});
+
+it('refuses what cannot be made, and says what can', () => {
+  expect(() => planned({ lipMm: 12 })).toThrow(InputError);
+  expect(() => planned({ lipMm: 12 })).toThrow('A lip of 12 mm does not cover a shelf 18 mm thick.');
+});
+
+it('stands in the guide as it stands here', () => {
+  const guide = readFileSync(join(__dirname, '../../../../../docs/contributing.md'), 'utf8');
+  const source = readFileSync(join(__dirname, 'lipped-shelf.ts'), 'utf8');
+  expect(guide).toContain(`\`\`\`ts\n${source}\`\`\``);
+});
