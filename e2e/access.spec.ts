@@ -30,6 +30,7 @@ const VIEWS: readonly (readonly [path: string, ready: string | RegExp])[] = [
   ['/sums/sequence', 'Tightest window, share left'],
   ['/sums/calendar', 'Shop hours (day 0 is Sunday)'],
   ['/sums/band', 'Tension of the band'],
+  ['/glossary', 'closed assembly time'],
   ['/nowhere', 'Nothing at this address'],
 ];
 
@@ -155,7 +156,7 @@ test('the whole plan is reached by keyboard', async ({ page, app }) => {
   await expect(page.getByRole('button', { name: /^Clamp 6, / })).toHaveCount(0);
 
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Help' })).toBeVisible();
 });
 
 test('touch targets are large enough for a knuckle', async ({ page, app }) => {

@@ -42,7 +42,7 @@ test('two devices edit for days without the server', async () => {
 test('no importer is crashed, held up or left without a word by a file that is spoilt', async () => {
   const outcome = await soak('files', '40', '16');
   expect(outcome).toMatchObject({ faults: 0 });
-  expect(Object.keys(outcome['read'] as object)).toHaveLength(8);
+  expect(Object.keys(outcome['read'] as object)).toHaveLength(9);
 });
 
 test('every calculation answers or refuses what its schema allows', async () => {

@@ -16,12 +16,14 @@ import {
   RACK_TABLE,
   type Table,
 } from '@lean-clasp/core/tables';
-import { liveEdges } from '@lean-clasp/core/outline';
+import { liveEdges, mitreCorners } from '@lean-clasp/core/outline';
 import { createValidator } from '@lean-clasp/validation';
 import { cellFaultWords } from '@lean-clasp/words';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import { JSDOM } from 'jsdom';
 import { dxfStrokes } from '../apps/web/src/outline/dxf-strokes';
 import { outlineAmong } from '../apps/web/src/outline/contour';
+import { svgStrokes } from '../apps/web/src/outline/svg-strokes';
 import { decodeText } from '../apps/web/src/parts/decode-text';
 import { readCells } from '../apps/web/src/tables/table-files';
 import { type Random, seeded } from './random';
@@ -110,6 +112,23 @@ const OUTLINE = [
   ],
   ...[0, 'ARC', 8, 'cut', 10, 5, 20, 5, 40, 2, 50, 0, 51, 270, 0, 'ENDSEC', 0, 'EOF'],
 ].join('\n');
+
+/** The gable of a house with a bowed door in it as SVG, moved and scaled. */
+const GABLE = `<svg xmlns="http://www.w3.org/2000/svg" width="1200mm" height="900mm" viewBox="0 0 1200 900">
+<defs><circle cx="9" cy="9" r="9"/></defs><g transform="translate(40 30) scale(1.1)"><polygon points="0,300 400,0 800,300 800,700 0,700"/>
+<path transform="rotate(2)" d="M300 700 V420 C 300 300 500 300 500 420 V700 Z"/><rect x="20" y="320" width="80" height="60"/></g></svg>`;
+
+/** What reads SVG in a browser stands in a window here. */
+function svgImporter(): Importer {
+  globalThis.DOMParser = new JSDOM().window.DOMParser;
+  return {
+    good: () => strToU8(GABLE),
+    read: (file) => {
+      mitreCorners(outlineAmong(svgStrokes(decodeText(file))));
+      return [];
+    },
+  };
+}
 
 const IMPORTERS: Readonly<Record<string, Importer>> = {
   build: {
@@ -253,7 +272,7 @@ export async function files({
   readonly each: number;
   readonly seed: number;
 }): Promise<FilesOutcome> {
-  const importers = { ...IMPORTERS, archive: await archiveImporter() };
+  const importers = { ...IMPORTERS, 'svg-outline': svgImporter(), archive: await archiveImporter() };
   const faults: FilesOutcome['faults'][number][] = [];
   const read: Record<string, number> = {};
   const taken: Record<string, number> = {};

@@ -2,14 +2,17 @@ import type { Rolldown } from 'vite';
 
 /** Loaded by one screen or one part of it only: a chunk of their own. */
 const SELDOM =
-  /node_modules\/(recharts|d3-|victory-|es-toolkit|@dnd-kit|decimal|immer-|react-zoom|papaparse)/;
+  /node_modules\/(recharts|d3-|victory-|es-toolkit|@dnd-kit|decimal|immer-|react-zoom|papaparse|three)/;
 
 /** What every plan and its figures are shown with. */
 const PLAN = /packages\/core\/|src\/(words|quantities|verdicts|drawing|parts)\//;
 
 /** What only assemblies are laid out, measured and named with: not for the start page or a panel. */
 const KINDS =
-  /polygon-clipping|robust-predicates|splaytree|core\/src\/(kinds|solids|sequence\/ways-out|assembly\/(derive|joint-facts|reinforcement|reference-marks)|drawing\/(assembly-marks|apart|painters-order|faceted-parts)|templates\/assembly)|src\/words\/kinds|web\/src\/assembly/;
+  /polygon-clipping|robust-predicates|splaytree|core\/src\/(kinds|solids|sequence\/ways-out|assembly\/(derive|joint-facts|reinforcement|reference-marks)|drawing\/(assembly-marks|apart|painters-order|faceted-parts)|templates\/assembly)|web\/src\/assembly\/(?!SolidView|part-geometry)/;
+
+/** What draws in space: for whoever turns an assembly round or takes it along as a file. */
+const SPACE = /node_modules\/three\/|web\/src\/assembly\/part-geometry/;
 
 const isPackage = (id: string) => id.includes('node_modules') && !SELDOM.test(id) && !KINDS.test(id);
 const isPlan = (id: string) => PLAN.test(id) && !KINDS.test(id);
@@ -19,6 +22,7 @@ const isPlan = (id: string) => PLAN.test(id) && !KINDS.test(id);
  * packages most screens need, what every plan and its figures need, and what only the kinds of assemblies need.
  */
 export const CHUNKS: readonly Rolldown.CodeSplittingGroup[] = [
+  { name: 'space', priority: 5, test: SPACE, minShareCount: 2 },
   // With all that it imports: what the first paint waits for, and nothing of a plan.
   { name: 'frame', priority: 4, test: /web\/src\/main\.tsx$/ },
   { name: 'packages', priority: 3, test: isPackage, minShareCount: 2 },

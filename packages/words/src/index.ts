@@ -7,6 +7,7 @@ export {
   METHOD_OPTIONS,
   SERVICE_OPTIONS,
   SPECIES_OPTIONS,
+  clampName,
   hazardWords,
   inSentence,
 } from './catalogue';
@@ -26,6 +27,7 @@ export {
   triggerWords,
   WORD_TRAIT_WORDS,
 } from './lessons';
+export { GLOSSARY, type Glossed, glossed, type Term } from './glossary';
 export { traitWords } from './glue';
 export { KIND_WORDS, kindWords } from './kind-names';
 export {

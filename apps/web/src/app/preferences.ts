@@ -7,11 +7,13 @@ export interface Preferences {
   readonly theme: 'day' | 'lamp';
   readonly sound: boolean;
   readonly speech: boolean;
+  /** Whether the way round was shown here, or left. */
+  readonly shownRound: boolean;
 }
 
 const STORAGE_KEY = 'lean-clasp.preferences';
 
-const DEFAULTS: Preferences = { units: 'metric', theme: 'day', sound: true, speech: true };
+const DEFAULTS: Preferences = { units: 'metric', theme: 'day', sound: true, speech: true, shownRound: false };
 
 /** Reads the kept preferences; anything unreadable falls back to the defaults. */
 export function loadPreferences(storage: Pick<Storage, 'getItem'>): Preferences {
@@ -22,6 +24,7 @@ export function loadPreferences(storage: Pick<Storage, 'getItem'>): Preferences 
       theme: kept.theme === 'lamp' ? 'lamp' : DEFAULTS.theme,
       sound: kept.sound ?? DEFAULTS.sound,
       speech: kept.speech ?? DEFAULTS.speech,
+      shownRound: kept.shownRound ?? DEFAULTS.shownRound,
     };
   } catch {
     return DEFAULTS;

@@ -101,6 +101,10 @@ const placesOf = (store: AppStore): RouteObject[] => [
         lazy: screen(() => import('../logbook/LearnedPage').then((m) => m.LearnedPage)),
       },
       { path: 'logbook/:runId', lazy: screen(() => import('../logbook/RunPage').then((m) => m.RunPage)) },
+      {
+        path: 'glossary',
+        lazy: screen(() => import('../glossary/GlossaryPage').then((m) => m.GlossaryPage)),
+      },
       { path: 'sums', lazy: screen(() => import('../sums/SumsPage').then((m) => m.SumsPage)) },
       { path: 'sums/:name', lazy: screen(() => import('../sums/SumsPage').then((m) => m.SumsPage)) },
       { path: '*', lazy: screen(() => import('../frame/NothingHere').then((m) => m.NothingHere)) },

@@ -7,6 +7,7 @@ import { type Kept, keptInBrowser } from '../keeping/kept';
 import { makeQueues, type Queues } from '../keeping/queues';
 import { keepingReducer } from '../keeping/keeping-slice';
 import { documentsReducer } from '../documents/documents-slice';
+import { tourReducer } from '../tour/tour-slice';
 import { loadPreferences, preferencesReducer, savePreferences } from './preferences';
 
 /** Builds the application's store. */
@@ -20,6 +21,7 @@ export function makeStore(storage: Pick<Storage, 'getItem' | 'setItem'>, kept: K
       documents: documentsReducer,
       keeping: keepingReducer,
       runs: runsReducer,
+      tour: tourReducer,
       [api.reducerPath]: api.reducer,
     },
     preloadedState: { preferences: loadPreferences(storage), access: loadAccess(storage) },

@@ -3,6 +3,7 @@ import { kindOf } from '@lean-clasp/core/kinds';
 import { KIND_CAUTIONS, says } from '@lean-clasp/words';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
+import { Glossed } from '../glossary/Glossed';
 import { Caution } from '../parts/Caution';
 import { usePlan } from '../planner/plan-context';
 import { useFormat } from '../quantities/use-format';
@@ -93,7 +94,7 @@ function Said() {
           }}
         >
           {finding.severity === 'warns' ? 'Mind: ' : ''}
-          {says(finding, f)}
+          <Glossed>{says(finding, f)}</Glossed>
         </Typography>
       ))}
     </>

@@ -409,10 +409,9 @@ describe('edits of a build that nobody has opened since', () => {
     server.state.reachable = true;
     const later = makeStore(localStorage);
     await later.dispatch(startCourier());
-    await settle();
-    expect(server.state.body.name).toBe('Left behind');
+    await waitFor(() => expect(server.state.body.name).toBe('Left behind'));
     expect(later.getState().keeping.found).toMatchObject([{ name: 'Left behind', edits: 1 }]);
-    expect(await keptEdits()).toEqual([]);
+    await waitFor(async () => expect(await keptEdits()).toEqual([]));
   });
 });
 

@@ -16,7 +16,8 @@ import { useAppDispatch, useAppSelector } from '../app/store';
 import { NewerProgram } from '../keeping/NewerProgram';
 import { KeepingNotices } from '../keeping/KeepingNotices';
 import { RailButton, railItem } from './RailButton';
-import { ShortcutHelp } from './ShortcutHelp';
+import { TourCard } from '../tour/TourCard';
+import { Help } from './Help';
 
 const RAIL_PX = 84;
 
@@ -61,7 +62,7 @@ export function Frame() {
         <KeepingNotices />
         <Outlet />
       </Box>
-      <ShortcutHelp />
+      <TourCard />
       <NewerProgram />
     </Box>
   );
@@ -108,6 +109,7 @@ function Rail() {
           </ButtonBase>
         ))}
       </Box>
+      <Help />
       <Preferences />
       <SignOut />
     </Box>

@@ -11,6 +11,7 @@ import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { isSelected, useSelection } from '../drawing/selection';
 import { Section } from '../frame/Page';
+import { Glossed } from '../glossary/Glossed';
 import { NumberField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
 import { useOpenBuild } from '../workspace/open-build';
@@ -90,7 +91,7 @@ export function PullSection({ pull }: { readonly pull: SqueezedPull }) {
           sx={{ mt: 1 }}
           color={finding.severity === 'warns' ? 'error' : undefined}
         >
-          {sentence(says(finding, f))}
+          <Glossed>{sentence(says(finding, f))}</Glossed>
         </Typography>
       ))}
     </Section>

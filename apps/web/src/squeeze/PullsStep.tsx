@@ -7,6 +7,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
 import { Loading } from '../frame/Loading';
+import { Glossed } from '../glossary/Glossed';
 import { Caution } from '../parts/Caution';
 import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';
@@ -59,7 +60,9 @@ export function PullsStep() {
         )}
         <Box component="ol" sx={{ m: 0, pl: 3, '& li': { mb: 0.75 } }}>
           {pullTightening(plan, squeeze).map((step, i) => (
-            <li key={`${i} ${step.code}`}>{says(step, f)}</li>
+            <li key={`${i} ${step.code}`}>
+              <Glossed>{says(step, f)}</Glossed>
+            </li>
           ))}
         </Box>
       </Section>

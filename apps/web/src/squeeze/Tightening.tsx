@@ -10,6 +10,7 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
+import { Glossed } from '../glossary/Glossed';
 import { useFormat } from '../quantities/use-format';
 
 const USES = { cauls: 'ends of the cauls', across: 'across', spare: 'spare, open' } as const;
@@ -77,7 +78,9 @@ export function Tightening({ plan }: { readonly plan: Plan }) {
     <Section title="Tightening">
       <Box component="ol" sx={{ m: 0, pl: 3, '& li': { mb: 0.75 } }}>
         {steps.map((step, i) => (
-          <li key={`${step.code} ${i}`}>{says(step, f)}</li>
+          <li key={`${step.code} ${i}`}>
+            <Glossed>{says(step, f)}</Glossed>
+          </li>
         ))}
       </Box>
     </Section>

@@ -1,15 +1,18 @@
+import { listAdhesives } from '@lean-clasp/core/adhesives';
 import { LIMITS } from '@lean-clasp/core/basics';
-import { findClampKind } from '@lean-clasp/core/clamps';
+import { findClampKind, NOT_OPENED } from '@lean-clasp/core/clamps';
 import type { BuildDocument, RackLot, ShopDocument } from '@lean-clasp/core/formats';
 import { KINDS, startOf } from '@lean-clasp/core/kinds';
-import { ADHESIVE_OPTIONS, KIND_WORDS } from '@lean-clasp/words';
+import { clampName, KIND_WORDS } from '@lean-clasp/words';
+import RemoveIcon from '@mui/icons-material/Remove';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
+import IconButton from '@mui/material/IconButton';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Link as RouterLink, useNavigate } from 'react-router';
 import { useCreateBuildMutation } from '../api/api';
 import { useAppDispatch } from '../app/store';
@@ -17,9 +20,9 @@ import { createFailure } from '../builds/create-failure';
 import { KindPicture } from '../builds/KindPicture';
 import { editDocument, openDocument } from '../documents/sync';
 import { Section } from '../frame/Page';
-import { Choice } from '../parts/Choice';
-import { FieldRow } from '../parts/FieldRow';
-import { LengthField, NumberField } from '../quantities/fields';
+import { LengthField } from '../quantities/fields';
+import { Picture } from '../shop/Picture';
+import { CLAMP_PICTURES, GLUE_PICTURES } from '../shop/pictures';
 import { useEditShop } from '../shop/use-edit-shop';
 import { makeId } from '../workspace/edits';
 
@@ -29,9 +32,20 @@ const FIRST_KINDS = ['edge-panel', 'tenon-frame', 'mitred-frame', 'case', 'bent-
 const FIRST_CLAMPS = [
   ['parallel-jaw', 1000],
   ['t-bar', 1200],
+  ['pipe', 1200],
   ['f-heavy', 800],
+  ['f-light', 400],
   ['trigger', 600],
+  ['c-clamp', 100],
+  ['hand-screw', 200],
+  ['band', 3000],
+  ['pointed-spring', 40],
+  ['spring', 50],
 ] as const;
+/** What has a container of its own to draw: a film that dried is somebody's doing. */
+const FIRST_GLUES = listAdhesives().filter(({ chemistry }) => chemistry in GLUE_PICTURES);
+/** Glue that a bottle holds when nobody has weighed it, mL. */
+const A_BOTTLE_ML = 500;
 
 const PICTURE = { width: 124, height: 96 };
 
@@ -40,9 +54,9 @@ type Wall = readonly Pick<RackLot, 'kind' | 'count' | 'maxOpeningMm'>[];
 /** Three questions that lead from nothing to a first plan: what is glued, with what, and what hangs on the wall. */
 export function FirstVisit() {
   const [kind, setKind] = useState('edge-panel');
-  const [adhesive, setAdhesive] = useState('pva-interior');
+  const [shelf, setShelf] = useState<readonly string[]>([]);
   const [wall, setWall] = useState<Wall>(() =>
-    FIRST_CLAMPS.map(([clamp, maxOpeningMm], i) => ({ kind: clamp, count: i === 0 ? 6 : 0, maxOpeningMm })),
+    FIRST_CLAMPS.map(([clamp, maxOpeningMm]) => ({ kind: clamp, count: 0, maxOpeningMm })),
   );
   const edit = useEditShop();
   const dispatch = useAppDispatch();
@@ -58,14 +72,17 @@ export function FirstVisit() {
       service: 'dry',
       answers: startOf(chosen),
     }).unwrap();
-    edit('First clamps and glue', (shop) => equipped(shop, wall, adhesive));
+    edit('First clamps and glue', (shop) => equipped(shop, wall, shelf));
     await dispatch(openDocument('builds', made.id));
-    dispatch(
-      editDocument<BuildDocument>(made.id, 'Glue', (build) => ({
-        ...build,
-        glue: { ...build.glue, adhesive },
-      })),
-    );
+    const [adhesive] = shelf;
+    if (adhesive !== undefined) {
+      dispatch(
+        editDocument<BuildDocument>(made.id, 'Glue', (build) => ({
+          ...build,
+          glue: { ...build.glue, adhesive },
+        })),
+      );
+    }
     void navigate(`/builds/${made.id}/fit`);
   };
   const change = (i: number, next: Partial<Wall[number]>) =>
@@ -75,77 +92,52 @@ export function FirstVisit() {
       <Typography variant="h3" id="first-kind">
         1. What do you glue up?
       </Typography>
-      <Box
-        role="radiogroup"
-        aria-labelledby="first-kind"
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: 'repeat(auto-fill, minmax(132px, 1fr))',
-          gap: 1.5,
-          my: 1.5,
-        }}
-      >
+      <Tiles role="radiogroup" labelledBy="first-kind" px={132}>
         {FIRST_KINDS.map((id) => (
-          <ButtonBase
-            key={id}
-            role="radio"
-            aria-checked={kind === id}
-            onClick={() => setKind(id)}
-            sx={{
-              display: 'block',
-              p: 0.5,
-              minHeight: 72,
-              border: 2,
-              borderColor: kind === id ? 'text.primary' : 'divider',
-              fontWeight: kind === id ? 700 : 400,
-              fontSize: '0.9375rem',
-            }}
-          >
+          <Tile key={id} role="radio" chosen={kind === id} onClick={() => setKind(id)}>
             <KindPicture template={id} size={PICTURE} />
             {KIND_WORDS[id]?.name}
-          </ButtonBase>
+          </Tile>
         ))}
-      </Box>
+      </Tiles>
       <Typography sx={{ mb: 2 }}>
         Something else?{' '}
         <Link component={RouterLink} to="/builds/new">
           See every kind.
         </Link>
       </Typography>
-      <Typography variant="h3" sx={{ mb: 1.5 }}>
-        2. Which glue stands on the shelf?
+      <Typography variant="h3" id="first-glue">
+        2. What stands on the shelf?
       </Typography>
-      <FieldRow>
-        <Choice label="Glue" value={adhesive} options={ADHESIVE_OPTIONS} onChange={setAdhesive} width={300} />
-      </FieldRow>
-      <Typography variant="h3" sx={{ mb: 1.5 }}>
+      <Typography variant="body2" color="text.secondary">
+        Tap each glue you have. The first plan takes the one you tapped first.
+      </Typography>
+      <Tiles labelledBy="first-glue" px={148}>
+        {FIRST_GLUES.map(({ id, name, chemistry }) => (
+          <Tile
+            key={id}
+            role="checkbox"
+            chosen={shelf.includes(id)}
+            onClick={() =>
+              setShelf(shelf.includes(id) ? shelf.filter((each) => each !== id) : [...shelf, id])
+            }
+          >
+            <Picture pieces={GLUE_PICTURES[chemistry] ?? []} />
+            {name}
+          </Tile>
+        ))}
+      </Tiles>
+      <Typography variant="h3" id="first-clamps">
         3. What hangs on the wall?
       </Typography>
-      {wall.map((lot, i) => (
-        <Box
-          key={lot.kind}
-          role="group"
-          aria-label={`${findClampKind(lot.kind).name}s`}
-          sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', mb: 1.5 }}
-        >
-          <Typography sx={{ width: 170 }}>{findClampKind(lot.kind).name}s</Typography>
-          <NumberField
-            label="How many"
-            whole
-            value={lot.count}
-            bounds={LIMITS.clampCount}
-            onChange={(count) => count !== null && change(i, { count })}
-            width={110}
-          />
-          <LengthField
-            label="Open to"
-            value={lot.maxOpeningMm}
-            bounds={LIMITS.clampOpeningMm}
-            onChange={(maxOpeningMm) => maxOpeningMm !== null && change(i, { maxOpeningMm })}
-            width={130}
-          />
-        </Box>
-      ))}
+      <Typography variant="body2" color="text.secondary">
+        Tap a clamp once for each that you have.
+      </Typography>
+      <Tiles labelledBy="first-clamps" px={170}>
+        {wall.map((lot, i) => (
+          <WallLot key={lot.kind} lot={lot} onChange={(next) => change(i, next)} />
+        ))}
+      </Tiles>
       {error !== undefined && (
         <Alert severity="error" variant="outlined" sx={{ mb: 2 }}>
           {createFailure(error)}
@@ -166,18 +158,124 @@ export function FirstVisit() {
   );
 }
 
-/** The shop with the clamps and the glue that were told, in place of those that every shop starts with. */
-function equipped(shop: ShopDocument, wall: Wall, adhesive: string): ShopDocument {
+/** Tiles with a drawing on each. */
+function Tiles({
+  role = 'group',
+  labelledBy,
+  px,
+  children,
+}: {
+  readonly role?: 'group' | 'radiogroup';
+  readonly labelledBy: string;
+  /** Least width of one. */
+  readonly px: number;
+  readonly children: ReactNode;
+}) {
+  return (
+    <Box
+      role={role}
+      aria-labelledby={labelledBy}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: `repeat(auto-fill, minmax(${px}px, 1fr))`,
+        gap: 1.5,
+        my: 1.5,
+      }}
+    >
+      {children}
+    </Box>
+  );
+}
+
+/** What is chosen by a tap on its drawing. */
+function Tile({
+  role,
+  chosen,
+  onClick,
+  children,
+}: {
+  readonly role: 'radio' | 'checkbox';
+  readonly chosen: boolean;
+  readonly onClick: () => void;
+  readonly children: ReactNode;
+}) {
+  return (
+    <ButtonBase role={role} aria-checked={chosen} onClick={onClick} sx={tileOf(chosen)}>
+      {children}
+    </ButtonBase>
+  );
+}
+
+const tileOf = (chosen: boolean) => ({
+  display: 'flex',
+  flexDirection: 'column',
+  alignItems: 'center',
+  justifyContent: 'flex-start',
+  p: 0.5,
+  minHeight: 72,
+  width: '100%',
+  border: 2,
+  borderColor: chosen ? 'text.primary' : 'divider',
+  fontWeight: chosen ? 700 : 400,
+  fontSize: '0.9375rem',
+});
+
+/** Clamps of one kind: a tap on the drawing hangs up one more. */
+function WallLot({
+  lot: { kind, count, maxOpeningMm },
+  onChange,
+}: {
+  readonly lot: Wall[number];
+  readonly onChange: (next: Partial<Wall[number]>) => void;
+}) {
+  const { name } = findClampKind(kind);
+  return (
+    <Box role="group" aria-label={clampName(kind, 2)}>
+      <ButtonBase
+        aria-label={`One more ${name}`}
+        onClick={() => onChange({ count: Math.min(LIMITS.clampCount.max, count + 1) })}
+        sx={tileOf(count > 0)}
+      >
+        <Picture pieces={CLAMP_PICTURES[kind] ?? []} />
+        {name}
+      </ButtonBase>
+      {count > 0 && (
+        <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'center', gap: 1 }}>
+          <IconButton aria-label={`One ${name} fewer`} onClick={() => onChange({ count: count - 1 })}>
+            <RemoveIcon />
+          </IconButton>
+          <Box component="output" aria-label="How many" sx={{ fontSize: '1.375rem', fontWeight: 700 }}>
+            {count}
+          </Box>
+          {!NOT_OPENED.includes(kind) && (
+            <LengthField
+              label="Open to"
+              value={maxOpeningMm}
+              bounds={LIMITS.clampOpeningMm}
+              onChange={(mm) => mm !== null && onChange({ maxOpeningMm: mm })}
+              width={92}
+            />
+          )}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** The shop with the clamps and the glues that were told, in place of those that every shop starts with. */
+function equipped(shop: ShopDocument, wall: Wall, shelf: readonly string[]): ShopDocument {
   const rack = wall
     .filter(({ count }) => count > 0)
     .map((lot): RackLot => {
       const { padWidthMm, padHeightMm } = findClampKind(lot.kind);
       return { ...lot, id: makeId(), forceN: null, padWidthMm, padHeightMm };
     });
-  const [first, ...others] = shop.bottles;
-  const bottles =
-    first === undefined
-      ? [{ id: makeId(), adhesive, openedOn: null, remainingMl: 500 }]
-      : [{ ...first, adhesive }, ...others];
-  return { ...shop, rack, bottles };
+  const bottles = shelf.map((adhesive) => ({
+    id: makeId(),
+    adhesive,
+    openedOn: null,
+    remainingMl: A_BOTTLE_ML,
+  }));
+  // What nobody tapped stays as every shop starts.
+  return { ...shop, rack, bottles: bottles.length > 0 ? bottles : shop.bottles };
 }

@@ -1,4 +1,6 @@
 import { useMayChange } from '../access/session';
+import { useAppSelector } from '../app/store';
+import { ShowRound } from '../tour/ShowRound';
 import { NewBuildButton } from '../builds/NewBuildButton';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { nextRecheck, type RunSummary } from '@lean-clasp/core/runs';
@@ -42,9 +44,14 @@ export function TodayPage() {
   const now = useNow(true);
   const builds = useBuildsInfiniteQuery('').data?.pages[0]?.builds;
   const mayChange = useMayChange();
+  const shownRound = useAppSelector((state) => state.preferences.shownRound);
   const isFirst = mayChange && builds?.length === 0;
   return (
-    <Page title="Today" intro={dayjs(now).format('dddd, D MMMM YYYY')}>
+    <Page
+      title="Today"
+      intro={dayjs(now).format('dddd, D MMMM YYYY')}
+      actions={shownRound ? undefined : <ShowRound />}
+    >
       <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '3fr 2fr' }, columnGap: 5 }}>
         <Box>
           {isFirst ? (

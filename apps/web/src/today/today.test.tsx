@@ -100,19 +100,25 @@ describe('Today', () => {
     const questions = await section('Three questions to a first plan');
     expect(questions.getByRole('link', { name: 'See every kind.' })).toHaveAttribute('href', '/builds/new');
     await user.click(questions.getByRole('radio', { name: /Mortise|tenon/i }));
+    await user.click(questions.getByRole('checkbox', { name: 'Liquid hide glue' }));
+    await user.click(questions.getByRole('checkbox', { name: 'Slow epoxy' }));
     const bars = within(questions.getByRole('group', { name: 'T-bar sash clamps' }));
-    await user.clear(bars.getByLabelText('How many'));
-    await user.type(bars.getByLabelText('How many'), '4');
+    const more = bars.getByRole('button', { name: 'One more T-bar sash clamp' });
+    for (let i = 0; i < 5; i += 1) await user.click(more);
+    await user.click(bars.getByRole('button', { name: 'One T-bar sash clamp fewer' }));
+    expect(bars.getByLabelText('How many')).toHaveTextContent('4');
+    await user.click(questions.getByRole('button', { name: 'One more parallel-jaw clamp' }));
     await user.click(questions.getByRole('button', { name: 'Show me the first plan' }));
     await waitFor(() => expect(asked.some(({ method }) => method === 'POST')).toBe(true));
     const made = asked.find(({ method }) => method === 'POST');
     expect(made?.body).toMatchObject({ template: 'tenon-frame' });
     await waitFor(() =>
       expect(shop().rack.map(({ kind, count }) => [kind, count])).toEqual([
-        ['parallel-jaw', 6],
+        ['parallel-jaw', 1],
         ['t-bar', 4],
       ]),
     );
+    expect(shop().bottles.map(({ adhesive }) => adhesive)).toEqual(['hide-liquid', 'epoxy-slow']);
   });
 
   it('says until when the shop is open and what fits into that, and which lessons bear on it', async () => {

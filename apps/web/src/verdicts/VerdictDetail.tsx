@@ -4,6 +4,7 @@ import { ASPECT_NAMES, type Working, workingOf } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import Typography from '@mui/material/Typography';
+import { Glossed } from '../glossary/Glossed';
 import { useFixes } from '../planner/plan-context';
 import { useFormat } from '../quantities/use-format';
 import { FixList } from './FixList';
@@ -85,7 +86,9 @@ function WorkingView({ working: { title, rule, inputs, source } }: { readonly wo
   return (
     <Box>
       <Typography variant="h3">{title}</Typography>
-      <Typography variant="body2">{rule}</Typography>
+      <Typography variant="body2">
+        <Glossed>{rule}</Glossed>
+      </Typography>
       <Box
         component="dl"
         sx={{

@@ -4,7 +4,7 @@ import { type Job, jobOf } from './job';
 import type { Merge } from './merge';
 import type { SequenceProblem } from './problem';
 import { timeOneClosing } from './one-closing';
-import { roughTiming, type Timing } from './rough-timing';
+import { plainTiming, roughTiming, type Timing } from './rough-timing';
 
 /** How a stretch of the clock is timed: exactly where that can be paid for. */
 export type BlockTimer = (merges: readonly Merge[], below?: number) => BestTiming | null;
@@ -54,25 +54,32 @@ function keyOf(merges: readonly Merge[]): string {
 /** Tightening goes over all arcs as often as there are works; for large jobs it costs more than it gains. */
 const MOST_WORKS_TO_TIGHTEN = 30;
 
-function roughlyTimed(job: Job, crew: number): Timing {
-  const rough = roughTiming(job, crew);
+function roughlyTimed(job: Job, crew: number, swaps: Effort): Timing {
+  const rough = roughTiming(job, crew, swaps);
   return job.works.length > MOST_WORKS_TO_TIGHTEN ? rough : tighten(job, crew, rough);
 }
 
-/** Times single closings exactly and whole blocks quickly by rules, remembered. */
-export function roughTimer(problem: SequenceProblem): BlockTimer {
-  const known = new Map<string, ReturnType<BlockTimer>>();
+/**
+ * Times single closings exactly and whole blocks quickly by rules, remembered. Whoever asks for less than a share gets any timing
+ * that uses less; the trouble of a better one is taken where the plainest does not.
+ * @param mostSwaps Tried in all while blocks are bettered; what comes after is timed more plainly.
+ */
+export function roughTimer(problem: SequenceProblem, mostSwaps = Infinity): BlockTimer {
+  const swaps: Effort = { left: mostSwaps };
+  const known = new Map<string, { readonly timing: BestTiming; readonly plain: boolean }>();
   return (merges, below = Infinity) => {
     const key = keyOf(merges);
-    let timing = known.get(key);
-    if (timing === undefined) {
+    let ready = known.get(key);
+    if (ready === undefined || (ready.plain && !(ready.timing.usedShare < below && below < Infinity))) {
       const job = jobOf(problem, merges);
-      timing = timedAlone(problem, job, merges) ?? {
-        ...roughlyTimed(job, problem.crew),
-        proven: false,
-      };
-      known.set(key, timing);
+      const alone = ready === undefined ? timedAlone(problem, job, merges) : null;
+      const plain = alone ?? { ...plainTiming(job, problem.crew), proven: false };
+      const does = alone !== null || (plain.usedShare < below && below < Infinity);
+      ready = does
+        ? { timing: plain, plain: alone === null }
+        : { timing: { ...roughlyTimed(job, problem.crew, swaps), proven: false }, plain: false };
+      known.set(key, ready);
     }
-    return timing !== null && timing.usedShare < below ? timing : null;
+    return ready.timing.usedShare < below ? ready.timing : null;
   };
 }

@@ -184,23 +184,23 @@ class Search {
   private needsTooMuch(lags: Lags, works: readonly number[], capacity: number): boolean {
     const earliest = lags.earliest();
     const latest = lags.latest();
-    for (const i of works) {
-      const from = earliest[i] ?? 0;
-      for (const j of works) {
-        const to = (latest[j] ?? 0) + (this.minutes[j] ?? 0);
+    const count = works.length;
+    // Side by side in flat lists: this is gone through for every stretch at every step of the search.
+    const minutes = Float64Array.from(works, (i) => this.minutes[i] ?? 0);
+    const hands = Float64Array.from(works, (i) => (capacity === 1 ? 1 : (this.hands[i] ?? 1)));
+    const start = Float64Array.from(works, (i) => earliest[i] ?? 0);
+    const end = start.map((at, k) => at + at0(minutes, k));
+    const lastStart = Float64Array.from(works, (i) => latest[i] ?? 0);
+    const ends = new Set(lastStart.map((at, k) => at + at0(minutes, k)));
+    for (const from of new Set(start)) {
+      for (const to of ends) {
         if (to <= from) continue;
         let need = 0;
-        for (const k of works) {
-          const minutes = this.minutes[k] ?? 0;
-          const inside = Math.min(
-            minutes,
-            to - from,
-            (earliest[k] ?? 0) + minutes - from,
-            to - (latest[k] ?? 0),
-          );
-          if (inside > 0) need += inside * (capacity === 1 ? 1 : (this.hands[k] ?? 1));
+        for (let k = 0; k < count; k += 1) {
+          const inside = Math.min(at0(minutes, k), to - from, at0(end, k) - from, to - at0(lastStart, k));
+          if (inside > 0) need += inside * at0(hands, k);
         }
-        if (need > capacity * (to - from) + LAG_EPS_MIN * works.length) return true;
+        if (need > capacity * (to - from) + LAG_EPS_MIN * count) return true;
       }
     }
     return false;
@@ -226,6 +226,8 @@ class Search {
     return null;
   }
 }
+
+const at0 = (list: Float64Array, i: number): number => list[i] ?? 0;
 
 /** Closings that every alternative puts in some order, pair by pair. */
 function inTurnIn(job: Job, alternatives: readonly Orders[]): Set<number> {

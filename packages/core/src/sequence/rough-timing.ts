@@ -1,3 +1,4 @@
+import type { Effort } from './clock-search';
 import type { Job, Work } from './job';
 import { usedShare, spanOf } from './job';
 
@@ -22,8 +23,17 @@ const JOINT_ORDERS: readonly ((x: Work, y: Work) => number)[] = [
  * A good timing of a job, quickly: works are laid from the end backwards, each as late as hands and what follows
  * it allow, by a few rules, and the best is kept. Laying backwards keeps beads fresh, since what is spread first
  * waits longest. Never better than the best there is; windows may be overrun.
+ * @param swaps How many swaps of two works may still be tried.
  */
-export function roughTiming(job: Job, crew: number): Timing {
+export function roughTiming(job: Job, crew: number, swaps: Effort = { left: Infinity }): Timing {
+  const best = timedByRules(job, crew);
+  return job.works.length > MOST_WORKS_TO_SWAP ? best.timing : swapped(job, crew, best, swaps);
+}
+
+/** The best of the plain rules alone: dozens of times as quick, and never better. */
+export const plainTiming = (job: Job, crew: number): Timing => timedByRules(job, crew).timing;
+
+function timedByRules(job: Job, crew: number): Ranked {
   // Large jobs are timed over and over while sessions are cut; there the order within a closing matters little.
   const orders = job.works.length > MANY_WORKS ? JOINT_ORDERS.slice(0, 1) : JOINT_ORDERS;
   const timings = [true, false].flatMap((spreadFirst) =>
@@ -34,8 +44,7 @@ export function roughTiming(job: Job, crew: number): Timing {
       }),
     ),
   );
-  const best = timings.reduce((a, b) => (isBetter(b.timing, a.timing) ? b : a));
-  return job.works.length > MOST_WORKS_TO_SWAP ? best.timing : swapped(job, crew, best);
+  return timings.reduce((a, b) => (isBetter(b.timing, a.timing) ? b : a));
 }
 
 /** Works up to which preferences are swapped one by one; larger jobs would cost too much. */
@@ -47,7 +56,7 @@ interface Ranked {
 }
 
 /** Swaps the preferences of two works while that helps. */
-function swapped(job: Job, crew: number, start: Ranked): Timing {
+function swapped(job: Job, crew: number, start: Ranked, swaps: Effort): Timing {
   let best = start;
   const closes = job.works.filter(({ kind }) => kind === 'close').length;
   if (closes < 2) return best.timing;
@@ -55,6 +64,8 @@ function swapped(job: Job, crew: number, start: Ranked): Timing {
     helped = false;
     for (let i = 0; i < job.works.length; i += 1) {
       for (let j = i + 1; j < job.works.length; j += 1) {
+        if (swaps.left <= 0) return best.timing;
+        swaps.left -= 1;
         const rank = best.rank.slice();
         [rank[i], rank[j]] = [rank[j] ?? 0, rank[i] ?? 0];
         const timing = laidBackwards(job, crew, rank);
@@ -100,49 +111,95 @@ function ranks(
   });
 }
 
-function laidBackwards(job: Job, crew: number, rank: readonly number[]): Timing {
-  const { works } = job;
-  const before = works.map((): number[] => []);
-  const toFollow = works.map(() => 0);
-  for (const [from, to] of job.before) {
-    before[to]?.push(from);
-    toFollow[from] = (toFollow[from] ?? 0) + 1;
+/** What every laying of one job needs again. */
+interface Laying {
+  readonly minutes: Float64Array;
+  readonly hands: Int32Array;
+  /** Works that must be over before each. */
+  readonly earlier: readonly (readonly number[])[];
+  /** How many works follow each. */
+  readonly followers: Int32Array;
+}
+
+const layings = new WeakMap<Job, Laying>();
+
+function layingOf(job: Job): Laying {
+  const known = layings.get(job);
+  if (known !== undefined) return known;
+  const { works, before } = job;
+  const earlier = works.map((): number[] => []);
+  const followers = new Int32Array(works.length);
+  for (const [from, to] of before) {
+    earlier[to]?.push(from);
+    followers[from] = (followers[from] ?? 0) + 1;
   }
+  const laying = {
+    minutes: Float64Array.from(works, ({ minutes }) => minutes),
+    hands: Int32Array.from(works, ({ hands }) => hands),
+    earlier,
+    followers,
+  };
+  layings.set(job, laying);
+  return laying;
+}
+
+/** The k-th smallest of a few, from 0; infinite where there are fewer. */
+function inRank(list: readonly number[], k: number): number {
+  if (list.length === 1) return k === 0 ? (list[0] ?? 0) : Infinity;
+  return [...list].sort((x, y) => x - y)[k] ?? Infinity;
+}
+
+function laidBackwards(job: Job, crew: number, rank: readonly number[]): Timing {
+  const { minutes, hands, earlier, followers } = layingOf(job);
+  const count = minutes.length;
+  const toFollow = followers.slice();
   // Time runs backwards from 0 at the end; `done` is when a work is left behind, `from` when it may begin.
-  const done = works.map(() => 0);
-  const from = works.map(() => 0);
-  const freeAt = Array.from({ length: crew }, () => 0);
-  const ready = new Set(works.flatMap((_, i) => (toFollow[i] === 0 ? [i] : [])));
-  while (ready.size > 0) {
-    const free = [...freeAt].sort((x, y) => x - y);
+  const done = new Array<number>(count).fill(0);
+  const from = new Float64Array(count);
+  const freeAt = new Array<number>(crew).fill(0);
+  // In the order in which they came to be ready, by which equals are told apart.
+  const ready: number[] = [];
+  for (let i = 0; i < count; i += 1) if (toFollow[i] === 0) ready.push(i);
+  while (ready.length > 0) {
     let next = -1;
     let nextAt = Infinity;
+    let nextRank = Infinity;
     for (const i of ready) {
-      const at = Math.max(free[(works[i]?.hands ?? 1) - 1] ?? Infinity, from[i] ?? 0);
-      if (at < nextAt - 1e-12 || (at < nextAt + 1e-12 && (rank[i] ?? 0) < (rank[next] ?? Infinity))) {
+      const at = Math.max(inRank(freeAt, (hands[i] ?? 1) - 1), from[i] ?? 0);
+      const own = rank[i] ?? 0;
+      if (at < nextAt - 1e-12 || (at < nextAt + 1e-12 && own < nextRank)) {
         next = i;
         nextAt = at;
+        nextRank = own;
       }
     }
-    const work = works[next];
     // More hands than there are: such a work has no place.
-    if (work === undefined) return { startMin: done, usedShare: Infinity, spanMin: Infinity };
-    const lanes = freeAt
-      .map((minute, hand) => ({ minute, hand }))
-      .filter(({ minute }) => minute <= nextAt + 1e-12)
-      .sort((x, y) => y.minute - x.minute)
-      .slice(0, work.hands);
-    const end = nextAt + work.minutes;
+    if (next < 0) return { startMin: done, usedShare: Infinity, spanMin: Infinity };
+    const end = nextAt + (minutes[next] ?? 0);
     done[next] = end;
-    for (const { hand } of lanes) freeAt[hand] = end;
-    ready.delete(next);
-    for (const earlier of before[next] ?? []) {
-      from[earlier] = Math.max(from[earlier] ?? 0, end);
-      toFollow[earlier] = (toFollow[earlier] ?? 0) - 1;
-      if (toFollow[earlier] === 0) ready.add(earlier);
+    takeHands(freeAt, hands[next] ?? 1, nextAt, end);
+    ready.splice(ready.indexOf(next), 1);
+    for (const before of earlier[next] ?? []) {
+      from[before] = Math.max(from[before] ?? 0, end);
+      toFollow[before] = (toFollow[before] ?? 0) - 1;
+      if (toFollow[before] === 0) ready.push(before);
     }
   }
   const last = Math.max(0, ...done);
   const startMin = done.map((minute) => last - minute);
   return { startMin, usedShare: usedShare(job, startMin), spanMin: spanOf(job, startMin) };
+}
+
+/** Takes so many hands that are free at a moment, those that came free last first, until an end. */
+function takeHands(freeAt: number[], wanted: number, at: number, end: number): void {
+  if (freeAt.length === 1) {
+    freeAt[0] = end;
+    return;
+  }
+  const lanes = freeAt
+    .map((minute, hand) => ({ minute, hand }))
+    .filter(({ minute }) => minute <= at + 1e-12)
+    .sort((x, y) => y.minute - x.minute)
+    .slice(0, wanted);
+  for (const { hand } of lanes) freeAt[hand] = end;
 }

@@ -10,6 +10,8 @@ export interface SequenceEffort {
   readonly rounds: number;
   /** Steps in all on the way to a proof; none looks for none. */
   readonly proofSteps: number;
+  /** Swaps tried in all while stretches of several closings are timed by rules; left out: as many as help. */
+  readonly swaps?: number;
   /** Sets of parts looked at for one sub-assembly before only some ways of taking it apart are seen. */
   readonly mostSets: number;
 }

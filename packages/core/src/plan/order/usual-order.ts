@@ -8,11 +8,12 @@ import type { Order } from './ordered-sessions';
 const AT_A_KEYSTROKE: SequenceEffort = {
   exactJoints: 6,
   marginSteps: 2_000,
-  handsOnSteps: 300,
+  handsOnSteps: 100,
   width: 4,
   rounds: 4,
   proofSteps: 2_000,
   mostSets: 300,
+  swaps: 8_000,
 };
 /** With more joints than this a page does not wait for sessions that it did not ask for. */
 const MOST_JOINTS_UNASKED = 24;
