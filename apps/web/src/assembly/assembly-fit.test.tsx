@@ -75,8 +75,10 @@ describe('Fit of an assembly', () => {
     expect(build().partNotes[0]?.roughMm?.[2]).toBe(28);
     // Terms in a sentence are buttons of their own.
     const minded = () =>
-      screen.getAllByText((_, { tagName, textContent }: Element) =>
-        tagName === 'P' ? /^Mind: .*stile: the rough board has 28 mm of thickness/.test(textContent) : false,
+      screen.getAllByText(
+        (_, element) =>
+          element?.tagName === 'P' &&
+          /^Mind: .*stile: the rough board has 28 mm of thickness/.test(element.textContent),
       );
     await waitFor(() => expect(minded()).toHaveLength(2));
     await user.clear(screen.getByRole('textbox', { name: 'Rough thickness' }));

@@ -92,7 +92,7 @@ export function FirstVisit() {
       <Typography variant="h3" id="first-kind">
         1. What do you glue up?
       </Typography>
-      <Tiles role="radiogroup" labelledBy="first-kind" px={132}>
+      <Tiles role="radiogroup" labelledBy="first-kind" px={124}>
         {FIRST_KINDS.map((id) => (
           <Tile key={id} role="radio" chosen={kind === id} onClick={() => setKind(id)}>
             <KindPicture template={id} size={PICTURE} />
@@ -112,7 +112,7 @@ export function FirstVisit() {
       <Typography variant="body2" color="text.secondary">
         Tap each glue you have. The first plan takes the one you tapped first.
       </Typography>
-      <Tiles labelledBy="first-glue" px={148}>
+      <Tiles labelledBy="first-glue" px={124}>
         {FIRST_GLUES.map(({ id, name, chemistry }) => (
           <Tile
             key={id}
@@ -240,7 +240,7 @@ function WallLot({
         {name}
       </ButtonBase>
       {count > 0 && (
-        <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'center', gap: 1 }}>
+        <Box sx={{ display: 'flex', alignItems: 'center', justifyContent: 'center', gap: 1, pt: 1.5 }}>
           <IconButton aria-label={`One ${name} fewer`} onClick={() => onChange({ count: count - 1 })}>
             <RemoveIcon />
           </IconButton>
@@ -253,7 +253,7 @@ function WallLot({
               value={maxOpeningMm}
               bounds={LIMITS.clampOpeningMm}
               onChange={(mm) => mm !== null && onChange({ maxOpeningMm: mm })}
-              width={92}
+              width={116}
             />
           )}
         </Box>

@@ -50,7 +50,7 @@ it('leads through every stop by the build that shows most, back and on, to its e
 });
 
 it('is left at any stop, by key as well, and explains a term at a tap', async () => {
-  const { user, store } = renderPage(page, { path: '*', server: builds(['bench']) });
+  const { user, store } = renderPage(page, { path: '*', at: '/', server: builds(['bench']) });
   await user.click(await screen.findByRole('button', { name: 'Show me round' }));
   await user.click(await screen.findByRole('button', { name: 'Next' }));
   await user.click(screen.getByRole('button', { name: 'Next' }));
@@ -64,7 +64,7 @@ it('is left at any stop, by key as well, and explains a term at a tap', async ()
 });
 
 it('is not offered before there is a build to show it by', async () => {
-  const { asked } = renderPage(page, { path: '*', server: builds([]) });
+  const { asked } = renderPage(page, { path: '*', at: '/', server: builds([]) });
   await screen.findByTestId('where');
   expect(asked.length).toBeGreaterThan(0);
   expect(screen.queryByRole('button', { name: 'Show me round' })).toBeNull();

@@ -4,14 +4,16 @@ import { InputError } from '../../basics/checks';
 import { DEMO_SHOP } from '../../demo';
 import { planBuild, settlePlan } from '../../plan';
 import { newBuild } from '../../templates';
+import type * as List from '../list';
 import type { Answers } from '../question';
 import { LIPPED_SHELF } from './lipped-shelf';
+import type * as Added from './lipped-shelf';
 
 // Written for docs/contributing.md: what is told there is what is tried here.
 
 jest.mock('../list', () => {
-  const list = jest.requireActual<typeof import('../list')>('../list');
-  const { LIPPED_SHELF: added } = jest.requireActual<typeof import('./lipped-shelf')>('./lipped-shelf');
+  const list = jest.requireActual<typeof List>('../list');
+  const { LIPPED_SHELF: added } = jest.requireActual<typeof Added>('./lipped-shelf');
   const findKind = (id: string) => (id === added.id ? added : list.findKind(id));
   return {
     ...list,
