@@ -14,7 +14,7 @@ test('an empty shop is told by tapping what is there, and has a true plan', asyn
   await expect(verdict(page, 'inTime')).toBeVisible();
   await page.getByRole('link', { name: 'Squeeze' }).click();
   // As many as were tapped, and no more.
-  await expect(page.getByText(/3 of 3|3 T-bar sash clamps/).first()).toBeVisible();
+  await expect(page.getByRole('cell', { name: /^3 × T-bar sash clamp/ })).toBeVisible();
   await page.getByRole('link', { name: 'Glue', exact: true }).click();
   await expect(page.getByText('Exterior PVA').first()).toBeVisible();
   await page.close();

@@ -62,6 +62,7 @@ const MEASURES = {
   large: async () => {
     for (const build of LARGE) await measureLarge(build);
   },
+  growth: measureGrowth,
   sequence: measureSequence,
   pressure: measurePressure,
 };
@@ -301,6 +302,22 @@ async function measureLarge({ name, answers, field, textOf }) {
     times(median(toVerdict), median(toEcho)),
   );
   await page.close();
+}
+
+/** Plans from two parts up, in this process; baseline: the smallest of its kind. */
+async function measureGrowth() {
+  const { growth } = await tsImport(`${TEST_SUPPORT}/growth.ts`, import.meta.url);
+  for (const { name, sizes } of growth()) {
+    for (const { parts, planMs, settleMs } of sizes) {
+      report(
+        `plan of ${parts} parts (${name}), elements after it`,
+        `${ms(planMs)} + ${ms(settleMs)}`,
+        'under 100 ms',
+        `${sizes[0].parts} parts: ${ms(sizes[0].planMs)}`,
+        times(planMs, sizes[0].planMs),
+      );
+    }
+  }
 }
 
 /** Sessions and order of 40 parts over HTTP, all attempts; baseline: half as many parts. */

@@ -4,18 +4,20 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { InputError } from '@lean-clasp/core/basics';
 import { DEMO_SHOP, seasonRuns, stageFloor, wagonBuilds } from '@lean-clasp/core/demo';
-import {
-  BUILD_VERSION,
-  type BuildDocument,
-  BuildDocumentSchema,
-  type ShopDocument,
-  ShopDocumentSchema,
-} from '@lean-clasp/core/formats';
-import { documentStore, openDatabase, pictureStore, prepareFolder, runStore } from '@lean-clasp/store';
+import { BuildDocumentSchema } from '@lean-clasp/core/formats';
+import { prepareFolder } from '@lean-clasp/store';
 import { createValidator } from '@lean-clasp/validation';
 import fc from 'fast-check';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
-import { type Archive, gatherArchive, packArchive, takeIn, unpackArchive, type WholeShop } from '.';
+import {
+  type Archive,
+  gatherArchive,
+  openWholeShop,
+  packArchive,
+  takeIn,
+  unpackArchive,
+  type WholeShop,
+} from '.';
 
 const NOW = 1_780_000_000_000;
 const validator = createValidator();
@@ -32,26 +34,9 @@ async function emptyShop(): Promise<WholeShop> {
   const folder = mkdtempSync(join(tmpdir(), 'lean-clasp-archive-'));
   folders.push(folder);
   prepareFolder(folder);
-  const db = await openDatabase(folder);
-  open.push(() => db.destroy());
-  const now = () => NOW;
-  return {
-    shopId: 'shop',
-    shops: documentStore<ShopDocument>(db, {
-      kind: 'shop',
-      check: (body) => validator.check(ShopDocumentSchema, body),
-      now,
-      version: null,
-    }),
-    builds: documentStore<BuildDocument>(db, {
-      kind: 'build',
-      check: (body) => validator.check(BuildDocumentSchema, body),
-      now,
-      version: BUILD_VERSION,
-    }),
-    runs: runStore(db, now),
-    pictures: pictureStore(folder),
-  };
+  const { whole, close } = await openWholeShop(folder, validator, () => NOW);
+  open.push(close);
+  return whole;
 }
 
 const floor = stageFloor(DEMO_SHOP);

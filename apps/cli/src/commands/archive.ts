@@ -1,30 +1,19 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { resolve } from 'node:path';
-import { gatherArchive, packArchive, takeIn, unpackArchive, type WholeShop } from '@lean-clasp/archive';
 import {
-  BUILD_VERSION,
-  type BuildDocument,
-  BuildDocumentSchema,
-  type ShopDocument,
-  ShopDocumentSchema,
-} from '@lean-clasp/core/formats';
-import {
-  dataFolder,
-  documentStore,
-  lockFolder,
-  openDatabase,
-  pictureStore,
-  prepareFolder,
-  runStore,
-} from '@lean-clasp/store';
+  gatherArchive,
+  openWholeShop,
+  packArchive,
+  takeIn,
+  unpackArchive,
+  type WholeShop,
+} from '@lean-clasp/archive';
+import { dataFolder, lockFolder, prepareFolder } from '@lean-clasp/store';
 import { createValidator, type Validator } from '@lean-clasp/validation';
 import type { Command } from '../command';
 import { usageError } from '../options';
 import { EXIT } from '../terminal';
-
-/** The shop's document; there is one shop to a folder. */
-const SHOP_ID = 'shop';
 
 /** Opens everything of a data folder for as long as it is worked with. */
 async function withShop<T>(
@@ -32,28 +21,11 @@ async function withShop<T>(
   validator: Validator,
   work: (whole: WholeShop) => Promise<T>,
 ): Promise<T> {
-  const db = await openDatabase(folder);
-  const now = () => Date.now();
+  const { whole, close } = await openWholeShop(folder, validator);
   try {
-    return await work({
-      shopId: SHOP_ID,
-      shops: documentStore<ShopDocument>(db, {
-        kind: 'shop',
-        check: (body) => validator.check(ShopDocumentSchema, body),
-        now,
-        version: null,
-      }),
-      builds: documentStore<BuildDocument>(db, {
-        kind: 'build',
-        check: (body) => validator.check(BuildDocumentSchema, body),
-        now,
-        version: BUILD_VERSION,
-      }),
-      runs: runStore(db, now),
-      pictures: pictureStore(folder),
-    });
+    return await work(whole);
   } finally {
-    await db.destroy();
+    await close();
   }
 }
 

@@ -1,11 +1,25 @@
 import { GLOSSARY } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
 import { Page } from '../frame/Page';
 
-/** Every word of the trade that the app uses. */
+/** Every word of the trade that the app uses, to be looked through or found. */
 export function GlossaryPage() {
+  const [text, setText] = useState('');
+  const found = GLOSSARY.filter(({ term, also = [], says }) =>
+    [term, ...also, says].some((words) => words.toLowerCase().includes(text.trim().toLowerCase())),
+  );
   return (
     <Page title="Terms" intro="Words of the trade, and what is meant by them here.">
+      <TextField
+        label="Find a term"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        sx={{ mb: 2, width: 320, maxWidth: '100%' }}
+      />
+      {found.length === 0 && <Typography>No term is called so.</Typography>}
       <Box
         component="dl"
         sx={{
@@ -16,7 +30,7 @@ export function GlossaryPage() {
           maxWidth: 900,
         }}
       >
-        {GLOSSARY.map(({ term, says }) => (
+        {found.map(({ term, says }) => (
           <Box key={term} sx={{ display: 'contents' }}>
             <Box component="dt" sx={{ fontWeight: 700, py: 1, borderTop: 1, borderColor: 'divider' }}>
               {term}

@@ -25,6 +25,9 @@ function TermButton({ text, term }: { readonly text: string; readonly term: Term
           font: 'inherit',
           color: 'inherit',
           verticalAlign: 'baseline',
+          // As large as a finger without moving the words beside it.
+          p: '11px 10px',
+          m: '-11px -10px',
           textDecoration: 'underline dotted',
           textUnderlineOffset: '3px',
         }}
