@@ -21,14 +21,20 @@ export function useDocument(collection: OpenDocument['collection'], id: string):
   const [failure, setFailure] = useState<{ readonly id: string; readonly message: string } | null>(null);
   useEffect(() => {
     const retries = growingRetries();
+    let left = false;
     const open = () => {
       dispatch(openDocument(collection, id)).then(retries.succeeded, (error: unknown) => {
+        // An answer that comes after the page was left must not begin to ask again.
+        if (left) return;
         setFailure({ id, message: error instanceof ApiError ? error.message : UNREACHABLE });
         if (mayPass(error)) retries.later(open);
       });
     };
     open();
-    return retries.succeeded;
+    return () => {
+      left = true;
+      retries.succeeded();
+    };
   }, [dispatch, collection, id]);
   if (body !== undefined) return { kind: 'open', body };
   return failure?.id === id ? { kind: 'failed', message: failure.message } : { kind: 'opening' };
