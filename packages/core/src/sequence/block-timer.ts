@@ -70,16 +70,18 @@ export function roughTimer(problem: SequenceProblem, mostSwaps = Infinity): Bloc
   return (merges, below = Infinity) => {
     const key = keyOf(merges);
     let ready = known.get(key);
-    if (ready === undefined || (ready.plain && !(ready.timing.usedShare < below && below < Infinity))) {
+    if (ready === undefined) {
       const job = jobOf(problem, merges);
-      const alone = ready === undefined ? timedAlone(problem, job, merges) : null;
-      const plain = alone ?? { ...plainTiming(job, problem.crew), proven: false };
-      const does = alone !== null || (plain.usedShare < below && below < Infinity);
-      ready = does
-        ? { timing: plain, plain: alone === null }
-        : { timing: { ...roughlyTimed(job, problem.crew, swaps), proven: false }, plain: false };
-      known.set(key, ready);
+      const alone = timedAlone(problem, job, merges);
+      const timing = alone ?? { ...plainTiming(job, problem.crew), proven: false };
+      ready = { timing, plain: alone === null };
     }
+    const isEnough = below < Infinity && ready.timing.usedShare < below;
+    if (ready.plain && !isEnough) {
+      const bettered = roughlyTimed(jobOf(problem, merges), problem.crew, swaps);
+      ready = { timing: { ...bettered, proven: false }, plain: false };
+    }
+    known.set(key, ready);
     return ready.timing.usedShare < below ? ready.timing : null;
   };
 }
