@@ -20,6 +20,8 @@ export default tseslint.config(
       'playwright-report/',
       '.demo-data/',
       '.dev-data/',
+      // AssemblyScript, which its own compiler checks.
+      'packages/core/assembly/',
     ],
   },
   js.configs.recommended,

@@ -39,55 +39,20 @@ export function factor({ size, half, values }: Band): boolean {
   return true;
 }
 
-/** Right-hand sides that are solved side by side. */
-export const SIDE_BY_SIDE = 4;
-
-/**
- * Solves with a factored band for four right-hand sides at once, row by row in x; the answers replace them. Four, because
- * each entry of the band is then fetched once for all of them.
- * @param from first row that holds anything; rows before it are passed over, on the way back too: nothing is worked out there.
- */
-export function solveFactored({ size, half, values }: Band, x: Float64Array, from = 0): void {
+/** Solves with a factored band in place. */
+export function solveFactored({ size, half, values }: Band, x: Float64Array): void {
   const width = half + 1;
-  for (let row = from; row < size; row += 1) {
+  for (let row = 0; row < size; row += 1) {
     const own = row * width + row;
-    const at = 4 * row;
-    let [a, b, c, d] = [x[at] ?? 0, x[at + 1] ?? 0, x[at + 2] ?? 0, x[at + 3] ?? 0];
-    for (let k = Math.max(from, row - half); k < row; k += 1) {
-      const value = values[own - k] ?? 0;
-      const other = 4 * k;
-      a -= value * (x[other] ?? 0);
-      b -= value * (x[other + 1] ?? 0);
-      c -= value * (x[other + 2] ?? 0);
-      d -= value * (x[other + 3] ?? 0);
-    }
-    const by = 1 / (values[own - row] ?? 1);
-    x[at] = a * by;
-    x[at + 1] = b * by;
-    x[at + 2] = c * by;
-    x[at + 3] = d * by;
+    let sum = x[row] ?? 0;
+    for (let k = Math.max(0, row - half); k < row; k += 1) sum -= (values[own - k] ?? 0) * (x[k] ?? 0);
+    x[row] = sum / (values[own - row] ?? 1);
   }
-  for (let row = size - 1; row >= from; row -= 1) {
+  for (let row = size - 1; row >= 0; row -= 1) {
     const own = row * width + row;
-    const at = 4 * row;
-    const by = 1 / (values[own - row] ?? 1);
-    const [a, b, c, d] = [
-      (x[at] ?? 0) * by,
-      (x[at + 1] ?? 0) * by,
-      (x[at + 2] ?? 0) * by,
-      (x[at + 3] ?? 0) * by,
-    ];
-    x[at] = a;
-    x[at + 1] = b;
-    x[at + 2] = c;
-    x[at + 3] = d;
-    for (let k = Math.max(from, row - half); k < row; k += 1) {
-      const value = values[own - k] ?? 0;
-      const other = 4 * k;
-      x[other] = (x[other] ?? 0) - value * a;
-      x[other + 1] = (x[other + 1] ?? 0) - value * b;
-      x[other + 2] = (x[other + 2] ?? 0) - value * c;
-      x[other + 3] = (x[other + 3] ?? 0) - value * d;
-    }
+    const value = (x[row] ?? 0) / (values[own - row] ?? 1);
+    x[row] = value;
+    for (let k = Math.max(0, row - half); k < row; k += 1)
+      x[k] = (x[k] ?? 0) - (values[own - k] ?? 0) * value;
   }
 }

@@ -1,3 +1,4 @@
+import { remembered } from '../basics';
 import { modulusAcross, shearModulusInFace } from '../materials';
 import { type BeamStiffness, beamAtRest } from './contact-beam';
 import type { StrutBoard } from './panel-strut';
@@ -23,6 +24,8 @@ const STATIONS = 49;
 const THREE_PULLS = [1 / 6, 1 / 2, 5 / 6] as const;
 /** Beyond this no set of clamps is asked; the stock goes back to the plane. */
 const MOST_FORCE_N = 200_000;
+/** Lines of a build as it is edited: most edits leave a gap, its boards and its pulls alone. */
+const MOST_REMEMBERED = 100;
 /** Relative accuracy of the force. */
 const FORCE_TOLERANCE = 0.005;
 
@@ -36,7 +39,9 @@ const FORCE_TOLERANCE = 0.005;
  * Range: boards longer than twice their width, ordinary gaps. Within 20 % of finite elements for three clamps down to
  * 0.1 mm remaining (docs/models.md); boards already glued behind the line make it stiffer than this.
  */
-export function closingForceN(gap: GapToClose): number {
+export const closingForceN = remembered(forceToClose, MOST_REMEMBERED);
+
+function forceToClose(gap: GapToClose): number {
   const shares = pullShares(gap);
   const fixed = {
     beam: seriesStiffness(gap),

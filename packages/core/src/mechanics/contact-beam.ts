@@ -1,4 +1,4 @@
-import { factor, SIDE_BY_SIDE, solveFactored } from './banded';
+import { factor, solveFactored } from './banded';
 
 /** A straight Timoshenko beam by its two stiffnesses. */
 export interface BeamStiffness {
@@ -124,9 +124,6 @@ function solveWith(
   });
   const band = { size: right.length, half: HALF_BAND, values: matrix };
   if (!factor(band)) throw new Error('a beam without stiffness');
-  // One of the four that are solved side by side.
-  const side = new Float64Array(SIDE_BY_SIDE * right.length);
-  right.forEach((value, i) => (side[SIDE_BY_SIDE * i] = value));
-  solveFactored(band, side);
-  return gapsMm.map((_, i) => side[SIDE_BY_SIDE * 2 * i] ?? 0);
+  solveFactored(band, right);
+  return gapsMm.map((_, i) => right[2 * i] ?? 0);
 }

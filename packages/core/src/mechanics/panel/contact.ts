@@ -1,4 +1,5 @@
-import { backward, dotOf, factorDense, forward, forwardMany, subtractProducts } from '../dense';
+import { backward, dotOf, forward } from '../dense';
+import { factorDense, forwardMany, subtractProducts } from '../kernel';
 
 /** Square blocks of a symmetric matrix that couples each line with the next one only, row by row. */
 export interface Chain {
@@ -46,7 +47,7 @@ export function contactOf(chain: Chain, q: readonly Float64Array[]): Contact {
   for (let iterations = 1; ; iterations += 1) {
     factored = factorChain(chain, nodesThatTouch(touching), factored);
     const forceN = solveChain(factored, q);
-    const openMm = openings(chain, q, forceN);
+    const openMm = openings(chain, q, forceN, touching);
     const wrong = wrongNodes(touching, forceN, openMm, chain.meets);
     if (wrong.length === 0 || iterations === MOST_ROUNDS) {
       return {
@@ -181,9 +182,10 @@ function solveChain(
     const x = right[l] ?? new Float64Array(0);
     const across = coupled[l];
     if (later !== null && across !== undefined) {
-      later.forEach((value, c) => {
+      for (let c = 0; c < later.length; c += 1) {
+        const value = later[c] ?? 0;
         for (let r = 0; r < m; r += 1) x[r] = (x[r] ?? 0) - (across[c * m + r] ?? 0) * value;
-      });
+      }
     }
     backward(factors[l] ?? new Float64Array(0), m, x);
     rows.forEach((i, r) => {
@@ -195,10 +197,17 @@ function solveChain(
   return forceN;
 }
 
-function openings({ nodes, own, next }: Chain, q: readonly Float64Array[], forceN: readonly Float64Array[]) {
+/** How far nodes that do not touch are open; nothing is worked out for those that do. */
+function openings(
+  { nodes, own, next }: Chain,
+  q: readonly Float64Array[],
+  forceN: readonly Float64Array[],
+  touching: readonly (readonly boolean[])[],
+): Float64Array[] {
   return q.map((line, l) => {
     const open = line.slice();
     for (let i = 0; i < nodes; i += 1) {
+      if (touching[l]?.[i] === true) continue;
       let sum = productOf(own[l], i * nodes, forceN[l]) + productOf(next[l], i * nodes, forceN[l + 1]);
       const before = next[l - 1];
       const earlier = forceN[l - 1];

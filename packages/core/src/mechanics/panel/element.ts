@@ -37,23 +37,20 @@ export function rectangleStiffness(
   const [dxx, dyy, dxy] = [exMPa * scale, eyMPa * scale, nuXy * eyMPa * scale];
   const full = new Float64Array(ALL * ALL);
   const weight = (thicknessMm * widthMm * heightMm) / 4;
+  const [gx, gy] = [new Float64Array(ALL / 2), new Float64Array(ALL / 2)];
   for (const xi of GAUSS) {
     for (const eta of GAUSS) {
-      const [gx, gy] = gradients(xi, eta, widthMm, heightMm);
-      for (let i = 0; i < ALL; i += 1) {
-        for (let j = 0; j < ALL; j += 1) {
-          const [xi1, yi1] = [gx[i >> 1] ?? 0, gy[i >> 1] ?? 0];
-          const [xj1, yj1] = [gx[j >> 1] ?? 0, gy[j >> 1] ?? 0];
-          const uRow = i % 2 === 0;
-          const uColumn = j % 2 === 0;
-          const value = uRow
-            ? uColumn
-              ? xi1 * dxx * xj1 + yi1 * gMPa * yj1
-              : xi1 * dxy * yj1 + yi1 * gMPa * xj1
-            : uColumn
-              ? yi1 * dxy * xj1 + xi1 * gMPa * yj1
-              : yi1 * dyy * yj1 + xi1 * gMPa * xj1;
-          full[i * ALL + j] = (full[i * ALL + j] ?? 0) + weight * value;
+      gradients(xi, eta, 2 / widthMm, 2 / heightMm, gx, gy);
+      for (let i = 0; i < ALL / 2; i += 1) {
+        const [xi1, yi1] = [weight * (gx[i] ?? 0), weight * (gy[i] ?? 0)];
+        const [u, v] = [2 * i * ALL, (2 * i + 1) * ALL];
+        for (let j = 0; j < ALL / 2; j += 1) {
+          const [xj1, yj1] = [gx[j] ?? 0, gy[j] ?? 0];
+          const [alongJ, acrossJ] = [2 * j, 2 * j + 1];
+          full[u + alongJ] = (full[u + alongJ] ?? 0) + xi1 * dxx * xj1 + yi1 * gMPa * yj1;
+          full[u + acrossJ] = (full[u + acrossJ] ?? 0) + xi1 * dxy * yj1 + yi1 * gMPa * xj1;
+          full[v + alongJ] = (full[v + alongJ] ?? 0) + yi1 * dxy * xj1 + xi1 * gMPa * yj1;
+          full[v + acrossJ] = (full[v + acrossJ] ?? 0) + yi1 * dyy * yj1 + xi1 * gMPa * xj1;
         }
       }
     }
@@ -62,12 +59,20 @@ export function rectangleStiffness(
 }
 
 /** Derivatives along x and y of the four corner functions and the two bubbles. */
-function gradients(xi: number, eta: number, widthMm: number, heightMm: number): [number[], number[]] {
-  const [toX, toY] = [2 / widthMm, 2 / heightMm];
-  return [
-    [...CORNERS.map(([x, y]) => (x * (1 + y * eta) * toX) / 4), -2 * xi * toX, 0],
-    [...CORNERS.map(([x, y]) => (y * (1 + x * xi) * toY) / 4), 0, -2 * eta * toY],
-  ];
+function gradients(
+  xi: number,
+  eta: number,
+  toX: number,
+  toY: number,
+  gx: Float64Array,
+  gy: Float64Array,
+): void {
+  CORNERS.forEach(([x, y], corner) => {
+    gx[corner] = (x * (1 + y * eta) * toX) / 4;
+    gy[corner] = (y * (1 + x * xi) * toY) / 4;
+  });
+  gx[CORNERS.length] = -2 * xi * toX;
+  gy[CORNERS.length + 1] = -2 * eta * toY;
 }
 
 /** Takes the four bubble unknowns out, one after the other. */

@@ -205,9 +205,12 @@ function chainOf(
 /** Matrices of one size added up, entry by entry, and taken `times`. */
 function summed(matrices: readonly (Float64Array | undefined)[], times: number): Float64Array {
   const sum = new Float64Array(matrices[0]?.length ?? 0);
-  for (const matrix of matrices)
-    for (let i = 0; i < sum.length; i += 1) sum[i] = (sum[i] ?? 0) + times * (matrix?.[i] ?? 0);
+  for (const matrix of matrices) if (matrix !== undefined) addTimes(sum, matrix, times);
   return sum;
+}
+
+function addTimes(sum: Float64Array, matrix: Float64Array, times: number): void {
+  for (let i = 0; i < sum.length; i += 1) sum[i] = (sum[i] ?? 0) + times * (matrix[i] ?? 0);
 }
 
 /** Movement of node i for a newton at node j by drifting and turning as a whole. */

@@ -1,0 +1,2 @@
+export { factor, forwardMany, addProducts } from './dense';
+export { giveAtEdge } from './give';

@@ -1,0 +1,1 @@
+export { type Columns, factorDense, forwardMany, giveAtEdge, subtractProducts } from './kernel';
