@@ -26,8 +26,6 @@ const FixesContext = createContext<FixesState>({ fixes: null, fresh: false });
 
 /** Pause after the estimate before the elements are asked, so that a clamp can be dragged without a queue. */
 const SETTLE_AFTER_MS = 40;
-/** Fixes are worked out once nothing has changed for this long after that; verdicts never wait. */
-const FIXES_AFTER_MS = 200;
 
 /** An estimate knows nothing of clamps in their places yet: until it does, they stay where they were, and so does the field typed in. */
 function withClamps(answer: Plan, before: Plan | null): Plan {
@@ -71,9 +69,9 @@ export function PlanProvider({
       await rest(SETTLE_AFTER_MS);
       // The estimate stays where the elements have nothing to say.
       await askSettled(build, shop).then(show, () => undefined);
-      await rest(FIXES_AFTER_MS);
+      if (overtaken) return;
       const answer = await adviser().fixes(build, shop);
-      if (!overtaken) setAdvice({ fixes: answer, build, shop });
+      if (!overtaken && answer !== null) setAdvice({ fixes: answer, build, shop });
     };
     work().catch(fail);
     return () => {

@@ -1,5 +1,5 @@
 import { beforeLong } from '@lean-clasp/core/bench';
-import { findFixes, type Fixes, type LikelyChange, likelyChanges } from '@lean-clasp/core/fixes';
+import { type Fixes, fixesInSteps, type LikelyChange, likelyChanges } from '@lean-clasp/core/fixes';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import type { Press } from '@lean-clasp/core/mechanics';
 import {
@@ -21,6 +21,7 @@ import {
   planBuild,
   settlePlan,
 } from '@lean-clasp/core/plan';
+import { newestOnly } from './newest-only';
 
 /** Ids that begin alike and count up. */
 function idsLike(start: string): () => string {
@@ -35,8 +36,10 @@ function idsLike(start: string): () => string {
  */
 export const plannerAnswers = (press: Press, pressFixes?: Press) => ({
   plan: (build: BuildDocument, shop: ShopDocument): Plan => planBuild(build, shop),
-  fixes: (build: BuildDocument, shop: ShopDocument): Fixes =>
-    findFixes(planBuild(build, shop), shop, pressFixes),
+  /** Null where somebody has asked again since. */
+  fixes: newestOnly((build: BuildDocument, shop: ShopDocument): Generator<undefined, Fixes> =>
+    fixesInSteps(planBuild(build, shop), shop, pressFixes),
+  ),
   compareGlues: (build: BuildDocument, shop: ShopDocument, today: string): GlueComparison =>
     compareGlues(build, shop, today),
   /** How likely it is, then what would change that, told one by one until told that it is enough. */

@@ -20,16 +20,28 @@ const COMMON_METHODS: readonly string[] = ['bead', 'card', 'brush', 'roller'];
  * look best are pressed as well, and their effect is told from there.
  */
 export function findFixes(plan: Plan, shop: ShopDocument, press?: Press): Fixes {
+  const steps = fixesInSteps(plan, shop, press);
+  for (;;) {
+    const step = steps.next();
+    if (step.done === true) return step.value;
+  }
+}
+
+/** The same candidate by candidate. */
+export function fixesInSteps(plan: Plan, shop: ShopDocument, press?: Press): Generator<undefined, Fixes> {
+  // A candidate that helps several verdicts is pressed once.
+  const settled = new Map<Candidate, Plan['verdicts']>();
+  const settledBy = (by: Press) => (candidate: Candidate) => {
+    const verdicts =
+      settled.get(candidate) ?? settlePlan(planBuild(candidate.build, candidate.shop ?? shop), by).verdicts;
+    settled.set(candidate, verdicts);
+    return verdicts;
+  };
   return rankFixes(
     plan.verdicts,
     () => candidatesFor(plan, shop),
     (candidate) => planBuild(candidate.build, candidate.shop ?? shop).verdicts,
-    press === undefined
-      ? undefined
-      : {
-          verdicts: settlePlan(plan, press).verdicts,
-          of: (candidate) => settlePlan(planBuild(candidate.build, candidate.shop ?? shop), press).verdicts,
-        },
+    press && { verdicts: settlePlan(plan, press).verdicts, of: settledBy(press) },
   );
 }
 

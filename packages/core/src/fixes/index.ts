@@ -1,3 +1,3 @@
-export { findFixes } from './find-fixes';
+export { findFixes, fixesInSteps } from './find-fixes';
 export { type LikelyChange, likelyChanges } from './likelier';
 export type { Fix, Fixes } from './rank';

@@ -51,32 +51,43 @@ const LEAST_GAIN = 0.02;
 /**
  * Plans every candidate for real and keeps for each verdict the three that help most without making another
  * verdict worse; only what mends a failure may bring another from *holds* to *close*. Deterministic. Costs one plan per
- * candidate, and nothing where no verdict wants a fix.
+ * candidate, and nothing where no verdict wants a fix. Pauses after each candidate, for whoever may no longer want to know.
  * @param settled the verdicts as they come out when worked through in full, and how to do so for a candidate; without it
  *   the plan is all there is.
  */
-export function rankFixes(
+export function* rankFixes(
   verdicts: Verdicts,
   candidates: () => readonly Candidate[],
   verdictsOf: (candidate: Candidate) => Verdicts,
   settled?: { readonly verdicts: Verdicts; readonly of: (candidate: Candidate) => Verdicts },
-): Fixes {
+): Generator<undefined, Fixes> {
   const now = settled?.verdicts ?? verdicts;
   const wanting = ASPECTS.filter((aspect) => wantsFix(now[aspect]));
-  const none: Fixes = { inTime: [], tight: [], square: [], flat: [] };
-  if (wanting.length === 0) return none;
-  const tried = candidates().map((candidate) => ({ candidate, verdicts: verdictsOf(candidate) }));
-  return wanting.reduce<Fixes>((fixes, aspect) => {
-    if (settled === undefined)
-      return { ...fixes, [aspect]: fixesOf(aspect, verdicts, bestFor(aspect, verdicts, tried, MOST_FIXES)) };
+  const fixes: Record<Aspect, readonly Fix[]> = { inTime: [], tight: [], square: [], flat: [] };
+  if (wanting.length === 0) return fixes;
+  const tried: Tried[] = [];
+  for (const candidate of candidates()) {
+    tried.push({ candidate, verdicts: verdictsOf(candidate) });
+    yield;
+  }
+  for (const aspect of wanting) {
+    if (settled === undefined) {
+      fixes[aspect] = fixesOf(aspect, verdicts, bestFor(aspect, verdicts, tried, MOST_FIXES));
+      continue;
+    }
     // What looks best in the estimate is worked out for real, and only that is shown.
     const blind = stateRank(settled.verdicts[aspect].state) < stateRank(verdicts[aspect].state);
     const likely = blind
       ? bestOf(aspect, tried, MOST_SETTLED_BLIND)
       : bestFor(aspect, verdicts, tried, MOST_SETTLED);
-    const real = likely.map(({ candidate }) => ({ candidate, verdicts: settled.of(candidate) }));
-    return { ...fixes, [aspect]: fixesOf(aspect, now, bestFor(aspect, now, real, MOST_FIXES)) };
-  }, none);
+    const real: Tried[] = [];
+    for (const { candidate } of likely) {
+      real.push({ candidate, verdicts: settled.of(candidate) });
+      yield;
+    }
+    fixes[aspect] = fixesOf(aspect, now, bestFor(aspect, now, real, MOST_FIXES));
+  }
+  return fixes;
 }
 
 function wantsFix({ state, barShare }: Verdict): boolean {

@@ -1,4 +1,4 @@
-import { leastBy } from '../../basics/least-by';
+import { leastBy, remembered } from '../../basics';
 import {
   type Cut,
   modulusAcross,
@@ -146,6 +146,10 @@ function planeOf(wood: WoodProperties, cut: Cut): PlaneWood {
   };
 }
 
+/** Boards condensed lately: a harder pull, another gap or glue leave them as they were. */
+const MOST_REMEMBERED = 12;
+const giveOf = remembered(edgeGive, MOST_REMEMBERED);
+
 /** Equal boards are worked out once; a board shorter than the panel moves nothing past its ends. */
 function givesOf(blocks: readonly Block[], spans: readonly NodeSpan[], nodes: number): EdgeGive[] {
   const known = new Map<string, EdgeGive>();
@@ -154,7 +158,7 @@ function givesOf(blocks: readonly Block[], spans: readonly NodeSpan[], nodes: nu
     const key = JSON.stringify([block.wood, block.thicknessMm, block.ysMm.at(-1), block.ysMm.length, span]);
     const found = known.get(key);
     if (found !== undefined) return found;
-    const own = edgeGive(block);
+    const own = giveOf(block);
     const give = {
       same: placedAt(own.same, span, nodes),
       opposite: placedAt(own.opposite, span, nodes),
