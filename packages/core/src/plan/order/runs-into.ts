@@ -1,0 +1,135 @@
+import type { PartFacts } from '../../assembly';
+import { leaves, opposite, type RunsInto, seenFromOther, waysOut } from '../../sequence';
+import { DIRECTIONS, reach, solidPoints, type Vec3 } from '../../solids';
+import type { PlannedJoint } from '../joints/planned-joint';
+
+/** Parts nearer than this beside each other pass. */
+const CLEARANCE_MM = 0.5;
+const AXES: readonly Vec3[] = [
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+];
+
+/** Reach of every part along x, y and z: lowest and highest of each in turn, six numbers for a part. */
+type Blocks = Float64Array;
+const OF_A_BLOCK = 6;
+
+/** Parts that are joined, by number, and ways in which `b` leaves `a`. */
+interface Pair {
+  readonly a: number;
+  readonly b: number;
+  readonly ways: number;
+}
+
+/**
+ * Ways in which parts, as blocks around their solids, run into parts that they are not joined to while they come
+ * clear of those that they are: a slat that slides along its groove meets the legs at its ends. Parts whose blocks
+ * already share room are left out: slanted ones would seem to hold each other.
+ */
+export function runsIntoOf(parts: readonly PartFacts[], joints: readonly PlannedJoint[]): RunsInto {
+  const blocks = blocksOf(parts);
+  const indexOf = new Map(parts.map(({ part }, i) => [part.id, i]));
+  const pairs = joints.map(({ facts: { joint, release } }): Pair => ({
+    a: indexOf.get(joint.a) ?? 0,
+    b: indexOf.get(joint.b) ?? 0,
+    ways: waysOut(release),
+  }));
+  const count = parts.length;
+  const joined = new Set(pairs.flatMap(({ a, b }) => [a * count + b, b * count + a]));
+  const travel = travels(blocks, pairs);
+  const furthest = travel.map((ways) => Math.max(...ways));
+  const goes = travel.map((ways) => ways.reduce((bits, far, way) => (far > 0 ? bits | (1 << way) : bits), 0));
+  const runs = new Int32Array(count * count);
+  for (let i = 0; i < count; i += 1) {
+    for (let k = i + 1; k < count; k += 1) {
+      const mostMm = Math.max(furthest[i] ?? 0, furthest[k] ?? 0);
+      const apartMm = distanceOf(blocks, i, k);
+      if (apartMm <= -CLEARANCE_MM || apartMm >= mostMm || joined.has(i * count + k)) continue;
+      // Either may be the one that moves.
+      const ways = (goes[i] ?? 0) | seenFromOther(goes[k] ?? 0);
+      for (let way = 0; ways >> way > 0; way += 1) {
+        const direction = DIRECTIONS[way]?.direction;
+        if (!leaves(ways, way) || direction === undefined) continue;
+        const far = Math.max(travel[i]?.[way] ?? 0, travel[k]?.[opposite(way)] ?? 0);
+        if (far <= apartMm || meetsAfter(blocks, i, k, direction) >= far - CLEARANCE_MM) continue;
+        // What one runs into on its way runs into it on the way back.
+        runs[i * count + k] = (runs[i * count + k] ?? 0) | (1 << way);
+        runs[k * count + i] = (runs[k * count + i] ?? 0) | (1 << opposite(way));
+      }
+    }
+  }
+  return runs;
+}
+
+function blocksOf(parts: readonly PartFacts[]): Blocks {
+  const blocks = new Float64Array(parts.length * OF_A_BLOCK);
+  parts.forEach(({ part }, i) => {
+    const points = solidPoints(part.solid);
+    AXES.forEach((axis, of) => blocks.set(reach(points, axis), i * OF_A_BLOCK + 2 * of));
+  });
+  return blocks;
+}
+
+const lowOf = (blocks: Blocks, block: number, axis: number): number =>
+  blocks[block * OF_A_BLOCK + 2 * axis] ?? 0;
+const highOf = (blocks: Blocks, block: number, axis: number): number =>
+  blocks[block * OF_A_BLOCK + 2 * axis + 1] ?? 0;
+
+/** How far each part has to move in each direction that its joints let it go, until it is clear of them, mm. */
+function travels(blocks: Blocks, pairs: readonly Pair[]): number[][] {
+  const travel = Array.from({ length: blocks.length / OF_A_BLOCK }, () => DIRECTIONS.map(() => 0));
+  for (const { a, b, ways } of pairs) {
+    for (const [mover, stays, free] of [
+      [b, a, ways],
+      [a, b, seenFromOther(ways)],
+    ] as const) {
+      DIRECTIONS.forEach(({ direction }, way) => {
+        const own = travel[mover];
+        if (!leaves(free, way) || own === undefined) return;
+        own[way] = Math.max(own[way] ?? 0, clearAfter(blocks, mover, stays, direction));
+      });
+    }
+  }
+  return travel;
+}
+
+/** Distance after which a moving block no longer shares any reach with one that stays. */
+function clearAfter(blocks: Blocks, moving: number, stays: number, direction: Vec3): number {
+  return direction.reduce((least, step, axis) => {
+    if (Math.abs(step) < 1e-9) return least;
+    const room =
+      step > 0
+        ? highOf(blocks, stays, axis) - lowOf(blocks, moving, axis)
+        : highOf(blocks, moving, axis) - lowOf(blocks, stays, axis);
+    return Math.min(least, Math.max(0, room / Math.abs(step)));
+  }, Infinity);
+}
+
+/** How far two blocks are from each other along the axis along which they are furthest; less than nothing where they share room. */
+function distanceOf(blocks: Blocks, one: number, other: number): number {
+  let most = -Infinity;
+  for (let axis = 0; axis < AXES.length; axis += 1) {
+    const above = lowOf(blocks, other, axis) - highOf(blocks, one, axis);
+    const below = lowOf(blocks, one, axis) - highOf(blocks, other, axis);
+    most = Math.max(most, above, below);
+  }
+  return most;
+}
+
+/** Distance after which a moving block meets another; infinite where it passes. */
+function meetsAfter(blocks: Blocks, moving: number, other: number, direction: Vec3): number {
+  let [enters, passes] = [0, Infinity];
+  for (let axis = 0; axis < AXES.length; axis += 1) {
+    const step = direction[axis] ?? 0;
+    const before = lowOf(blocks, other, axis) + CLEARANCE_MM - highOf(blocks, moving, axis);
+    const after = highOf(blocks, other, axis) - CLEARANCE_MM - lowOf(blocks, moving, axis);
+    if (Math.abs(step) < 1e-9) {
+      if (before >= 0 || after <= 0) return Infinity;
+      continue;
+    }
+    enters = Math.max(enters, step > 0 ? before / step : after / step);
+    passes = Math.min(passes, step > 0 ? after / step : before / step);
+  }
+  return enters < passes ? enters : Infinity;
+}
