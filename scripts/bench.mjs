@@ -34,17 +34,18 @@ const LARGE = [
     name: '24 slats on three rails',
     answers: { template: 'slatted-frame', answers: { slats: 24, rails: 3, betweenLegsMm: 1800 } },
     field: 'Slat thickness',
-    textOf: (i) => String(8 + i),
+    // Far enough apart for a verdict to say another figure.
+    textOf: (i) => String(i % 2 === 0 ? 8 + i : 24 - i),
   },
   {
     name: 'a bend of 30 plies',
     answers: { template: 'bent-lamination', answers: { plyMm: 1, thicknessMm: 30 } },
     field: 'Width',
-    // The weight is told to 0.1 kg; 4 mm are always more.
-    textOf: (i) => String(40 + 4 * i),
+    textOf: (i) => String(i % 2 === 0 ? 150 + 4 * i : 50 + 4 * i),
   },
 ];
-const LARGE_EDITS = 12;
+const LARGE_EDITS = 16;
+const VERDICTS = 'section[aria-label="Verdicts"]';
 
 /** Kinds that come small and large: the longest row, and the kind with most parts. */
 const GROWING = [
@@ -249,8 +250,8 @@ async function measureEdits() {
   const verdict = page.locator('[data-verdict="tight"]');
   await verdict.waitFor();
   const pull = page.getByRole('textbox', { name: 'Pulled to' });
-  const toVerdict = await typing(page, pull, (i) => String(40 + i), '[data-verdict="tight"]', KEY_EVERY_MS);
-  const hammered = await typing(page, pull, (i) => String(40 + i), '[data-verdict="tight"]', 0);
+  const toVerdict = await typing(page, pull, (i) => String(40 + (i % 60)), '[data-verdict="tight"]', KEY_EVERY_MS);
+  const hammered = await typing(page, pull, (i) => String(40 + (i % 60)), '[data-verdict="tight"]', 0);
   const name = page.getByLabel('Name of the build');
   const toEcho = await typing(page, name, (i) => `Stage floor ${i}`, null, KEY_EVERY_MS);
   const fixes = await timeToFixes(page, pull);
@@ -303,8 +304,9 @@ async function measureLarge({ name, answers, field, textOf }) {
   const asked = page.getByRole('textbox', { name: field, exact: true });
   await asked.waitFor();
   await page.locator('[data-verdict="inTime"]').waitFor();
-  // Verdicts may well stay; the weight beside them is of the same plan and never does.
-  const toVerdict = await typing(page, asked, textOf, '[data-testid="weight"]', KEY_EVERY_MS, LARGE_EDITS);
+  const toVerdict = await typing(page, asked, textOf, VERDICTS, KEY_EVERY_MS, LARGE_EDITS);
+  // Weighed over the whole assembly: the plan is all there once it says another weight.
+  const toPlan = await typing(page, asked, textOf, '[data-testid="weight"]', KEY_EVERY_MS, LARGE_EDITS);
   const toEcho = await typing(
     page,
     page.getByLabel('Name of the build'),
@@ -319,6 +321,13 @@ async function measureLarge({ name, answers, field, textOf }) {
     'under 100 ms',
     `echo of a key: ${ms(median(toEcho))}`,
     times(median(toVerdict), median(toEcho)),
+  );
+  report(
+    `${name}: edit → all of the plan, median`,
+    ms(median(toPlan)),
+    '',
+    `verdict: ${ms(median(toVerdict))}`,
+    times(median(toPlan), median(toVerdict)),
   );
   await page.close();
 }

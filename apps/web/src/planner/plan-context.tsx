@@ -4,7 +4,7 @@ import type { Plan } from '@lean-clasp/core/plan';
 import type { Aspect, Verdict } from '@lean-clasp/core/verdicts';
 import { createContext, type ReactNode, use, useEffect, useMemo, useState } from 'react';
 import { sharing } from './sharing';
-import { adviser, askPlan, askSettled } from './workers';
+import { adviser, askPlan, askSettled, askVerdictsAhead } from './workers';
 
 /** The newest plan that the worker has delivered for the build on show. */
 export interface PlanState {
@@ -20,7 +20,10 @@ export interface FixesState {
   readonly fresh: boolean;
 }
 
-// Two contexts, so that what shows the plan is not drawn again when the fixes come in after it.
+type Verdicts = Readonly<Record<Aspect, Verdict>>;
+
+// Three contexts, so that what shows the plan is drawn again neither for verdicts that come before it nor for fixes after it.
+const VerdictsContext = createContext<Verdicts | null>(null);
 const PlanContext = createContext<PlanState>({ plan: null, failure: null });
 const FixesContext = createContext<FixesState>({ fixes: null, fresh: false });
 
@@ -47,6 +50,8 @@ export function PlanProvider({
     null,
   );
   const [failure, setFailure] = useState<string | null>(null);
+  /** Verdicts of the build on show whose plan is not here yet. */
+  const [ahead, setAhead] = useState<Verdicts | null>(null);
   useEffect(() => {
     let overtaken = false;
     const fail = (error: unknown) => {
@@ -56,6 +61,7 @@ export function PlanProvider({
       if (overtaken) return;
       // What has not changed keeps its identity, so that only what has is drawn again.
       setPlan((before) => sharing(before, withClamps(answer, before)));
+      setAhead(null);
       setFailure(null);
     };
     let timer: ReturnType<typeof setTimeout> | undefined;
@@ -65,7 +71,10 @@ export function PlanProvider({
       });
     // One after another: side by side they would keep a machine of two cores from drawing what came first.
     const work = async () => {
-      show(await askPlan(build, shop));
+      const plan = askPlan(build, shop);
+      const verdicts = await askVerdictsAhead(build, shop);
+      if (verdicts !== null && !overtaken) setAhead(verdicts);
+      show(await plan);
       await rest(SETTLE_AFTER_MS);
       // The estimate stays where the elements have nothing to say.
       await askSettled(build, shop).then(show, () => undefined);
@@ -83,9 +92,11 @@ export function PlanProvider({
   const fresh = advice !== null && advice.build === build && advice.shop === shop;
   const fixes = useMemo(() => ({ fixes: advice?.fixes ?? null, fresh }), [advice, fresh]);
   return (
-    <PlanContext value={state}>
-      <FixesContext value={fixes}>{children}</FixesContext>
-    </PlanContext>
+    <VerdictsContext value={ahead ?? plan?.verdicts ?? null}>
+      <PlanContext value={state}>
+        <FixesContext value={fixes}>{children}</FixesContext>
+      </PlanContext>
+    </VerdictsContext>
   );
 }
 
@@ -95,8 +106,8 @@ export function usePlan(): PlanState {
 }
 
 /** The four verdicts on whatever is on show. */
-export function useVerdicts(): Readonly<Record<Aspect, Verdict>> | null {
-  return use(PlanContext).plan?.verdicts ?? null;
+export function useVerdicts(): Verdicts | null {
+  return use(VerdictsContext);
 }
 
 /** The newest fixes for the build on show. */

@@ -1,3 +1,4 @@
+import { remembered } from '@lean-clasp/core/basics';
 import { beforeLong } from '@lean-clasp/core/bench';
 import { type Fixes, fixesInSteps, type LikelyChange, likelyChanges } from '@lean-clasp/core/fixes';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
@@ -29,69 +30,95 @@ function idsLike(start: string): () => string {
   return () => `${start}-${(made += 1)}`;
 }
 
+/** Plans of parts with more sides than this take as long to hand over and draw as to work out. */
+const MANY_SIDES = 400;
+
+/** What pressures by finite elements change in a plan. */
+export interface Settled extends Pick<Plan, 'row' | 'squeeze' | 'verdicts'> {
+  /** Null where they are as they were. */
+  readonly joints: Plan['joints'] | null;
+}
+
 /**
  * What the planning worker does for the page.
  * @param press presses rows and stacks by finite elements, for what is asked to be settled or placed.
  * @param pressFixes the same for fixes; without it their effect is that of the estimate.
  */
-export const plannerAnswers = (press: Press, pressFixes?: Press) => ({
-  plan: (build: BuildDocument, shop: ShopDocument): Plan => planBuild(build, shop),
-  /** Null where somebody has asked again since. */
-  fixes: newestOnly((build: BuildDocument, shop: ShopDocument): Generator<undefined, Fixes> =>
-    fixesInSteps(planBuild(build, shop), shop, pressFixes),
-  ),
-  compareGlues: (build: BuildDocument, shop: ShopDocument, today: string): GlueComparison =>
-    compareGlues(build, shop, today),
-  /** How likely it is, then what would change that, told one by one until told that it is enough. */
-  likelihood: async (
-    build: BuildDocument,
-    shop: ShopDocument,
-    asItIs: (likelihood: Likelihood | null) => Promise<boolean>,
-    goOn: (change: LikelyChange) => Promise<boolean>,
-  ): Promise<void> => {
-    const plan = planBuild(build, shop);
-    if (!(await asItIs(likelihoodOf(plan)))) return;
-    for (const change of likelyChanges(plan, shop)) if (!(await goOn(change))) return;
-  },
-  /** The plan with pressures by finite elements in place of estimates. */
-  settle: (build: BuildDocument, shop: ShopDocument): Plan => settlePlan(planBuild(build, shop), press),
-  /** Places clamps on a row, telling how far it is, until told that it is enough. */
-  place: async (
-    build: BuildDocument,
-    shop: ShopDocument,
-    idsFrom: string,
-    goOn: (step: RowPlacingStep) => Promise<boolean>,
-  ): Promise<void> => {
-    const makeId = idsLike(idsFrom);
-    for (const step of rowPlacings(planBuild(build, shop), makeId, press)) if (!(await goOn(step))) return;
-  },
-  /** Places the clamps of one pull in the same way. */
-  placePull: async (
-    build: BuildDocument,
-    shop: ShopDocument,
-    pull: string,
-    idsFrom: string,
-    goOn: (step: PullPlacingStep) => Promise<boolean>,
-  ): Promise<void> => {
-    const makeId = idsLike(idsFrom);
-    for (const step of pullPlacings(planBuild(build, shop), pull, makeId, press)) {
-      if (!(await goOn(step))) return;
-    }
-  },
-  /** A build as the calendar of the shop sees it. */
-  toDate: (id: string, build: BuildDocument, shop: ShopDocument): BuildToDate =>
-    buildToDate(id, planBuild(build, shop)),
-  /** A build looked at for the hour at which it is to be glued. */
-  beforeLong,
-  /** Arranges sessions, telling the best so far after each step, until told that it is enough. */
-  arrange: async (
-    build: BuildDocument,
-    shop: ShopDocument,
-    goOn: (best: Arranged) => Promise<boolean>,
-  ): Promise<void> => {
-    for (const best of arrangements(planBuild(build, shop))) if (!(await goOn(best))) return;
-  },
-});
+export const plannerAnswers = (press: Press, pressFixes?: Press) => {
+  // Asked for its verdicts first and then as a whole.
+  const planned = remembered(
+    ({ build, shop }: { build: BuildDocument; shop: ShopDocument }) => planBuild(build, shop),
+    1,
+  );
+  return {
+    plan: (build: BuildDocument, shop: ShopDocument): Plan => planned({ build, shop }),
+    /** The verdicts of a plan that is slow to hand over; null where they come with the whole of it soon enough. */
+    verdictsAhead: (build: BuildDocument, shop: ShopDocument): Plan['verdicts'] | null => {
+      const { facts, verdicts } = planned({ build, shop });
+      const sides = facts.parts.reduce((sum, { surfaces }) => sum + surfaces.length, 0);
+      return sides > MANY_SIDES ? verdicts : null;
+    },
+    /** Null where somebody has asked again since. */
+    fixes: newestOnly((build: BuildDocument, shop: ShopDocument): Generator<undefined, Fixes> =>
+      fixesInSteps(planBuild(build, shop), shop, pressFixes),
+    ),
+    compareGlues: (build: BuildDocument, shop: ShopDocument, today: string): GlueComparison =>
+      compareGlues(build, shop, today),
+    /** How likely it is, then what would change that, told one by one until told that it is enough. */
+    likelihood: async (
+      build: BuildDocument,
+      shop: ShopDocument,
+      asItIs: (likelihood: Likelihood | null) => Promise<boolean>,
+      goOn: (change: LikelyChange) => Promise<boolean>,
+    ): Promise<void> => {
+      const plan = planBuild(build, shop);
+      if (!(await asItIs(likelihoodOf(plan)))) return;
+      for (const change of likelyChanges(plan, shop)) if (!(await goOn(change))) return;
+    },
+    /** What pressures by finite elements in place of estimates change. */
+    settle: (build: BuildDocument, shop: ShopDocument): Settled => {
+      const plan = planBuild(build, shop);
+      const { row, squeeze, verdicts, joints } = settlePlan(plan, press);
+      return { row, squeeze, verdicts, joints: joints === plan.joints ? null : joints };
+    },
+    /** Places clamps on a row, telling how far it is, until told that it is enough. */
+    place: async (
+      build: BuildDocument,
+      shop: ShopDocument,
+      idsFrom: string,
+      goOn: (step: RowPlacingStep) => Promise<boolean>,
+    ): Promise<void> => {
+      const makeId = idsLike(idsFrom);
+      for (const step of rowPlacings(planBuild(build, shop), makeId, press)) if (!(await goOn(step))) return;
+    },
+    /** Places the clamps of one pull in the same way. */
+    placePull: async (
+      build: BuildDocument,
+      shop: ShopDocument,
+      pull: string,
+      idsFrom: string,
+      goOn: (step: PullPlacingStep) => Promise<boolean>,
+    ): Promise<void> => {
+      const makeId = idsLike(idsFrom);
+      for (const step of pullPlacings(planBuild(build, shop), pull, makeId, press)) {
+        if (!(await goOn(step))) return;
+      }
+    },
+    /** A build as the calendar of the shop sees it. */
+    toDate: (id: string, build: BuildDocument, shop: ShopDocument): BuildToDate =>
+      buildToDate(id, planBuild(build, shop)),
+    /** A build looked at for the hour at which it is to be glued. */
+    beforeLong,
+    /** Arranges sessions, telling the best so far after each step, until told that it is enough. */
+    arrange: async (
+      build: BuildDocument,
+      shop: ShopDocument,
+      goOn: (best: Arranged) => Promise<boolean>,
+    ): Promise<void> => {
+      for (const best of arrangements(planBuild(build, shop))) if (!(await goOn(best))) return;
+    },
+  };
+};
 
 /** The answers of a planning worker. */
 export type Planner = ReturnType<typeof plannerAnswers>;

@@ -20,30 +20,44 @@ const presser = lazyWorker();
 export const arranger = lazyWorker();
 
 /** Answers asked for, by the shop and build they are for; gone as soon as nobody holds those any more. */
-type Asked = WeakMap<ShopDocument, WeakMap<BuildDocument, Promise<Plan>>>;
-const asked: Asked = new WeakMap();
-const askedToSettle: Asked = new WeakMap();
+type Asked<T> = WeakMap<ShopDocument, WeakMap<BuildDocument, Promise<T>>>;
+const asked: Asked<Plan> = new WeakMap();
+const askedAhead: Asked<Plan['verdicts'] | null> = new WeakMap();
+const askedToSettle: Asked<Plan> = new WeakMap();
 
 /**
  * The plan of a build, asked for once: whoever edits asks at once, and whoever shows the build then finds the answer
  * under way.
  */
 export function askPlan(build: BuildDocument, shop: ShopDocument): Promise<Plan> {
+  // Verdicts first: the worker answers in turn.
+  askVerdictsAhead(build, shop).catch(() => undefined);
   return once(asked, build, shop, () => planner().plan(build, shop));
+}
+
+/** What a large plan comes to, before the whole of it is handed over; null for all others. */
+export function askVerdictsAhead(build: BuildDocument, shop: ShopDocument): Promise<Plan['verdicts'] | null> {
+  return once(askedAhead, build, shop, () => planner().verdictsAhead(build, shop));
 }
 
 /** The same with pressures by finite elements, which comes a moment later. */
 export function askSettled(build: BuildDocument, shop: ShopDocument): Promise<Plan> {
-  return once(askedToSettle, build, shop, () => presser().settle(build, shop));
+  return once(askedToSettle, build, shop, async () => {
+    const [plan, { joints, ...settled }] = await Promise.all([
+      askPlan(build, shop),
+      presser().settle(build, shop),
+    ]);
+    return { ...plan, ...settled, joints: joints ?? plan.joints };
+  });
 }
 
-function once(
-  before: Asked,
+function once<T>(
+  before: Asked<T>,
   build: BuildDocument,
   shop: ShopDocument,
-  ask: () => Promise<Plan>,
-): Promise<Plan> {
-  const ofShop = before.get(shop) ?? new WeakMap<BuildDocument, Promise<Plan>>();
+  ask: () => Promise<T>,
+): Promise<T> {
+  const ofShop = before.get(shop) ?? new WeakMap<BuildDocument, Promise<T>>();
   before.set(shop, ofShop);
   const answer = ofShop.get(build) ?? ask();
   ofShop.set(build, answer);

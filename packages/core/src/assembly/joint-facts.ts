@@ -125,13 +125,10 @@ function commonest(contacts: readonly Contact[]): GrainPairing {
 
 function longestReach(contacts: readonly Contact[]): number {
   const points = contacts.flatMap(({ loops }) => loops.flat());
-  if (points.length === 0) return 0;
-  return Math.max(
-    ...HALF_THE_DIRECTIONS.map((direction) => {
-      const [low, high] = reach(points, direction);
-      return high - low;
-    }),
-  );
+  return HALF_THE_DIRECTIONS.reduce((most, direction) => {
+    const [low, high] = reach(points, direction);
+    return Math.max(most, high - low);
+  }, 0);
 }
 
 /** Along the grain of one part lies what the other would move across. */

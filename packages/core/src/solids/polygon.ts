@@ -88,7 +88,23 @@ function apart(a: readonly Vec2[], b: readonly Vec2[]): boolean {
   );
 }
 
-function extent(loop: readonly Vec2[]): { left: number; right: number; low: number; high: number } {
+interface Extent {
+  readonly left: number;
+  readonly right: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+/** A side is held against every side of every neighbour: how far it reaches is found once. */
+const extents = new WeakMap<readonly Vec2[], Extent>();
+
+function extent(loop: readonly Vec2[]): Extent {
+  const known = extents.get(loop) ?? extentOf(loop);
+  extents.set(loop, known);
+  return known;
+}
+
+function extentOf(loop: readonly Vec2[]): Extent {
   const box = { left: Infinity, right: -Infinity, low: Infinity, high: -Infinity };
   for (const [x, y] of loop) {
     if (x < box.left) box.left = x;

@@ -71,8 +71,10 @@ export interface Touch extends Surface {
 export function contactsBetween(a: readonly Surface[], b: readonly Surface[]): Touch[] {
   const touches: Touch[] = [];
   // Curved parts have hundreds of sides, nearly all pairs of which face elsewhere: plain loops, cheapest test first.
-  for (const [ofA, side] of a.entries()) {
-    for (const [ofB, other] of b.entries()) {
+  for (let ofA = 0; ofA < a.length; ofA += 1) {
+    const side = a[ofA] as Surface;
+    for (let ofB = 0; ofB < b.length; ofB += 1) {
+      const other = b[ofB] as Surface;
       if (!facing(side, other)) continue;
       for (const shape of common(side.shape, other.shape)) touches.push({ ...side, shape, ofA, ofB });
     }

@@ -1,5 +1,6 @@
 import { PACE, type SessionOperation } from '../../sequence';
 import type { PlannedJoint } from '../joints/planned-joint';
+import { byJoint } from './joint-times';
 import { type OrderJob, workforceOf } from './order-problem';
 import { passesOf, pressing } from '../pulls/passes';
 import type { PlannedPull } from '../pulls/planned-pull';
@@ -55,8 +56,9 @@ export function lineByLine(job: OrderJob, groups: readonly (readonly PlannedJoin
     });
   });
   const ids = own.map(({ facts }) => facts.joint.id);
+  const here = new Set(ids);
   for (const pass of passesOf(job.pulls)) {
-    const joints = pass.joints.filter((id) => ids.includes(id));
+    const joints = pass.joints.filter((id) => here.has(id));
     if (joints.length === 0) continue;
     const minutesOf = (planned: PlannedPull): number => {
       const { minutes } = pressSteps(planned, job.row, workforceOf(job));
@@ -87,8 +89,7 @@ export function lineByLine(job: OrderJob, groups: readonly (readonly PlannedJoin
 
 /** Least share of any window that is left over. */
 function worstMargin(own: readonly PlannedJoint[], operations: readonly SessionOperation[]): number {
-  const of = (kind: SessionOperation['kind'], id: string) =>
-    operations.find((each) => each.kind === kind && each.joints.includes(id));
+  const of = byJoint(operations);
   return Math.min(
     1,
     ...own.flatMap(({ facts, window }) => {

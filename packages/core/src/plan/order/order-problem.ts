@@ -1,5 +1,4 @@
 import { type Press, type SequenceProblem, waysOut } from '../../sequence';
-import type { PlannedJoint } from '../joints/planned-joint';
 import type { PlanParts } from '../plan';
 import { paceOf } from './paces';
 import { pressSteps, type Workforce } from './press-steps';

@@ -7,7 +7,7 @@ import {
   type SessionPlan,
 } from '../../sequence';
 import type { PlannedJoint } from '../joints/planned-joint';
-import type { JointTimes } from './joint-times';
+import { byJoint, type JointTimes } from './joint-times';
 import { lineByLine } from './line-by-line';
 import type { OrderJob } from './order-problem';
 import { paceOf } from './paces';
@@ -99,7 +99,7 @@ const idsOf = ({ joints }: Pick<OrderJob, 'joints'>): string[] => joints.map(({ 
 function orderOfLaid({ joints }: OrderJob, laid: readonly OrderedSession[]): Order {
   return {
     sessions: laid,
-    times: joints.map(({ facts }) => timesOf(facts.joint.id, laid)),
+    times: timesOf(joints, laid),
     handsOnMin: laid.reduce((sum, { workMin }) => sum + workMin, 0),
     impossible: null,
   };
@@ -128,12 +128,18 @@ function blocked(
   return { sessions: [], times: [], handsOnMin: 0, impossible: { session, code: why.code, joints: names } };
 }
 
-function timesOf(joint: string, sessions: readonly OrderedSession[]): JointTimes {
-  const own = sessions.find(({ joints }) => joints.includes(joint))?.operations ?? [];
-  const of = (kind: string) => own.find((each) => each.kind === kind && each.joints.includes(joint));
-  return {
-    spreadStartMin: of('spread')?.startMin ?? 0,
-    closedAtMin: of('close')?.endMin ?? 0,
-    pressedAtMin: of('clamp')?.endMin ?? 0,
-  };
+function timesOf(joints: readonly PlannedJoint[], sessions: readonly OrderedSession[]): JointTimes[] {
+  const doneIn = sessions.map(({ joints: own, operations }) => ({
+    own: new Set(own),
+    of: byJoint(operations),
+  }));
+  return joints.map(({ facts }) => {
+    const { id } = facts.joint;
+    const of = doneIn.find(({ own }) => own.has(id))?.of;
+    return {
+      spreadStartMin: of?.('spread', id)?.startMin ?? 0,
+      closedAtMin: of?.('close', id)?.endMin ?? 0,
+      pressedAtMin: of?.('clamp', id)?.endMin ?? 0,
+    };
+  });
 }

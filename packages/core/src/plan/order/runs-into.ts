@@ -1,5 +1,5 @@
 import type { PartFacts } from '../../assembly';
-import { leaves, opposite, type RunsInto, seenFromOther, waysOut } from '../../sequence';
+import { leaves, opposite, type RunsInto, seenFromOther, WAYS, waysOut } from '../../sequence';
 import { DIRECTIONS, reach, solidPoints, type Vec3 } from '../../solids';
 import type { PlannedJoint } from '../joints/planned-joint';
 
@@ -10,6 +10,9 @@ const AXES: readonly Vec3[] = [
   [0, 1, 0],
   [0, 0, 1],
 ];
+
+/** All directions one after the other, as far as each goes along x, y and z. */
+const STEPS = Float64Array.from(DIRECTIONS.flatMap(({ direction }) => direction));
 
 /** Reach of every part along x, y and z: lowest and highest of each in turn, six numbers for a part. */
 type Blocks = Float64Array;
@@ -38,8 +41,12 @@ export function runsIntoOf(parts: readonly PartFacts[], joints: readonly Planned
   const count = parts.length;
   const joined = new Set(pairs.flatMap(({ a, b }) => [a * count + b, b * count + a]));
   const travel = travels(blocks, pairs);
-  const furthest = travel.map((ways) => Math.max(...ways));
-  const goes = travel.map((ways) => ways.reduce((bits, far, way) => (far > 0 ? bits | (1 << way) : bits), 0));
+  const [furthest, goes] = [new Float64Array(count), new Int32Array(count)];
+  travel.forEach((far, at) => {
+    const part = Math.floor(at / WAYS);
+    furthest[part] = Math.max(furthest[part] ?? 0, far);
+    if (far > 0) goes[part] = (goes[part] ?? 0) | (1 << (at % WAYS));
+  });
   const runs = new Int32Array(count * count);
   for (let i = 0; i < count; i += 1) {
     for (let k = i + 1; k < count; k += 1) {
@@ -49,10 +56,9 @@ export function runsIntoOf(parts: readonly PartFacts[], joints: readonly Planned
       // Either may be the one that moves.
       const ways = (goes[i] ?? 0) | seenFromOther(goes[k] ?? 0);
       for (let way = 0; ways >> way > 0; way += 1) {
-        const direction = DIRECTIONS[way]?.direction;
-        if (!leaves(ways, way) || direction === undefined) continue;
-        const far = Math.max(travel[i]?.[way] ?? 0, travel[k]?.[opposite(way)] ?? 0);
-        if (far <= apartMm || meetsAfter(blocks, i, k, direction) >= far - CLEARANCE_MM) continue;
+        if (!leaves(ways, way)) continue;
+        const far = Math.max(travel[i * WAYS + way] ?? 0, travel[k * WAYS + opposite(way)] ?? 0);
+        if (far <= apartMm || meetsAfter(blocks, i, k, way) >= far - CLEARANCE_MM) continue;
         // What one runs into on its way runs into it on the way back.
         runs[i * count + k] = (runs[i * count + k] ?? 0) | (1 << way);
         runs[k * count + i] = (runs[k * count + i] ?? 0) | (1 << opposite(way));
@@ -76,34 +82,37 @@ const lowOf = (blocks: Blocks, block: number, axis: number): number =>
 const highOf = (blocks: Blocks, block: number, axis: number): number =>
   blocks[block * OF_A_BLOCK + 2 * axis + 1] ?? 0;
 
-/** How far each part has to move in each direction that its joints let it go, until it is clear of them, mm. */
-function travels(blocks: Blocks, pairs: readonly Pair[]): number[][] {
-  const travel = Array.from({ length: blocks.length / OF_A_BLOCK }, () => DIRECTIONS.map(() => 0));
+/** How far each part has to move in each direction that its joints let it go, until it is clear of them, mm; part after part. */
+function travels(blocks: Blocks, pairs: readonly Pair[]): Float64Array {
+  const travel = new Float64Array((blocks.length / OF_A_BLOCK) * WAYS);
   for (const { a, b, ways } of pairs) {
     for (const [mover, stays, free] of [
       [b, a, ways],
       [a, b, seenFromOther(ways)],
     ] as const) {
-      DIRECTIONS.forEach(({ direction }, way) => {
-        const own = travel[mover];
-        if (!leaves(free, way) || own === undefined) return;
-        own[way] = Math.max(own[way] ?? 0, clearAfter(blocks, mover, stays, direction));
-      });
+      for (let way = 0; free >> way > 0; way += 1) {
+        if (!leaves(free, way)) continue;
+        const at = mover * WAYS + way;
+        travel[at] = Math.max(travel[at] ?? 0, clearAfter(blocks, mover, stays, way));
+      }
     }
   }
   return travel;
 }
 
 /** Distance after which a moving block no longer shares any reach with one that stays. */
-function clearAfter(blocks: Blocks, moving: number, stays: number, direction: Vec3): number {
-  return direction.reduce((least, step, axis) => {
-    if (Math.abs(step) < 1e-9) return least;
+function clearAfter(blocks: Blocks, moving: number, stays: number, way: number): number {
+  let least = Infinity;
+  for (let axis = 0; axis < AXES.length; axis += 1) {
+    const step = STEPS[way * AXES.length + axis] ?? 0;
+    if (Math.abs(step) < 1e-9) continue;
     const room =
       step > 0
         ? highOf(blocks, stays, axis) - lowOf(blocks, moving, axis)
         : highOf(blocks, moving, axis) - lowOf(blocks, stays, axis);
-    return Math.min(least, Math.max(0, room / Math.abs(step)));
-  }, Infinity);
+    least = Math.min(least, Math.max(0, room / Math.abs(step)));
+  }
+  return least;
 }
 
 /** How far two blocks are from each other along the axis along which they are furthest; less than nothing where they share room. */
@@ -118,10 +127,10 @@ function distanceOf(blocks: Blocks, one: number, other: number): number {
 }
 
 /** Distance after which a moving block meets another; infinite where it passes. */
-function meetsAfter(blocks: Blocks, moving: number, other: number, direction: Vec3): number {
+function meetsAfter(blocks: Blocks, moving: number, other: number, way: number): number {
   let [enters, passes] = [0, Infinity];
   for (let axis = 0; axis < AXES.length; axis += 1) {
-    const step = direction[axis] ?? 0;
+    const step = STEPS[way * AXES.length + axis] ?? 0;
     const before = lowOf(blocks, other, axis) + CLEARANCE_MM - highOf(blocks, moving, axis);
     const after = highOf(blocks, other, axis) - CLEARANCE_MM - lowOf(blocks, moving, axis);
     if (Math.abs(step) < 1e-9) {
