@@ -5,6 +5,8 @@ test('an empty shop is told by tapping what is there, and has a true plan', asyn
   const data = makeDataFolder();
   const server = await startServer({ data });
   await page.goto(server.url);
+  await page.getByRole('button', { name: 'Something else: every kind' }).click();
+  await expect(page.getByRole('radio', { name: 'Mitred post' })).toBeVisible();
   await page.getByRole('radio', { name: 'Tenoned frame' }).click();
   await page.getByRole('checkbox', { name: 'Exterior PVA' }).click();
   for (let i = 0; i < 3; i += 1)

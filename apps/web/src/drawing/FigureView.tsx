@@ -1,4 +1,10 @@
-import type { Figure, FigureInk } from '@lean-clasp/core/drawing';
+import {
+  type Figure,
+  type FigureInk,
+  type PlacedLabel,
+  placeLabels,
+  type WantedLabel,
+} from '@lean-clasp/core/drawing';
 import { useTheme } from '@mui/material/styles';
 import { FIGURE_FACE } from '../app/theme';
 import type { Tokens } from '../app/tokens';
@@ -51,6 +57,11 @@ export function FigureView({
   if (sheet === null) return null;
   const { at } = sheet;
   const inks = strokes(tokens);
+  const texts = figure.labels.map(words);
+  const placed = placeLabels(
+    figure.labels.map((label, i) => boxOf(label, at(label.at), texts[i] ?? '', fontSize)),
+    { width: size.width, height: sheet.height },
+  );
   return (
     <svg width={size.width} height={sheet.height} aria-hidden data-testid={testId}>
       {figure.paths.map(({ points, closed, ink, arrow, holes = [], shade = 0 }, i) => {
@@ -72,8 +83,8 @@ export function FigureView({
         );
       })}
       {figure.labels.map((label, i) => (
-        <FigureText key={i} at={at(label.at)} side={label.side} fontSize={fontSize}>
-          {words(label)}
+        <FigureText key={i} spot={at(label.at)} placed={placed[i]} fontSize={fontSize}>
+          {texts[i] ?? ''}
         </FigureText>
       ))}
     </svg>
@@ -124,39 +135,57 @@ function ArrowHead({ points, colour }: { readonly points: readonly Point[]; read
   );
 }
 
-const ANCHORS = {
-  above: { anchor: 'middle', dx: 0, dy: -8 },
-  below: { anchor: 'middle', dx: 0, dy: 19 },
-  left: { anchor: 'end', dx: -8, dy: 5 },
-  right: { anchor: 'start', dx: 8, dy: 5 },
+/** Which way from its spot a label goes, in its own widths and heights, and how far off it stays, px. */
+const SIDES = {
+  above: { dx: 0, dy: -1, off: 3 },
+  below: { dx: 0, dy: 1, off: 4 },
+  left: { dx: -1, dy: 0, off: 8 },
+  right: { dx: 1, dy: 0, off: 8 },
 } as const;
+/** A letter of the figures' face is so wide, its line so high, and its middle so far above the foot, as shares of its size. */
+const LETTER = { wide: 0.6, high: 1.2, middle: 0.35 };
 
+function boxOf(
+  { side }: Figure['labels'][number],
+  [x, y]: Point,
+  text: string,
+  fontSize: number,
+): WantedLabel {
+  const [width, height] = [text.length * LETTER.wide * fontSize, LETTER.high * fontSize];
+  const { dx, dy, off } = SIDES[side];
+  return { x: x + dx * (width / 2 + off), y: y + dy * (height / 2 + off), width, height };
+}
+
+/** A name beside its spot, or as near as it may come without lying upon another; then a line leads back. */
 function FigureText({
-  at: [x, y],
-  side,
+  spot: [x, y],
+  placed,
   fontSize,
   children,
 }: {
-  readonly at: Point;
-  readonly side: keyof typeof ANCHORS;
+  readonly spot: Point;
+  readonly placed: PlacedLabel | undefined;
   readonly fontSize: number;
   readonly children: string;
 }) {
   const { tokens } = useTheme().palette;
-  const { anchor, dx, dy } = ANCHORS[side];
+  if (placed === undefined) return null;
   return (
-    <text
-      x={x + dx}
-      y={y + dy}
-      textAnchor={anchor}
-      fontSize={fontSize}
-      fontFamily={FIGURE_FACE}
-      fill={tokens.ink}
-      stroke={tokens.paper}
-      strokeWidth={4}
-      paintOrder="stroke"
-    >
-      {children}
-    </text>
+    <>
+      {placed.away && <line x1={x} y1={y} x2={placed.x} y2={placed.y} stroke={tokens.soft} />}
+      <text
+        x={placed.x}
+        y={placed.y + LETTER.middle * fontSize}
+        textAnchor="middle"
+        fontSize={fontSize}
+        fontFamily={FIGURE_FACE}
+        fill={tokens.ink}
+        stroke={tokens.paper}
+        strokeWidth={4}
+        paintOrder="stroke"
+      >
+        {children}
+      </text>
+    </>
   );
 }

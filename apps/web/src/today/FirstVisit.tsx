@@ -10,10 +10,9 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import ButtonBase from '@mui/material/ButtonBase';
 import IconButton from '@mui/material/IconButton';
-import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import { type ReactNode, useState } from 'react';
-import { Link as RouterLink, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { useCreateBuildMutation } from '../api/api';
 import { useAppDispatch } from '../app/store';
 import { createFailure } from '../builds/create-failure';
@@ -26,7 +25,7 @@ import { CLAMP_PICTURES, GLUE_PICTURES } from '../shop/pictures';
 import { useEditShop } from '../shop/use-edit-shop';
 import { makeId } from '../workspace/edits';
 
-/** Kinds that most people begin with; all others are a link away. */
+/** Kinds that most people begin with; all others are a tap away. */
 const FIRST_KINDS = ['edge-panel', 'tenon-frame', 'mitred-frame', 'case', 'bent-lamination'];
 /** Clamps that hang on most walls, and how far they usually open, mm. */
 const FIRST_CLAMPS = [
@@ -54,6 +53,7 @@ type Wall = readonly Pick<RackLot, 'kind' | 'count' | 'maxOpeningMm'>[];
 /** Three questions that lead from nothing to a first plan: what is glued, with what, and what hangs on the wall. */
 export function FirstVisit() {
   const [kind, setKind] = useState('edge-panel');
+  const [everyKind, setEveryKind] = useState(false);
   const [shelf, setShelf] = useState<readonly string[]>([]);
   const [wall, setWall] = useState<Wall>(() =>
     FIRST_CLAMPS.map(([clamp, maxOpeningMm]) => ({ kind: clamp, count: 0, maxOpeningMm })),
@@ -93,19 +93,18 @@ export function FirstVisit() {
         1. What do you glue up?
       </Typography>
       <Tiles role="radiogroup" labelledBy="first-kind" px={124}>
-        {FIRST_KINDS.map((id) => (
+        {(everyKind ? KINDS.map(({ id }) => id) : FIRST_KINDS).map((id) => (
           <Tile key={id} role="radio" chosen={kind === id} onClick={() => setKind(id)}>
             <KindPicture template={id} size={PICTURE} />
             {KIND_WORDS[id]?.name}
           </Tile>
         ))}
       </Tiles>
-      <Typography sx={{ mb: 2 }}>
-        Something else?{' '}
-        <Link component={RouterLink} to="/builds/new">
-          See every kind.
-        </Link>
-      </Typography>
+      {!everyKind && (
+        <Button onClick={() => setEveryKind(true)} sx={{ mb: 2 }}>
+          Something else: every kind
+        </Button>
+      )}
       <Typography variant="h3" id="first-glue">
         2. What stands on the shelf?
       </Typography>

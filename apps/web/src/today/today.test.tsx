@@ -98,7 +98,9 @@ describe('Today', () => {
       shop: STARTER_SHOP,
     });
     const questions = await section('Three questions to a first plan');
-    expect(questions.getByRole('link', { name: 'See every kind.' })).toHaveAttribute('href', '/builds/new');
+    expect(questions.queryByRole('radio', { name: 'Mitred post' })).not.toBeInTheDocument();
+    await user.click(questions.getByRole('button', { name: 'Something else: every kind' }));
+    expect(questions.getByRole('radio', { name: 'Mitred post' })).toBeVisible();
     await user.click(questions.getByRole('radio', { name: /Mortise|tenon/i }));
     await user.click(questions.getByRole('checkbox', { name: 'Liquid hide glue' }));
     await user.click(questions.getByRole('checkbox', { name: 'Slow epoxy' }));
