@@ -105,7 +105,13 @@ export function AssemblySheet({
             <ToggleButton
               key={id}
               value={id}
-              sx={{ minHeight: 44, px: 1.5, textTransform: 'none', fontSize: '1rem' }}
+              sx={{
+                minHeight: 44,
+                px: { xs: 1, sm: 1.5 },
+                textTransform: 'none',
+                fontSize: { xs: '0.875rem', sm: '1rem' },
+                whiteSpace: 'nowrap',
+              }}
             >
               {name}
             </ToggleButton>

@@ -122,7 +122,7 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
   });
   const shown = [showing, ...(lane === null ? position.lanes : [])].flatMap((each) => each?.id ?? []);
   return (
-    <Box sx={{ height: '100%', minHeight: 640, display: 'flex', flexDirection: 'column' }}>
+    <Box sx={{ height: '100%', minHeight: { xs: 480, sm: 640 }, display: 'flex', flexDirection: 'column' }}>
       <ClockNotice change={clockChange} />
       <ShortestFuse
         reading={shortestFuse(readings)}
@@ -137,22 +137,40 @@ export function Bench({ run, kit }: { readonly run: RunDocument; readonly kit: B
         </Box>
       )}
       {way !== null && <WhatNow way={way} onTake={conducting ? () => way.events.forEach(note) : null} />}
-      <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: { xs: 'column', md: 'row' } }}>
+      <Box
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          display: { xs: 'block', sm: 'flex' },
+          flexDirection: { sm: 'column', md: 'row' },
+          // On a telephone what comes later is a swipe away, between the fuse and the buttons.
+          overflow: { xs: 'auto', sm: 'visible' },
+        }}
+      >
         <Box
-          sx={{ flex: 1, minWidth: 0, minHeight: 0, p: 3, pb: 0, display: 'flex', flexDirection: 'column' }}
+          sx={{
+            flex: 1,
+            minWidth: 0,
+            minHeight: 0,
+            p: { xs: 2, sm: 3 },
+            pb: 0,
+            display: 'flex',
+            flexDirection: 'column',
+          }}
         >
           <Box
             sx={{
               display: 'flex',
               alignItems: 'center',
-              gap: 2,
+              flexWrap: 'wrap',
+              gap: { xs: 1, sm: 2 },
               color: 'text.secondary',
-              fontSize: '1.375rem',
+              fontSize: { xs: '1.125rem', sm: '1.375rem' },
             }}
           >
-            <span>
+            <Box component="span" sx={{ whiteSpace: 'nowrap' }}>
               {position.doneCount + 1} of {position.count}
-            </span>
+            </Box>
             {moment.people > 1 && <LaneChoice lane={lane} people={moment.people} onChoose={setLane} />}
           </Box>
           <Instruction

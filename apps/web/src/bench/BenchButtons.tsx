@@ -3,7 +3,10 @@ import VolumeUpIcon from '@mui/icons-material/VolumeUp';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 
-const big = { minHeight: 96, fontSize: '1.625rem' } as const;
+const big = {
+  minHeight: { xs: 64, sm: 96 },
+  fontSize: { xs: '1.25rem', sm: '1.625rem' },
+} as const;
 
 /** Buttons for a knuckle: back, one huge next, trouble; and the sound. */
 export function BenchButtons({
@@ -24,7 +27,15 @@ export function BenchButtons({
   readonly onToggleSound: () => void;
 }) {
   return (
-    <Box sx={{ display: 'flex', gap: 1.5, p: 2, flexShrink: 0 }}>
+    <Box
+      sx={{
+        display: { xs: 'grid', sm: 'flex' },
+        gridTemplateColumns: '1fr 1fr auto',
+        gap: { xs: 1, sm: 1.5 },
+        p: { xs: 1.5, sm: 2 },
+        flexShrink: 0,
+      }}
+    >
       <Button
         variant="outlined"
         color="inherit"
@@ -38,7 +49,15 @@ export function BenchButtons({
         variant="contained"
         color="secondary"
         onClick={onNext}
-        sx={{ ...big, flex: 4, fontSize: '2.25rem' }}
+        // Across the foot of a telephone, where the thumb is.
+        sx={{
+          ...big,
+          minHeight: 96,
+          flex: 4,
+          gridColumn: '1 / -1',
+          order: { xs: 1, sm: 0 },
+          fontSize: { xs: '1.75rem', sm: '2.25rem' },
+        }}
       >
         {label}
       </Button>

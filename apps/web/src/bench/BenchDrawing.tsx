@@ -24,7 +24,16 @@ export function BenchDrawing({ kit, now }: { readonly kit: BenchKit; readonly no
     clamp: now.kind === 'caul' ? null : (now.clamps[0] ?? null),
   };
   return (
-    <Box ref={ref} sx={{ flex: 1, minHeight: 160, overflow: 'hidden' }} aria-hidden>
+    <Box
+      ref={ref}
+      sx={{
+        flex: { xs: 'none', sm: 1 },
+        height: { xs: 190, sm: 'auto' },
+        minHeight: 160,
+        overflow: 'hidden',
+      }}
+      aria-hidden
+    >
       <Box sx={{ pointerEvents: 'none' }} inert>
         {kit.marks !== null && (
           <RowDrawing title={kit.title} marks={kit.marks} touched={touched} size={size} />

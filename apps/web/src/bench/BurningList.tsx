@@ -29,17 +29,17 @@ export function BurningList({
       sx={{
         width: { md: 400 },
         flexShrink: 0,
-        p: 3,
+        p: { xs: 2, sm: 3 },
         borderLeft: { md: 2 },
         borderColor: { md: 'divider' },
-        fontSize: '1.25rem',
+        fontSize: { xs: '1.125rem', sm: '1.25rem' },
         display: 'flex',
-        flexDirection: { xs: 'row', md: 'column' },
-        gap: 3,
-        overflow: 'auto',
+        flexDirection: { xs: 'column-reverse', sm: 'row', md: 'column' },
+        gap: { xs: 2, sm: 3 },
+        overflow: { sm: 'auto' },
       }}
     >
-      <Box sx={{ flex: { xs: 1, md: 'none' } }}>
+      <Box sx={{ flex: { sm: 1, md: 'none' } }}>
         <Heading>then</Heading>
         {upcoming.length === 0 && <Box>that is all</Box>}
         {upcoming.map(({ id, instruction, hands }) => (
@@ -49,7 +49,7 @@ export function BurningList({
           </Box>
         ))}
       </Box>
-      <Box sx={{ flex: { xs: 1, md: 'none' } }}>
+      <Box sx={{ flex: { sm: 1, md: 'none' } }}>
         <Heading>burning</Heading>
         {burning.length === 0 && <Box>nothing</Box>}
         {burning.map(({ fuse, leftMin, burnt }) => (

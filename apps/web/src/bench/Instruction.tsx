@@ -25,7 +25,7 @@ export function Instruction({
       <Box
         component="h1"
         aria-live="assertive"
-        sx={{ m: 0, fontSize: { xs: '2.75rem', md: '3.5rem' }, lineHeight: 1.15 }}
+        sx={{ m: 0, fontSize: { xs: '1.875rem', sm: '2.75rem', md: '3.5rem' }, lineHeight: 1.15 }}
       >
         {whose !== '' && (
           <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
@@ -39,13 +39,13 @@ export function Instruction({
           in {formatClock(waitMin)}
         </Box>
       )}
-      <Box sx={{ fontSize: '1.625rem', mb: 1 }}>
+      <Box sx={{ fontSize: { xs: '1.25rem', sm: '1.625rem' }, mb: 1 }}>
         {showing !== null && detailWords(showing.instruction, f)}
       </Box>
       {beside.map(
         (each) =>
           each !== null && (
-            <Box key={each.id} sx={{ fontSize: '1.375rem', mb: 1 }}>
+            <Box key={each.id} sx={{ fontSize: { xs: '1.125rem', sm: '1.375rem' }, mb: 1 }}>
               <strong>{handWords(each.hands)}:</strong> {says(each.instruction, f)}
             </Box>
           ),

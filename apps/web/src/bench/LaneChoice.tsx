@@ -31,7 +31,14 @@ export function LaneChoice({
       onChange={(_, value: number | 'all' | null) =>
         value !== null && onChoose(value === 'all' ? null : value)
       }
-      sx={{ '& button': { minHeight: 72, px: 2.5, fontSize: '1.125rem', textTransform: 'none' } }}
+      sx={{
+        '& button': {
+          minHeight: { xs: 56, sm: 72 },
+          px: { xs: 1.25, sm: 2.5 },
+          fontSize: { xs: '1rem', sm: '1.125rem' },
+          textTransform: 'none',
+        },
+      }}
     >
       <ToggleButton value="all">everybody</ToggleButton>
       {Array.from({ length: people }, (_, hand) => (

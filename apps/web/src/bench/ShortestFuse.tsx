@@ -22,14 +22,21 @@ export function ShortestFuse({
     <Box
       component="section"
       aria-label="Shortest fuse"
-      sx={{ px: 3, pt: 1.5, pb: 2, borderBottom: 2, borderColor: 'divider', flexShrink: 0 }}
+      sx={{
+        px: { xs: 2, sm: 3 },
+        pt: 1.5,
+        pb: { xs: 1, sm: 2 },
+        borderBottom: 2,
+        borderColor: 'divider',
+        flexShrink: 0,
+      }}
     >
       <Box sx={{ display: 'flex', alignItems: 'center', columnGap: 4, flexWrap: 'wrap' }}>
         <Box
           role="timer"
           aria-label={left === null ? 'No fuse burning' : `${formatClock(left)} left`}
           sx={(theme) => ({
-            fontSize: { xs: '5rem', md: '6.5rem' },
+            fontSize: { xs: '3.75rem', sm: '5rem', md: '6.5rem' },
             fontWeight: 800,
             lineHeight: 1,
             color: out ? theme.palette.tokens.fails : theme.palette.tokens.glueText,
@@ -37,9 +44,9 @@ export function ShortestFuse({
         >
           {left === null ? formatClock(elapsedMin) : formatClock(left)}
         </Box>
-        <Box sx={{ fontSize: '1.5rem' }}>
+        <Box sx={{ fontSize: { xs: '1.125rem', sm: '1.5rem' } }}>
           <Box>{fuseWords(reading)}</Box>
-          <Box sx={{ fontSize: '1.25rem', color: 'text.secondary' }}>
+          <Box sx={{ fontSize: { xs: '1rem', sm: '1.25rem' }, color: 'text.secondary' }}>
             {[spareWords(spareMin), paceWords(lateMin)].filter((words) => words !== '').join(' · ')}
           </Box>
         </Box>

@@ -13,7 +13,16 @@ export function PressureLegend({ lowMPa, highMPa }: { readonly lowMPa: number; r
   // Lower limit of each step, as `pressureStep` in the core sets them.
   const limits = [0, lowMPa / 2, lowMPa, (lowMPa + highMPa) / 2, highMPa, 1.25 * highMPa];
   return (
-    <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', fontSize: '0.875rem', pb: 0.5 }}>
+    <Box
+      sx={{
+        display: 'flex',
+        flexWrap: { xs: 'wrap', sm: 'nowrap' },
+        columnGap: 2,
+        alignItems: 'center',
+        fontSize: '0.875rem',
+        pb: 0.5,
+      }}
+    >
       <Box component="span">{pressureUnit}</Box>
       <svg
         width={SWATCH.width * 6 + 30}

@@ -1,3 +1,4 @@
+import MoreIcon from '@mui/icons-material/MoreHorizOutlined';
 import CalculateIcon from '@mui/icons-material/CalculateOutlined';
 import HandymanIcon from '@mui/icons-material/HandymanOutlined';
 import LightModeIcon from '@mui/icons-material/LightModeOutlined';
@@ -8,7 +9,7 @@ import StraightenIcon from '@mui/icons-material/StraightenOutlined';
 import TableRowsIcon from '@mui/icons-material/TableRowsOutlined';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import type { ComponentType } from 'react';
+import { type ComponentType, useState } from 'react';
 import { NavLink, Outlet, useNavigation } from 'react-router';
 import { SignOut } from '../access/SignOut';
 import { preferred } from '../app/preferences';
@@ -35,11 +36,18 @@ const PLACES: readonly Place[] = [
   { to: '/sums', name: 'Sums', Icon: CalculateIcon },
 ];
 
-/** The five places along the left edge around whichever screen is open. */
+/** The five places along the left edge, on a telephone along the foot, around whichever screen is open. */
 export function Frame() {
   const moving = useNavigation().state !== 'idle';
   return (
-    <Box sx={{ display: 'flex', height: '100dvh', overflow: 'hidden' }}>
+    <Box
+      sx={{
+        display: 'flex',
+        flexDirection: { xs: 'column-reverse', sm: 'row' },
+        height: '100dvh',
+        overflow: 'hidden',
+      }}
+    >
       <Box
         component="a"
         href="#content"
@@ -57,7 +65,14 @@ export function Frame() {
         id="content"
         tabIndex={-1}
         aria-busy={moving}
-        sx={{ flex: 1, minWidth: 0, overflow: 'auto', outline: 'none', bgcolor: 'background.default' }}
+        sx={{
+          flex: 1,
+          minWidth: 0,
+          minHeight: 0,
+          overflow: 'auto',
+          outline: 'none',
+          bgcolor: 'background.default',
+        }}
       >
         <KeepingNotices />
         <Outlet />
@@ -68,27 +83,43 @@ export function Frame() {
   );
 }
 
+/** Side by side along the foot of a telephone, below each other elsewhere. */
+const inARow = {
+  display: { xs: 'grid', sm: 'block' },
+  gridAutoFlow: 'column',
+  gridAutoColumns: '1fr',
+} as const;
+
 function Rail() {
+  const [more, setMore] = useState(false);
   return (
     <Box
       component="header"
       className="no-print"
       sx={(theme) => ({
-        width: RAIL_PX,
+        width: { xs: '100%', sm: RAIL_PX },
         flexShrink: 0,
         display: 'flex',
-        flexDirection: 'column',
+        // What there is more of comes up above the places.
+        flexDirection: { xs: 'column-reverse', sm: 'column' },
         bgcolor: theme.palette.tokens.rail,
         color: theme.palette.tokens.railText,
       })}
     >
       <Box
         aria-hidden
-        sx={{ color: 'secondary.main', fontWeight: 800, fontSize: '1.25rem', textAlign: 'center', py: 1.5 }}
+        sx={{
+          display: { xs: 'none', sm: 'block' },
+          color: 'secondary.main',
+          fontWeight: 800,
+          fontSize: '1.25rem',
+          textAlign: 'center',
+          py: 1.5,
+        }}
       >
         LC
       </Box>
-      <Box component="nav" aria-label="Places" sx={{ flex: 1 }}>
+      <Box component="nav" aria-label="Places" sx={{ ...inARow, flex: 1 }}>
         {PLACES.map(({ to, name, Icon }) => (
           <ButtonBase
             key={to}
@@ -98,7 +129,7 @@ function Rail() {
             sx={{
               ...railItem,
               '&.active': {
-                borderLeftColor: 'secondary.main',
+                borderColor: 'secondary.main',
                 bgcolor: 'rgb(255 255 255 / 0.09)',
                 fontWeight: 700,
               },
@@ -108,10 +139,20 @@ function Rail() {
             {name}
           </ButtonBase>
         ))}
+        <ButtonBase
+          aria-expanded={more}
+          onClick={() => setMore(!more)}
+          sx={{ ...railItem, display: { xs: 'flex', sm: 'none' } }}
+        >
+          <MoreIcon />
+          More
+        </ButtonBase>
       </Box>
-      <Help />
-      <Preferences />
-      <SignOut />
+      <Box sx={{ ...inARow, display: { xs: more ? 'grid' : 'none', sm: 'block' } }}>
+        <Help />
+        <Preferences />
+        <SignOut />
+      </Box>
     </Box>
   );
 }

@@ -7,14 +7,17 @@ export const railItem = {
   flexDirection: 'column',
   alignItems: 'center',
   justifyContent: 'center',
-  gap: 0.5,
-  minHeight: 64,
+  gap: { xs: 0.25, sm: 0.5 },
+  minHeight: { xs: 56, sm: 64 },
   width: '100%',
-  fontSize: '0.875rem',
+  fontSize: { xs: '0.75rem', sm: '0.875rem' },
   fontFamily: 'inherit',
   textDecoration: 'none',
-  borderLeft: '4px solid transparent',
-  pr: '4px',
+  // The bead along the edge where the rail meets the screen.
+  borderStyle: 'solid',
+  borderColor: 'transparent',
+  borderWidth: { xs: '3px 0 0 0', sm: '0 0 0 4px' },
+  pr: { sm: '4px' },
 } as const;
 
 /** Something to press at the foot of the rail. */

@@ -7,6 +7,7 @@ import Link from '@mui/material/Link';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
+import TableContainer from '@mui/material/TableContainer';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
@@ -172,30 +173,32 @@ function Entry({ lore }: { readonly lore: Lore }) {
         {open ? 'Hide where it comes from' : 'Where it comes from'}
       </Button>
       {open && (
-        <Table size="small" aria-label={`Where it comes from: ${name}`} sx={{ maxWidth: 640 }}>
-          <TableHead>
-            <TableRow>
-              <TableCell>glue-up</TableCell>
-              <TableCell align="right">it says</TableCell>
-              <TableCell align="right">counts</TableCell>
-            </TableRow>
-          </TableHead>
-          <TableBody>
-            {behind.map((each) => (
-              <TableRow key={each.runId}>
-                <TableCell>
-                  <Link component={RouterLink} to={`/logbook/${each.runId}`}>
-                    {each.buildName}, {dayjs(each.atMs).format('D MMM YYYY')}
-                  </Link>
-                </TableCell>
-                <TableCell align="right">{print(each.value)}</TableCell>
-                <TableCell align="right">
-                  {each.weight < NOTHING ? 'not: too far off' : `${Math.round(100 * each.weight)} %`}
-                </TableCell>
+        <TableContainer>
+          <Table size="small" aria-label={`Where it comes from: ${name}`} sx={{ maxWidth: 640 }}>
+            <TableHead>
+              <TableRow>
+                <TableCell>glue-up</TableCell>
+                <TableCell align="right">it says</TableCell>
+                <TableCell align="right">counts</TableCell>
               </TableRow>
-            ))}
-          </TableBody>
-        </Table>
+            </TableHead>
+            <TableBody>
+              {behind.map((each) => (
+                <TableRow key={each.runId}>
+                  <TableCell>
+                    <Link component={RouterLink} to={`/logbook/${each.runId}`}>
+                      {each.buildName}, {dayjs(each.atMs).format('D MMM YYYY')}
+                    </Link>
+                  </TableCell>
+                  <TableCell align="right">{print(each.value)}</TableCell>
+                  <TableCell align="right">
+                    {each.weight < NOTHING ? 'not: too far off' : `${Math.round(100 * each.weight)} %`}
+                  </TableCell>
+                </TableRow>
+              ))}
+            </TableBody>
+          </Table>
+        </TableContainer>
       )}
     </Box>
   );
@@ -221,30 +224,32 @@ function People({ evidence }: { readonly evidence: Parameters<typeof pacesByPers
   if (people.length === 0) return null;
   return (
     <Section title="Person by person">
-      <Table size="small" aria-label="Pace of each person" sx={{ maxWidth: 640 }}>
-        <TableHead>
-          <TableRow>
-            <TableCell>who</TableCell>
-            <TableCell>work</TableCell>
-            <TableCell align="right">pace</TableCell>
-            <TableCell align="right">95 % between</TableCell>
-            <TableCell align="right">glue-ups</TableCell>
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {people.map(({ person, work, factor, low, high, runs }) => (
-            <TableRow key={`${person} ${work}`}>
-              <TableCell>{person}</TableCell>
-              <TableCell>{WORK_WORDS[work]}</TableCell>
-              <TableCell align="right">× {factor.toFixed(2)}</TableCell>
-              <TableCell align="right">
-                {low.toFixed(2)}–{high.toFixed(2)}
-              </TableCell>
-              <TableCell align="right">{runs}</TableCell>
+      <TableContainer>
+        <Table size="small" aria-label="Pace of each person" sx={{ maxWidth: 640 }}>
+          <TableHead>
+            <TableRow>
+              <TableCell>who</TableCell>
+              <TableCell>work</TableCell>
+              <TableCell align="right">pace</TableCell>
+              <TableCell align="right">95 % between</TableCell>
+              <TableCell align="right">glue-ups</TableCell>
             </TableRow>
-          ))}
-        </TableBody>
-      </Table>
+          </TableHead>
+          <TableBody>
+            {people.map(({ person, work, factor, low, high, runs }) => (
+              <TableRow key={`${person} ${work}`}>
+                <TableCell>{person}</TableCell>
+                <TableCell>{WORK_WORDS[work]}</TableCell>
+                <TableCell align="right">× {factor.toFixed(2)}</TableCell>
+                <TableCell align="right">
+                  {low.toFixed(2)}–{high.toFixed(2)}
+                </TableCell>
+                <TableCell align="right">{runs}</TableCell>
+              </TableRow>
+            ))}
+          </TableBody>
+        </Table>
+      </TableContainer>
       <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
         Plans go by the pace of the shop, not of one person.
       </Typography>

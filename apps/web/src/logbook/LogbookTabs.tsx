@@ -12,7 +12,12 @@ const PLACES = [
 /** The parts of the logbook. */
 export function LogbookTabs() {
   return (
-    <ButtonGroup component="nav" aria-label="Parts of the logbook" variant="outlined">
+    <ButtonGroup
+      component="nav"
+      aria-label="Parts of the logbook"
+      variant="outlined"
+      sx={{ maxWidth: '100%', '& > a': { px: { xs: 1, sm: 2 }, minWidth: 0, whiteSpace: 'nowrap' } }}
+    >
       {PLACES.map(([to, name]) => (
         <Button
           key={to}

@@ -24,6 +24,9 @@ const STATE_WORDS: Readonly<Record<RunSummary['state'], string>> = {
   abandoned: 'given up',
 };
 
+/** What a telephone leaves to the record. */
+const beside = { display: { xs: 'none', sm: 'table-cell' } } as const;
+
 /** Glue-ups, newest first, each leading to its record. */
 export function RunList({
   runs,
@@ -42,10 +45,16 @@ export function RunList({
         <TableRow>
           <TableCell>begun</TableCell>
           {wide && <TableCell>build</TableCell>}
-          {wide && <TableCell>glue</TableCell>}
-          <TableCell align="right">planned</TableCell>
+          {wide && <TableCell sx={beside}>glue</TableCell>}
+          <TableCell align="right" sx={beside}>
+            planned
+          </TableCell>
           <TableCell align="right">took</TableCell>
-          {wide && <TableCell align="right">off flat</TableCell>}
+          {wide && (
+            <TableCell align="right" sx={beside}>
+              off flat
+            </TableCell>
+          )}
           <TableCell>came out</TableCell>
         </TableRow>
       </TableHead>
@@ -67,11 +76,13 @@ export function RunList({
                 </Link>
               </TableCell>
               {wide && <TableCell>{run.buildName}</TableCell>}
-              {wide && <TableCell>{findAdhesive(run.promise.adhesive).name}</TableCell>}
-              <TableCell align="right">{formatClock(run.promise.handsOnMin)}</TableCell>
+              {wide && <TableCell sx={beside}>{findAdhesive(run.promise.adhesive).name}</TableCell>}
+              <TableCell align="right" sx={beside}>
+                {formatClock(run.promise.handsOnMin)}
+              </TableCell>
               <TableCell align="right">{minutes === null ? '—' : formatClock(minutes)}</TableCell>
               {wide && (
-                <TableCell align="right">
+                <TableCell align="right" sx={beside}>
                   {run.record.flatnessMm === null ? '—' : f.fine(run.record.flatnessMm)}
                 </TableCell>
               )}

@@ -152,7 +152,15 @@ function Passphrase({
             () => undefined,
           );
       }}
-      sx={{ display: 'grid', gap: 1, justifyItems: 'start', alignContent: 'start', flex: '0 1 420px' }}
+      sx={{
+        display: 'grid',
+        gap: 1,
+        justifyItems: 'start',
+        alignContent: 'start',
+        flex: '0 1 420px',
+        minWidth: 0,
+        gridTemplateColumns: 'minmax(0, 1fr)',
+      }}
     >
       <Typography>{what}</Typography>
       <PassphraseField

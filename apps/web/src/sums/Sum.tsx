@@ -4,6 +4,7 @@ import Button from '@mui/material/Button';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
 import TableCell from '@mui/material/TableCell';
+import TableContainer from '@mui/material/TableContainer';
 import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import Typography from '@mui/material/Typography';
@@ -151,28 +152,30 @@ function RowsTable({ rows }: { readonly rows: readonly AnswerRow[] }) {
   const f = useFormat();
   const fields = Object.keys(rows[0] ?? {});
   return (
-    <Table size="small">
-      <TableHead>
-        <TableRow>
-          {fields.map((field) => (
-            <TableCell key={field} align="right">
-              {labelOf(field)}
-            </TableCell>
-          ))}
-        </TableRow>
-      </TableHead>
-      <TableBody>
-        {rows.map((row, index) => (
-          <TableRow key={index}>
+    <TableContainer>
+      <Table size="small">
+        <TableHead>
+          <TableRow>
             {fields.map((field) => (
               <TableCell key={field} align="right">
-                {valueWords(field, row[field], f)}
+                {labelOf(field)}
               </TableCell>
             ))}
           </TableRow>
-        ))}
-      </TableBody>
-    </Table>
+        </TableHead>
+        <TableBody>
+          {rows.map((row, index) => (
+            <TableRow key={index}>
+              {fields.map((field) => (
+                <TableCell key={field} align="right">
+                  {valueWords(field, row[field], f)}
+                </TableCell>
+              ))}
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+    </TableContainer>
   );
 }
 

@@ -31,7 +31,7 @@ export function VerdictDetail({
         display: 'grid',
         gridTemplateColumns: { xs: '1fr', md: '420px 1fr' },
         gap: 3,
-        maxHeight: '46dvh',
+        maxHeight: { xs: '62dvh', sm: '46dvh' },
         overflow: 'auto',
         borderTop: 2,
         borderColor: 'text.primary',

@@ -21,7 +21,7 @@ export function VerdictStrip({ onApplied }: { readonly onApplied?: () => void })
       component="section"
       aria-label="Verdicts"
       className="no-print"
-      sx={{ flexShrink: 0, position: 'relative' }}
+      sx={{ flexShrink: 0, position: { xs: 'sticky', sm: 'relative' }, bottom: 0, zIndex: 1 }}
     >
       {open !== null && (
         <VerdictDetail verdict={verdicts[open]} onClose={() => setOpen(null)} onApplied={onApplied} />
@@ -29,7 +29,11 @@ export function VerdictStrip({ onApplied }: { readonly onApplied?: () => void })
       <Box
         sx={{
           display: 'grid',
-          gridTemplateColumns: { xs: 'repeat(2, minmax(0, 1fr))', md: 'repeat(4, minmax(0, 1fr))' },
+          gridTemplateColumns: {
+            xs: 'repeat(4, minmax(0, 1fr))',
+            sm: 'repeat(2, minmax(0, 1fr))',
+            md: 'repeat(4, minmax(0, 1fr))',
+          },
           borderTop: 2,
           borderColor: 'text.primary',
           bgcolor: 'background.paper',
@@ -79,35 +83,58 @@ const VerdictCell = memo(function VerdictCell({
         alignItems: 'stretch',
         justifyContent: 'flex-start',
         textAlign: 'left',
-        px: 2,
-        py: 1,
-        minHeight: 104,
+        px: { xs: 0.75, sm: 2 },
+        py: { xs: 0.5, sm: 1 },
+        minHeight: { xs: 56, sm: 104 },
         borderRight: 1,
-        borderBottom: { xs: 1, md: 0 },
+        borderBottom: { xs: 0, sm: 1, md: 0 },
         borderColor: 'divider',
         bgcolor: open ? 'action.hover' : undefined,
       }}
     >
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: { xs: 0.5, sm: 1 } }}>
         <StateMark state={verdict.state} />
-        <Box component="span" sx={{ fontWeight: 700, flex: 1 }}>
+        <Box
+          component="span"
+          sx={{
+            fontWeight: 700,
+            flex: 1,
+            fontSize: { xs: '0.8125rem', sm: 'inherit' },
+            whiteSpace: 'nowrap',
+          }}
+        >
           {name}
         </Box>
-        <Bar verdict={verdict} />
+        <Box sx={onlyWithRoom}>
+          <Bar verdict={verdict} />
+        </Box>
       </Box>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap' }}>
-        <Box component="span" sx={{ fontSize: '1.5rem', fontWeight: 700, lineHeight: 1.3 }}>
+        <Box
+          component="span"
+          sx={{
+            fontSize: { xs: '1.125rem', sm: '1.5rem' },
+            fontWeight: 700,
+            lineHeight: 1.3,
+            whiteSpace: 'nowrap',
+          }}
+        >
           {figure}
         </Box>
-        <Box component="span" sx={{ fontSize: '0.875rem', color: 'text.secondary' }}>
+        <Box component="span" sx={{ ...onlyWithRoom, fontSize: '0.875rem', color: 'text.secondary' }}>
           {against}
           {estimated && ', about'}
         </Box>
       </Box>
-      <Box sx={{ fontSize: '0.9375rem', color: 'text.secondary', lineHeight: 1.3 }}>{cause}</Box>
+      <Box sx={{ ...onlyWithRoom, fontSize: '0.9375rem', color: 'text.secondary', lineHeight: 1.3 }}>
+        {cause}
+      </Box>
     </ButtonBase>
   );
 });
+
+/** What a telephone shows only once the verdict is tapped. */
+const onlyWithRoom = { display: { xs: 'none', sm: 'block' } } as const;
 
 const BAR = { width: 104, height: 10 };
 

@@ -22,6 +22,9 @@ export const chipStyle = {
   color: 'text.primary',
   borderColor: 'divider',
   fontWeight: 500,
+  px: { xs: 1, sm: 2 },
+  fontSize: { xs: '0.75rem', sm: '1rem' },
+  whiteSpace: 'nowrap',
 };
 
 /** The air of this glue-up: the shop's, or one set for this build alone. */

@@ -1,6 +1,7 @@
 import type { Aspect } from '@lean-clasp/core/verdicts';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
+import { useEffect, useRef } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useVerdicts } from '../planner/plan-context';
@@ -22,8 +23,17 @@ export function StepNav({ step }: { readonly step: StepId }) {
     { enableOnFormTags: true, preventDefault: true },
     [id, navigate],
   );
+  const nav = useRef<HTMLElement>(null);
+  useEffect(() => {
+    // Where the steps do not all fit, the one on show does.
+    const shown = nav.current?.querySelector('[aria-current]');
+    if (nav.current !== null && shown instanceof HTMLElement) {
+      nav.current.scrollLeft = shown.offsetLeft - (nav.current.clientWidth - shown.offsetWidth) / 2;
+    }
+  }, [step]);
   return (
     <Box
+      ref={nav}
       component="nav"
       aria-label="Steps"
       className="no-print"
@@ -31,6 +41,9 @@ export function StepNav({ step }: { readonly step: StepId }) {
         display: 'flex',
         flexShrink: 0,
         px: 1,
+        position: { xs: 'sticky', sm: 'relative' },
+        top: 0,
+        zIndex: 1,
         overflowX: 'auto',
         bgcolor: 'background.paper',
         borderBottom: 1,

@@ -31,7 +31,16 @@ export function WorkspaceHeader() {
         borderColor: 'divider',
       }}
     >
-      <Box component="h1" sx={{ m: 0, flex: '0 1 auto', minWidth: 120, maxWidth: 380, fontSize: 'inherit' }}>
+      <Box
+        component="h1"
+        sx={{
+          m: 0,
+          flex: { xs: '1 1 100px', sm: '0 1 auto' },
+          minWidth: 100,
+          maxWidth: 380,
+          fontSize: 'inherit',
+        }}
+      >
         <InputBase
           value={build.name}
           onChange={(event) => {
@@ -41,12 +50,24 @@ export function WorkspaceHeader() {
           sx={{
             fontSize: '1.375rem',
             fontWeight: 700,
-            '& input': { fieldSizing: 'content', minWidth: 120, maxWidth: 380 },
+            '& input': {
+              fieldSizing: { sm: 'content' },
+              minWidth: 100,
+              maxWidth: 380,
+              textOverflow: 'ellipsis',
+            },
           }}
           inputProps={{ 'aria-label': 'Name of the build' }}
         />
       </Box>
-      <Box sx={{ flex: '1 1 200px', color: 'text.secondary', fontSize: '0.9375rem' }}>
+      <Box
+        sx={{
+          display: { xs: 'none', sm: 'block' },
+          flex: '1 1 200px',
+          color: 'text.secondary',
+          fontSize: '0.9375rem',
+        }}
+      >
         {build.project === '' ? '' : `${build.project} · `}
         {kindWords(build)}
       </Box>

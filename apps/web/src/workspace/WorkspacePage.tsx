@@ -38,7 +38,15 @@ const Workspace = memo(function Workspace({ step }: { readonly step: StepId }) {
   const name = STEPS.find(({ id }) => id === step)?.name ?? '';
   const Panel = STEP_PANELS[step];
   return (
-    <Box sx={{ display: 'flex', flexDirection: 'column', height: '100%' }}>
+    <Box
+      sx={{
+        display: 'flex',
+        flexDirection: 'column',
+        height: { sm: '100%' },
+        // On a telephone all of it scrolls as one, over the verdicts at its foot.
+        minHeight: { xs: '100%', sm: 0 },
+      }}
+    >
       <WorkspaceHeader />
       <StepNav step={step} />
       <Notices step={name} />
@@ -49,7 +57,11 @@ const Workspace = memo(function Workspace({ step }: { readonly step: StepId }) {
           minHeight: 0,
           display: 'grid',
           gridTemplateColumns: { xs: '1fr', md: step === 'order' ? SESSIONS_WIDE : BESIDE },
-          gridTemplateRows: { xs: 'minmax(300px, 46%) minmax(0, 1fr)', md: 'minmax(0, 1fr)' },
+          gridTemplateRows: {
+            xs: '300px auto',
+            sm: 'minmax(300px, 46%) minmax(0, 1fr)',
+            md: 'minmax(0, 1fr)',
+          },
         }}
       >
         <WorkspaceDrawing step={step} />
@@ -58,7 +70,8 @@ const Workspace = memo(function Workspace({ step }: { readonly step: StepId }) {
           aria-label={name}
           className="no-print"
           sx={{
-            overflow: 'auto',
+            overflow: { sm: 'auto' },
+            minWidth: 0,
             bgcolor: 'background.paper',
             borderLeft: { md: 1 },
             borderTop: { xs: 1, md: 0 },
