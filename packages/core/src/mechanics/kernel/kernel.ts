@@ -63,27 +63,27 @@ function roomFor(...lengths: readonly number[]): { readonly at: readonly number[
 /** Where a number in memory stands among the numbers. */
 const indexOf = (byte: number): number => byte / Float64Array.BYTES_PER_ELEMENT;
 
+/** Copies arrays in, runs on them where they then begin, and brings the first of them back. */
+function within(
+  arrays: readonly [Float64Array, ...Float64Array[]],
+  run: (on: Exports, at: readonly number[]) => void,
+): void {
+  const { at, numbers } = roomFor(...arrays.map(({ length }) => length));
+  arrays.forEach((array, i) => numbers.set(array, indexOf(at[i] ?? 0)));
+  run(kernel(), at);
+  const [first] = arrays;
+  const from = indexOf(at[0] ?? 0);
+  first.set(numbers.subarray(from, from + first.length));
+}
+
 /** Lower Cholesky factor in place; only the lower half is read and written. A pivot of nothing is kept above nothing. */
 export function factorDense(matrix: Float64Array, size: number): void {
-  const {
-    at: [m = 0],
-    numbers,
-  } = roomFor(matrix.length);
-  numbers.set(matrix, indexOf(m));
-  kernel().factor(m, size);
-  matrix.set(numbers.subarray(indexOf(m), indexOf(m) + matrix.length));
+  within([matrix], (on, [own = 0]) => on.factor(own, size));
 }
 
 /** Solves L·x = b for `count` right-hand sides that lie one after the other, in place. */
 export function forwardMany(lower: Float64Array, size: number, x: Float64Array, count: number): void {
-  const {
-    at: [l = 0, sides = 0],
-    numbers,
-  } = roomFor(lower.length, x.length);
-  numbers.set(lower, indexOf(l));
-  numbers.set(x, indexOf(sides));
-  kernel().forwardMany(l, size, sides, count);
-  x.set(numbers.subarray(indexOf(sides), indexOf(sides) + x.length));
+  within([x, lower], (on, [sides = 0, factor = 0]) => on.forwardMany(factor, size, sides, count));
 }
 
 /**
@@ -96,14 +96,7 @@ export function subtractProducts(
   rows: Float64Array,
   length: number,
 ): void {
-  const {
-    at: [m = 0, r = 0],
-    numbers,
-  } = roomFor(matrix.length, rows.length);
-  numbers.set(matrix, indexOf(m));
-  numbers.set(rows, indexOf(r));
-  kernel().addProducts(m, size, r, r, length, -1);
-  matrix.set(numbers.subarray(indexOf(m), indexOf(m) + matrix.length));
+  within([matrix, rows], (on, [own = 0, row = 0]) => on.addProducts(own, size, row, row, length, -1));
 }
 
 /** A chain of columns of unknowns, each coupled to the next one only. */
