@@ -1,4 +1,5 @@
 import { expect, prefer, test, verdict } from './fixtures';
+import { layoutFaults } from './layout-faults';
 
 // The helper's telephone: all of a build and of the bench within reach of a thumb.
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
@@ -19,20 +20,12 @@ const VIEWS = [
   '/sums',
 ];
 
-test('no view is wider than a telephone', async ({ page, shown }) => {
+test('every view fits a telephone, its text large enough to read', async ({ page, shown }) => {
   for (const view of VIEWS) {
     await page.goto(`${shown}${view}`);
     await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
     await expect(page.locator('main[aria-busy=false] :is(h1, h2)').first()).toBeVisible();
-    const over = () =>
-      page.evaluate(() => {
-        const main = document.querySelector('main');
-        return Math.max(
-          document.documentElement.scrollWidth - document.documentElement.clientWidth,
-          (main?.scrollWidth ?? 0) - (main?.clientWidth ?? 0),
-        );
-      });
-    await expect.poll(over, { message: view }).toBe(0);
+    await expect.poll(() => layoutFaults(page), { message: view }).toEqual([]);
   }
 });
 

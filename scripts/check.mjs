@@ -93,6 +93,7 @@ single('formatting', tool('prettier'), ['--check', '--log-level', 'warn', '.']);
 single('lint', 'npm', ['run', '--silent', 'lint']);
 single('dependency direction', 'npm', ['run', '--silent', 'deps']);
 single('unused code and packages', 'npm', ['run', '--silent', 'unused']);
+single('compiled kernels', process.execPath, ['scripts/kernel.mjs', '--check']);
 
 const jestReport = join(reports, 'jest.json');
 runner('unit and HTTP tests', tool('jest'), ['--json', '--outputFile', jestReport, '--silent'], {

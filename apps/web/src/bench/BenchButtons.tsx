@@ -4,7 +4,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 
 const big = {
-  minHeight: { xs: 64, sm: 96 },
+  minHeight: { xs: 72, sm: 96 },
   fontSize: { xs: '1.25rem', sm: '1.625rem' },
 } as const;
 

@@ -33,7 +33,7 @@ export function LaneChoice({
       }
       sx={{
         '& button': {
-          minHeight: { xs: 56, sm: 72 },
+          minHeight: 72,
           px: { xs: 1.25, sm: 2.5 },
           fontSize: { xs: '1rem', sm: '1.125rem' },
           textTransform: 'none',

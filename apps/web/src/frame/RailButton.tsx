@@ -10,7 +10,7 @@ export const railItem = {
   gap: { xs: 0.25, sm: 0.5 },
   minHeight: { xs: 56, sm: 64 },
   width: '100%',
-  fontSize: { xs: '0.75rem', sm: '0.875rem' },
+  fontSize: '0.875rem',
   fontFamily: 'inherit',
   textDecoration: 'none',
   // The bead along the edge where the rail meets the screen.

@@ -23,6 +23,7 @@ import {
   settlePlan,
 } from '@lean-clasp/core/plan';
 import { newestOnly } from './newest-only';
+import type { Settled } from './settled';
 
 /** Ids that begin alike and count up. */
 function idsLike(start: string): () => string {
@@ -32,12 +33,6 @@ function idsLike(start: string): () => string {
 
 /** Plans of parts with more sides than this take as long to hand over and draw as to work out. */
 const MANY_SIDES = 400;
-
-/** What pressures by finite elements change in a plan. */
-export interface Settled extends Pick<Plan, 'row' | 'squeeze' | 'verdicts'> {
-  /** Null where they are as they were. */
-  readonly joints: Plan['joints'] | null;
-}
 
 /**
  * What the planning worker does for the page.

@@ -2,6 +2,7 @@ import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import type { Plan } from '@lean-clasp/core/plan';
 import { lastingWorker } from './lasting-worker';
 import type { Planner } from './planner-answers';
+import { withSettled } from './settled';
 
 const lazyWorker = () =>
   lastingWorker<Planner>(
@@ -43,11 +44,8 @@ export function askVerdictsAhead(build: BuildDocument, shop: ShopDocument): Prom
 /** The same with pressures by finite elements, which comes a moment later. */
 export function askSettled(build: BuildDocument, shop: ShopDocument): Promise<Plan> {
   return once(askedToSettle, build, shop, async () => {
-    const [plan, { joints, ...settled }] = await Promise.all([
-      askPlan(build, shop),
-      presser().settle(build, shop),
-    ]);
-    return { ...plan, ...settled, joints: joints ?? plan.joints };
+    const settled = presser().settle(build, shop);
+    return withSettled(await askPlan(build, shop), await settled);
   });
 }
 

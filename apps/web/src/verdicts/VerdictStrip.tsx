@@ -99,7 +99,7 @@ const VerdictCell = memo(function VerdictCell({
           sx={{
             fontWeight: 700,
             flex: 1,
-            fontSize: { xs: '0.8125rem', sm: 'inherit' },
+            fontSize: { xs: '0.875rem', sm: 'inherit' },
             whiteSpace: 'nowrap',
           }}
         >

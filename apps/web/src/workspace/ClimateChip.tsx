@@ -23,7 +23,7 @@ export const chipStyle = {
   borderColor: 'divider',
   fontWeight: 500,
   px: { xs: 1, sm: 2 },
-  fontSize: { xs: '0.75rem', sm: '1rem' },
+  fontSize: { xs: '0.875rem', sm: '1rem' },
   whiteSpace: 'nowrap',
 };
 
@@ -60,8 +60,12 @@ export const ClimateChip = memo(function ClimateChip({
         onClick={(event) => setAnchor(event.currentTarget)}
         aria-haspopup="dialog"
       >
-        {f.temperature(climate.tempC)} · {Math.round(climate.rhPct)} % ·{' '}
-        {note === '' ? `wood ${woodPct.toFixed(1)} %` : note}
+        {f.temperature(climate.tempC)} · {Math.round(climate.rhPct)} %
+        {/* A telephone has room for what is typed only. */}
+        <Box component="span" sx={{ display: { xs: 'none', sm: 'inline' }, whiteSpace: 'pre' }}>
+          {' · '}
+          {note === '' ? `wood ${woodPct.toFixed(1)} %` : note}
+        </Box>
       </Button>
       <Popover
         open={anchor !== null}
