@@ -6,6 +6,18 @@ import { withSettled } from '../src/planner/settled';
 // Stands in for the web workers, which jsdom has none of: the same answers, on the page itself; fixes by the estimate.
 
 const answers = plannerAnswers(panelPressure);
+
+/** A copy as a message brings it; Node's own makes lists that jsdom does not take for such. */
+function copyOf(value: unknown, seen: Map<object, unknown>): unknown {
+  if (typeof value !== 'object' || value === null || ArrayBuffer.isView(value)) return value;
+  const known = seen.get(value);
+  if (known !== undefined) return known;
+  const copy: unknown[] | Record<string, unknown> = Array.isArray(value) ? [] : {};
+  seen.set(value, copy);
+  for (const [key, each] of Object.entries(value)) Reflect.set(copy, key, copyOf(each, seen));
+  return copy;
+}
+
 /** A worker answers later, whatever it is asked, and by copies. */
 const later = new Proxy(answers, {
   get:
@@ -13,7 +25,7 @@ const later = new Proxy(answers, {
     (...asked: never[]) =>
       Promise.resolve()
         .then(() => (answers[name] as (...asked: never[]) => unknown)(...asked))
-        .then((answer) => structuredClone(answer)),
+        .then((answer) => copyOf(answer, new Map())),
 });
 
 export const planner = () => later;
@@ -22,5 +34,7 @@ export const arranger = () => later;
 export const askPlan = (build: BuildDocument, shop: ShopDocument) => later.plan(build, shop);
 export const askVerdictsAhead = (build: BuildDocument, shop: ShopDocument) =>
   later.verdictsAhead(build, shop);
-export const askSettled = async (build: BuildDocument, shop: ShopDocument) =>
-  withSettled(await later.plan(build, shop), await later.settle(build, shop));
+export const askSettled = (build: BuildDocument, shop: ShopDocument) =>
+  Promise.all([later.plan(build, shop), later.settle(build, shop)]).then(([plan, settled]) =>
+    withSettled(plan, settled),
+  );
