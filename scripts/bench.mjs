@@ -250,7 +250,13 @@ async function measureEdits() {
   const verdict = page.locator('[data-verdict="tight"]');
   await verdict.waitFor();
   const pull = page.getByRole('textbox', { name: 'Pulled to' });
-  const toVerdict = await typing(page, pull, (i) => String(40 + (i % 60)), '[data-verdict="tight"]', KEY_EVERY_MS);
+  const toVerdict = await typing(
+    page,
+    pull,
+    (i) => String(40 + (i % 60)),
+    '[data-verdict="tight"]',
+    KEY_EVERY_MS,
+  );
   const hammered = await typing(page, pull, (i) => String(40 + (i % 60)), '[data-verdict="tight"]', 0);
   const name = page.getByLabel('Name of the build');
   const toEcho = await typing(page, name, (i) => `Stage floor ${i}`, null, KEY_EVERY_MS);

@@ -18,6 +18,12 @@ function copyOf(value: unknown, seen: Map<object, unknown>): unknown {
   return copy;
 }
 
+type Later = {
+  readonly [Name in keyof Planner]: (
+    ...asked: Parameters<Planner[Name]>
+  ) => Promise<Awaited<ReturnType<Planner[Name]>>>;
+};
+
 /** A worker answers later, whatever it is asked, and by copies. */
 const later = new Proxy(answers, {
   get:
@@ -26,7 +32,7 @@ const later = new Proxy(answers, {
       Promise.resolve()
         .then(() => (answers[name] as (...asked: never[]) => unknown)(...asked))
         .then((answer) => copyOf(answer, new Map())),
-});
+}) as unknown as Later;
 
 export const planner = () => later;
 export const adviser = () => later;
@@ -34,7 +40,5 @@ export const arranger = () => later;
 export const askPlan = (build: BuildDocument, shop: ShopDocument) => later.plan(build, shop);
 export const askVerdictsAhead = (build: BuildDocument, shop: ShopDocument) =>
   later.verdictsAhead(build, shop);
-export const askSettled = (build: BuildDocument, shop: ShopDocument) =>
-  Promise.all([later.plan(build, shop), later.settle(build, shop)]).then(([plan, settled]) =>
-    withSettled(plan, settled),
-  );
+export const askSettled = async (build: BuildDocument, shop: ShopDocument) =>
+  withSettled(await later.plan(build, shop), await later.settle(build, shop));

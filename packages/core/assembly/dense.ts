@@ -140,7 +140,8 @@ export function factor(matrix: usize, size: i32): void {
         finish(matrix, size, row + (k >> 2), c, column, load<f64>(at(SUMS, k)));
       }
     }
-    for (let r = row; r <= last; r += 1) for (let c = column; c <= r; c += 1) finish(matrix, size, r, c, 0, 0);
+    for (let r = row; r <= last; r += 1)
+      for (let c = column; c <= r; c += 1) finish(matrix, size, r, c, 0, 0);
   }
 }
 
