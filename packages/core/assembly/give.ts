@@ -11,7 +11,7 @@ import { addProducts, at, dot, F64, factor, mirror, timesMany } from './dense';
  * @param columns how many; each has `size` unknowns, the last of which is the edge across the grain.
  * @param reach an unknown is coupled with those so many further on at most.
  * @param own each column's stiffness, one after the other; `next` what it is with the next one, a row for each unknown here.
- * @param work room for (2 · columns + 5) · size² + 2 · columns · size numbers.
+ * @param work room for (2 · columns + 3) · size² + 2 · columns · size numbers.
  * @param all takes columns² numbers.
  */
 export function giveAtEdge(

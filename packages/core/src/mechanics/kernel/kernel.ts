@@ -119,7 +119,7 @@ export interface Columns {
  * in the tests.
  */
 export function giveAtEdge({ columns, unknowns, reach, own, next }: Columns): Float64Array {
-  const work = (2 * columns + 5) * unknowns ** 2 + 2 * columns * unknowns;
+  const work = (2 * columns + 3) * unknowns ** 2 + 2 * columns * unknowns;
   const {
     at: [o = 0, n = 0, w = 0, a = 0],
     numbers,

@@ -1,15 +1,10 @@
 import type { PartFacts } from '../../assembly';
 import { leaves, opposite, type RunsInto, seenFromOther, WAYS, waysOut } from '../../sequence';
-import { DIRECTIONS, reach, solidPoints, type Vec3 } from '../../solids';
+import { DIRECTIONS, MAIN_AXES, reach, solidPoints } from '../../solids';
 import type { PlannedJoint } from '../joints/planned-joint';
 
 /** Parts nearer than this beside each other pass. */
 const CLEARANCE_MM = 0.5;
-const AXES: readonly Vec3[] = [
-  [1, 0, 0],
-  [0, 1, 0],
-  [0, 0, 1],
-];
 
 /** All directions one after the other, as far as each goes along x, y and z. */
 const STEPS = Float64Array.from(DIRECTIONS.flatMap(({ direction }) => direction));
@@ -72,7 +67,7 @@ function blocksOf(parts: readonly PartFacts[]): Blocks {
   const blocks = new Float64Array(parts.length * OF_A_BLOCK);
   parts.forEach(({ part }, i) => {
     const points = solidPoints(part.solid);
-    AXES.forEach((axis, of) => blocks.set(reach(points, axis), i * OF_A_BLOCK + 2 * of));
+    MAIN_AXES.forEach((axis, of) => blocks.set(reach(points, axis), i * OF_A_BLOCK + 2 * of));
   });
   return blocks;
 }
@@ -103,8 +98,8 @@ function travels(blocks: Blocks, pairs: readonly Pair[]): Float64Array {
 /** Distance after which a moving block no longer shares any reach with one that stays. */
 function clearAfter(blocks: Blocks, moving: number, stays: number, way: number): number {
   let least = Infinity;
-  for (let axis = 0; axis < AXES.length; axis += 1) {
-    const step = STEPS[way * AXES.length + axis] ?? 0;
+  for (let axis = 0; axis < MAIN_AXES.length; axis += 1) {
+    const step = STEPS[way * MAIN_AXES.length + axis] ?? 0;
     if (Math.abs(step) < 1e-9) continue;
     const room =
       step > 0
@@ -118,7 +113,7 @@ function clearAfter(blocks: Blocks, moving: number, stays: number, way: number):
 /** How far two blocks are from each other along the axis along which they are furthest; less than nothing where they share room. */
 function distanceOf(blocks: Blocks, one: number, other: number): number {
   let most = -Infinity;
-  for (let axis = 0; axis < AXES.length; axis += 1) {
+  for (let axis = 0; axis < MAIN_AXES.length; axis += 1) {
     const above = lowOf(blocks, other, axis) - highOf(blocks, one, axis);
     const below = lowOf(blocks, one, axis) - highOf(blocks, other, axis);
     most = Math.max(most, above, below);
@@ -129,8 +124,8 @@ function distanceOf(blocks: Blocks, one: number, other: number): number {
 /** Distance after which a moving block meets another; infinite where it passes. */
 function meetsAfter(blocks: Blocks, moving: number, other: number, way: number): number {
   let [enters, passes] = [0, Infinity];
-  for (let axis = 0; axis < AXES.length; axis += 1) {
-    const step = STEPS[way * AXES.length + axis] ?? 0;
+  for (let axis = 0; axis < MAIN_AXES.length; axis += 1) {
+    const step = STEPS[way * MAIN_AXES.length + axis] ?? 0;
     const before = lowOf(blocks, other, axis) + CLEARANCE_MM - highOf(blocks, moving, axis);
     const after = highOf(blocks, other, axis) - CLEARANCE_MM - lowOf(blocks, moving, axis);
     if (Math.abs(step) < 1e-9) {
