@@ -14,6 +14,10 @@ const KINDS =
 /** What draws in space: for whoever turns an assembly round or takes it along as a file. */
 const SPACE = /node_modules\/three\/|web\/src\/assembly\/part-geometry/;
 
+/** What looks up at the address what else to read in, before all of it. */
+const START =
+  /web\/src\/(start\/|shop\/shop-id|workspace\/step(s-list|-loaders))|vite\/preload-helper|rolldown\/runtime/;
+
 const isPackage = (id: string) => id.includes('node_modules') && !SELDOM.test(id) && !KINDS.test(id);
 const isPlan = (id: string) => PLAN.test(id) && !KINDS.test(id);
 
@@ -22,6 +26,7 @@ const isPlan = (id: string) => PLAN.test(id) && !KINDS.test(id);
  * packages most screens need, what every plan and its figures need, and what only the kinds of assemblies need.
  */
 export const CHUNKS: readonly Rolldown.CodeSplittingGroup[] = [
+  { name: 'start', priority: 6, test: START },
   { name: 'space', priority: 5, test: SPACE, minShareCount: 2 },
   // With all that it imports: what the first paint waits for, and nothing of a plan.
   { name: 'frame', priority: 4, test: /web\/src\/main\.tsx$/ },
@@ -29,3 +34,9 @@ export const CHUNKS: readonly Rolldown.CodeSplittingGroup[] = [
   { name: 'plan', priority: 2, test: isPlan, minShareCount: 2 },
   { name: 'kinds', priority: 1, test: KINDS, minShareCount: 2 },
 ];
+
+/** What may be left out where nobody uses it, though it is made by calling something: descriptions of documents, and a package that says nothing of itself. */
+export const UNUSED = {
+  manualPureFunctions: ['Type', 'bounded', 'wholeBounded', 'orNull', 'oneOf', 'strictObject'],
+  moduleSideEffects: [{ test: /node_modules\/polygon-clipping\//, sideEffects: false }],
+};

@@ -1,7 +1,8 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
-import { CHUNKS } from './chunks.ts';
+import { CHUNKS, UNUSED } from './chunks.ts';
+import { earlyLinks } from './early-links.ts';
 
 /** Where `npm run dev` keeps its server. */
 const DEV_API = process.env.LEAN_CLASP_DEV_API ?? 'http://127.0.0.1:4620';
@@ -10,6 +11,7 @@ export default defineConfig({
   // The compiler remembers what it can, so that an edit draws again only what it changes.
   plugins: [
     react({ compiler: true }),
+    earlyLinks(),
     VitePWA({
       // A page that is open keeps the program it began with; the new one comes when it is loaded again.
       registerType: 'prompt',
@@ -50,6 +52,6 @@ export default defineConfig({
     target: 'es2022',
     sourcemap: false,
     chunkSizeWarningLimit: 1200,
-    rolldownOptions: { output: { codeSplitting: { groups: [...CHUNKS] } } },
+    rolldownOptions: { treeshake: UNUSED, output: { codeSplitting: { groups: [...CHUNKS] } } },
   },
 });

@@ -7,12 +7,10 @@ import { fetchScreens } from './app/router';
 import { makeStore } from './app/store';
 import { startCourier } from './keeping/courier';
 import { browserStorage } from './keeping/browser-storage';
-import { planner } from './planner/workers';
+import { afterFirstScreen } from './start/at-rest';
 
 const root = document.getElementById('root');
 if (root === null) throw new Error('index.html has no #root');
-// What plans a build starts while everything else is still being read in.
-if (location.pathname.startsWith('/builds/')) planner();
 const store = makeStore(browserStorage());
 void store.dispatch(watchSession());
 void store.dispatch(startCourier());
@@ -21,7 +19,4 @@ createRoot(root).render(
     <App store={store} />
   </StrictMode>,
 );
-
-/** The first screen has come to rest by then, ms. */
-const QUIET_AFTER_MS = 3000;
-setTimeout(() => void fetchScreens(), QUIET_AFTER_MS);
+void afterFirstScreen().then(fetchScreens);

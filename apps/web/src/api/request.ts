@@ -1,3 +1,5 @@
+import { takeEarly } from '../start/early';
+
 /** The server's one error shape. */
 export interface ApiErrorBody {
   readonly error: {
@@ -52,10 +54,8 @@ function sent(body: unknown): RequestInit {
 
 /** An answer that is a success. */
 async function answered(path: string, { method = 'GET', body }: Ask): Promise<Response> {
-  const response = await fetch(path, {
-    method,
-    ...sent(body),
-  });
+  const response = await ((method === 'GET' ? takeEarly(path) : undefined) ??
+    fetch(path, { method, ...sent(body) }));
   if (response.ok) return response;
   noteRefusal(response.status);
   const answer: unknown = await response.json().catch(() => null);

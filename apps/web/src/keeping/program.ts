@@ -1,4 +1,5 @@
 import { Workbox } from 'workbox-window';
+import { afterFirstScreen } from '../start/at-rest';
 
 /**
  * Keeps the program itself in the browser, so that it opens without the server. Browsers allow that on this machine and over
@@ -14,5 +15,6 @@ export function keepProgram(onNewer: (load: () => void) => void): void {
       worker.messageSkipWaiting();
     }),
   );
-  worker.register().catch(() => undefined);
+  // Keeping takes everything there is over the wire, which would keep the first screen waiting.
+  void afterFirstScreen().then(() => worker.register()).catch(() => undefined);
 }

@@ -1,16 +1,14 @@
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import type { Plan } from '@lean-clasp/core/plan';
+import { newPlannerWorker, plannerWorker } from '../start/planner-worker';
 import { lastingWorker } from './lasting-worker';
 import type { Planner } from './planner-answers';
 import { withSettled } from './settled';
 
-const lazyWorker = () =>
-  lastingWorker<Planner>(
-    () => new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' }),
-  );
+const lazyWorker = (make = newPlannerWorker) => lastingWorker<Planner>(make);
 
 /** Plans each edit; nothing slow is ever asked of it, so that a verdict never waits. */
-export const planner = lazyWorker();
+export const planner = lazyWorker(plannerWorker);
 /** Tries many builds at once: fixes and comparisons, which may take a tenth of a second. */
 export const adviser = lazyWorker();
 
