@@ -12,6 +12,8 @@ export const earlyLinks = (): Plugin => ({
       Object.values(bundle ?? {}).flatMap((file): HtmlTagDescriptor[] => {
         const href = `/${file.fileName}`;
         if (file.type === 'chunk' && file.name === 'frame') return [link({ rel: 'modulepreload', href })];
+        if (file.type === 'asset' && /\/frame-.*\.css$/.test(href))
+          return [link({ rel: 'stylesheet', href })];
         if (file.type === 'asset' && TEXT_FACE.test(href)) {
           return [link({ rel: 'preload', as: 'font', type: 'font/woff2', href })];
         }

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { BROWSERS, findBrowser } from './chromium.mjs';
 import { exists, giveUp, ROOT, run } from './run.mjs';
 
 /** Written after a complete install; holds the hash of the lock file it was made from. */
@@ -40,12 +41,13 @@ export function ensurePackages() {
   writeFileSync(STAMP, wanted);
 }
 
-/** Path of a Chromium to test with, installed from Debian when there is none. */
+/** Path of a Chromium to test with, installed from Debian when there is none; the plain one where it can be had. */
 export function ensureChromium() {
-  const found = () =>
-    [process.env.CHROMIUM_PATH, '/usr/bin/chromium'].find((path) => path && existsSync(path));
-  if (found() === undefined) ensureDebian(['chromium'], 'to drive the interface in tests');
-  return found() ?? giveUp('No Chromium at /usr/bin/chromium. Set CHROMIUM_PATH to one.');
+  const [plain, whole] = Object.keys(BROWSERS);
+  const mayInstall = process.env.CHROMIUM_PATH === undefined && isRoot() && exists('apt-get');
+  if (mayInstall && !existsSync(BROWSERS[plain])) tryDebian([plain]);
+  if (findBrowser() === undefined) ensureDebian([whole], 'to drive the interface in tests');
+  return findBrowser() ?? giveUp(`No Chromium at ${BROWSERS[whole]}. Set CHROMIUM_PATH to one.`);
 }
 
 /** Poppler, by which the tests read PDF files that we wrote. */
@@ -54,15 +56,17 @@ export function ensurePoppler() {
 }
 
 function ensureDebian(packages, why) {
-  const install = ['-o', 'DPkg::Lock::Timeout=500', 'install', '-y', '--no-install-recommends', ...packages];
   const byHand = `apt-get update && apt-get install -y --no-install-recommends ${packages.join(' ')}`;
   if (!isRoot() || !exists('apt-get')) {
     giveUp(`Missing ${why}: ${packages.join(', ')}. As root run:\n  ${byHand}`);
   }
   process.stdout.write(`Installing ${packages.join(', ')} ${why} …\n`);
-  const env = { DEBIAN_FRONTEND: 'noninteractive' };
-  const done =
-    run('apt-get', ['-qq', '-o', 'DPkg::Lock::Timeout=500', 'update'], env) &&
-    run('apt-get', ['-qq', ...install], env);
-  if (!done) giveUp(`Could not install ${packages.join(', ')}. By hand:\n  ${byHand}`);
+  if (!tryDebian(packages)) giveUp(`Could not install ${packages.join(', ')}. By hand:\n  ${byHand}`);
+}
+
+/** Installs packages of Debian; true when that went well. */
+function tryDebian(packages) {
+  const apt = (...args) =>
+    run('apt-get', ['-qq', '-o', 'DPkg::Lock::Timeout=500', ...args], { DEBIAN_FRONTEND: 'noninteractive' });
+  return apt('update') && apt('install', '-y', '--no-install-recommends', ...packages);
 }

@@ -1,14 +1,22 @@
 import Snackbar from '@mui/material/Snackbar';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Outlet } from 'react-router';
 import { useAppSelector } from '../app/store';
-import { SignInPage } from './SignInPage';
+
+/** Read in only where a passphrase is asked for. */
+const SignInPage = lazy(async () => ({ default: (await import('./SignInPage')).SignInPage }));
 
 /** Every screen, once somebody has come in. */
 export function AccessGate() {
   const { role, refusals } = useAppSelector(({ access }) => access);
   const [seen, setSeen] = useState(refusals);
-  if (role === null) return <SignInPage />;
+  if (role === null) {
+    return (
+      <Suspense>
+        <SignInPage />
+      </Suspense>
+    );
+  }
   return (
     <>
       <Outlet />

@@ -9,12 +9,11 @@ import { useAppDispatch, useAppSelector } from '../app/store';
 import { RailButton } from '../frame/RailButton';
 import { signOut } from './session';
 
-/** Who came in from the network, and the way out; nothing at the machine itself. */
+/** Who came in from the network, and the way out. */
 export function SignOut() {
   const dispatch = useAppDispatch();
-  const { here, role } = useAppSelector(({ access }) => access);
+  const role = useAppSelector(({ access }) => access.role);
   const [asking, setAsking] = useState(false);
-  if (here) return null;
   const close = () => setAsking(false);
   return (
     <>

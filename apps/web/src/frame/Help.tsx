@@ -1,71 +1,31 @@
 import HelpIcon from '@mui/icons-material/HelpCenterOutlined';
-import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import Dialog from '@mui/material/Dialog';
-import DialogActions from '@mui/material/DialogActions';
-import DialogContent from '@mui/material/DialogContent';
-import DialogTitle from '@mui/material/DialogTitle';
-import Table from '@mui/material/Table';
-import TableBody from '@mui/material/TableBody';
-import TableCell from '@mui/material/TableCell';
-import TableRow from '@mui/material/TableRow';
-import Typography from '@mui/material/Typography';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { Link as RouterLink } from 'react-router';
-import { ShowRound } from '../tour/ShowRound';
 import { RailButton } from './RailButton';
 
-const SHORTCUTS: readonly (readonly [keys: string, what: string])[] = [
-  ['?', 'this list'],
-  ['Ctrl Z', 'take the last edit back'],
-  ['Ctrl Shift Z', 'do it again'],
-  ['Alt 1 … Alt 7', 'the seven steps of a build'],
-  ['← →', 'move the chosen clamp 5 mm; with Shift 1 mm'],
-  ['Delete', 'take the chosen clamp off'],
-  ['Space, Enter', 'at the bench: done, next'],
-  ['Backspace', 'at the bench: back'],
-  ['M', 'at the bench: sound and voice off or on'],
-];
+/** Read in only when somebody asks. */
+const HelpDialog = lazy(async () => ({ default: (await import('./HelpDialog')).HelpDialog }));
 
 /** What helps: the way round, terms, and keys; also called by `?`. */
 export function Help() {
+  const [asked, setAsked] = useState(false);
   const [open, setOpen] = useState(false);
-  useHotkeys('shift+slash, ?', () => setOpen(true), { useKey: true });
-  const close = () => setOpen(false);
+  const ask = () => {
+    setAsked(true);
+    setOpen(true);
+  };
+  useHotkeys('shift+slash, ?', ask, { useKey: true });
   return (
     <>
-      <RailButton label="Help: the way round, terms, keys" onClick={() => setOpen(true)}>
+      <RailButton label="Help: the way round, terms, keys" onClick={ask}>
         <HelpIcon />
         Help
       </RailButton>
-      <Dialog open={open} onClose={close} aria-labelledby="help-title">
-        <DialogTitle id="help-title">Help</DialogTitle>
-        <DialogContent>
-          <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mb: 2 }}>
-            <ShowRound onStart={close} />
-            <Button variant="outlined" component={RouterLink} to="/glossary" onClick={close}>
-              Terms of the trade
-            </Button>
-          </Box>
-          <Typography variant="h3">Keys</Typography>
-          <Table size="small">
-            <TableBody>
-              {SHORTCUTS.map(([keys, what]) => (
-                <TableRow key={keys}>
-                  <TableCell component="th" scope="row" sx={{ fontWeight: 700, whiteSpace: 'nowrap' }}>
-                    {keys}
-                  </TableCell>
-                  <TableCell>{what}</TableCell>
-                </TableRow>
-              ))}
-            </TableBody>
-          </Table>
-        </DialogContent>
-        <DialogActions>
-          <Button onClick={close}>Close</Button>
-        </DialogActions>
-      </Dialog>
+      {asked && (
+        <Suspense>
+          <HelpDialog open={open} onClose={() => setOpen(false)} />
+        </Suspense>
+      )}
     </>
   );
 }

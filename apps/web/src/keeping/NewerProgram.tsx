@@ -6,7 +6,10 @@ import { keepProgram } from './program';
 /** Says when a newer program is ready, and loads it when asked: never by itself, in the middle of something. */
 export function NewerProgram() {
   const [load, setLoad] = useState<(() => void) | null>(null);
-  useEffect(() => keepProgram((ready) => setLoad(() => ready)), []);
+  useEffect(() => {
+    // Without it the program opens from the server alone.
+    keepProgram((ready) => setLoad(() => ready)).catch(() => undefined);
+  }, []);
   return (
     <Snackbar
       open={load !== null}

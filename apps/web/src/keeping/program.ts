@@ -1,4 +1,3 @@
-import { Workbox } from 'workbox-window';
 import { afterFirstScreen } from '../start/at-rest';
 
 /**
@@ -6,8 +5,11 @@ import { afterFirstScreen } from '../start/at-rest';
  * HTTPS only; elsewhere it opens from the server alone.
  * @param onNewer called when a newer program is ready; what it is given loads it.
  */
-export function keepProgram(onNewer: (load: () => void) => void): void {
+export async function keepProgram(onNewer: (load: () => void) => void): Promise<void> {
   if (!('serviceWorker' in navigator)) return;
+  // Keeping takes everything there is over the wire, which would keep the first screen waiting.
+  await afterFirstScreen();
+  const { Workbox } = await import('workbox-window');
   const worker = new Workbox('/sw.js');
   worker.addEventListener('waiting', () =>
     onNewer(() => {
@@ -15,6 +17,5 @@ export function keepProgram(onNewer: (load: () => void) => void): void {
       worker.messageSkipWaiting();
     }),
   );
-  // Keeping takes everything there is over the wire, which would keep the first screen waiting.
-  void afterFirstScreen().then(() => worker.register()).catch(() => undefined);
+  await worker.register();
 }

@@ -1,5 +1,6 @@
 import { LIMITS } from '@lean-clasp/core/basics';
 import type { RunDocument, RunRecord } from '@lean-clasp/core/formats';
+import { lookOf } from '@lean-clasp/core/kinds';
 import { type RunSummary, summaryOf } from '@lean-clasp/core/runs';
 import { formatClock } from '@lean-clasp/core/units';
 import Box from '@mui/material/Box';
@@ -40,6 +41,10 @@ const SQUEEZE_OUT = [
   { value: 'too-much', name: 'running down' },
 ] as const;
 
+/** Whether a kind is read for square while it still moves; a row of boards, or a bend, is not. */
+const isSquared = (template: string) =>
+  lookOf(template, 'diagonals') !== undefined || lookOf(template, 'try-square') !== undefined;
+
 /** How one glue-up came out, beside what its plan promised. */
 export function RunRecordForm({ runId }: { readonly runId: string }) {
   const { run, failure } = useRun(runId);
@@ -55,6 +60,9 @@ function Form({ run: document }: { readonly run: RunDocument }) {
   const clamped = run.state === 'clamped';
   const set = (record: Partial<RunRecord>) => void dispatch(noteRecord(run.id, record));
   const { record } = run;
+  // Of a row of boards nobody takes diagonals; a run from before its kind was kept may be anything.
+  const template = document.promise.job?.template;
+  const squared = record.diagonalDifferenceMm !== null || template === undefined || isSquared(template);
   const reading = (
     label: string,
     key: 'flatnessMm' | 'diagonalDifferenceMm' | 'widestGapMm',
@@ -92,7 +100,7 @@ function Form({ run: document }: { readonly run: RunDocument }) {
         {clamped && <ClosedAs run={document} />}
         <FieldRow>
           {reading('Off flat, straightedge across', 'flatnessMm', LIMITS.deviationMm.max)}
-          {reading('Diagonals differ by', 'diagonalDifferenceMm', LIMITS.deviationMm.max)}
+          {squared && reading('Diagonals differ by', 'diagonalDifferenceMm', LIMITS.deviationMm.max)}
           {reading('Widest gap left', 'widestGapMm', LIMITS.gapMm.max)}
         </FieldRow>
         <TextField
