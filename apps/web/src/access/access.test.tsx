@@ -3,12 +3,13 @@ import { act, screen, waitFor, within } from '@testing-library/react';
 import { renderPage } from '../../test/render-page';
 import { makeStore } from '../app/store';
 import { editDocument } from '../documents/sync';
+import { Help } from '../frame/Help';
 import { NetworkSection } from '../shop/NetworkSection';
 import { SHOP_ID } from '../shop/shop-id';
 import { sessionKnown } from './access-slice';
 import { AccessGate } from './AccessGate';
 import { watchSession } from './session';
-import { SignOut } from './SignOut';
+import { WayOut } from './WayOut';
 
 const nobody = { role: null, here: false, open: true };
 const bench = { role: 'bench', here: false, open: true } as const;
@@ -57,14 +58,26 @@ describe('AccessGate', () => {
   });
 });
 
-describe('SignOut', () => {
+describe('the way out', () => {
   it('is for those from the network, and takes what was seen with it', async () => {
-    const { store, user } = renderPage(<SignOut />, { server: { 'DELETE /api/session': () => null } });
-    expect(screen.queryByRole('button')).not.toBeInTheDocument();
+    const { store, user } = renderPage(<WayOut />, { server: { 'DELETE /api/session': () => null } });
+    expect(screen.queryByRole('button', { name: /Sign out/ })).not.toBeInTheDocument();
     act(() => void store.dispatch(sessionKnown(bench)));
     await user.click(await screen.findByRole('button', { name: 'Signed in: bench. Sign out.' }));
     await user.click(screen.getByRole('button', { name: 'Sign out' }));
     await waitFor(() => expect(store.getState().access.role).toBeNull());
+  });
+});
+
+describe('Help', () => {
+  it('is read in when asked for by its button or its key, and goes again', async () => {
+    const { user } = renderPage(<Help />);
+    await user.keyboard('?');
+    expect(await screen.findByRole('dialog', { name: 'Help' })).toBeInTheDocument();
+    await user.click(screen.getByRole('button', { name: 'Close' }));
+    await waitFor(() => expect(screen.queryByRole('dialog')).not.toBeInTheDocument());
+    await user.click(screen.getByRole('button', { name: /^Help/ }));
+    expect(await screen.findByText('at the bench: sound and voice off or on')).toBeInTheDocument();
   });
 });
 

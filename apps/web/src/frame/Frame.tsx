@@ -9,8 +9,9 @@ import StraightenIcon from '@mui/icons-material/StraightenOutlined';
 import TableRowsIcon from '@mui/icons-material/TableRowsOutlined';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
-import { type ComponentType, lazy, Suspense, useState } from 'react';
+import { type ComponentType, useState } from 'react';
 import { NavLink, Outlet, useNavigation } from 'react-router';
+import { WayOut } from '../access/WayOut';
 import { preferred } from '../app/preferences';
 import { useAppDispatch, useAppSelector } from '../app/store';
 import { NewerProgram } from '../keeping/NewerProgram';
@@ -18,9 +19,6 @@ import { KeepingNotices } from '../keeping/KeepingNotices';
 import { RailButton, railItem } from './RailButton';
 import { TourCard } from '../tour/TourCard';
 import { Help } from './Help';
-
-/** Read in only where somebody came in from the network. */
-const SignOut = lazy(async () => ({ default: (await import('../access/SignOut')).SignOut }));
 
 const RAIL_PX = 84;
 
@@ -93,7 +91,6 @@ const inARow = {
 } as const;
 
 function Rail() {
-  const here = useAppSelector(({ access }) => access.here);
   const [more, setMore] = useState(false);
   return (
     <Box
@@ -154,11 +151,7 @@ function Rail() {
       <Box sx={{ ...inARow, display: { xs: more ? 'grid' : 'none', sm: 'block' } }}>
         <Help />
         <Preferences />
-        {!here && (
-          <Suspense>
-            <SignOut />
-          </Suspense>
-        )}
+        <WayOut />
       </Box>
     </Box>
   );

@@ -57,6 +57,10 @@ class Search {
   private readonly hands: readonly number[];
   /** Closings of which no two can overlap in any alternative. */
   private readonly inTurn: ReadonlySet<number>;
+  /** Works as a stretch of time sees them, and the moments at which stretches begin and end. */
+  private readonly stretches: Readonly<
+    Record<'minutes' | 'hands' | 'start' | 'lastStart' | 'starts' | 'ends', Float64Array>
+  >;
 
   constructor(
     job: Job,
@@ -68,6 +72,15 @@ class Search {
     this.minutes = job.works.map(({ minutes }) => minutes);
     this.hands = job.works.map(({ hands }) => hands);
     this.inTurn = inTurnIn(job, alternatives);
+    const list = () => new Float64Array(job.works.length);
+    this.stretches = {
+      minutes: list(),
+      hands: list(),
+      start: list(),
+      lastStart: list(),
+      starts: list(),
+      ends: list(),
+    };
   }
 
   from(lags: Lags, candidates: readonly number[]): ClockAnswer | null | 'gave-up' {
@@ -182,22 +195,31 @@ class Search {
   }
 
   private needsTooMuch(lags: Lags, works: readonly number[], capacity: number): boolean {
-    const earliest = lags.earliest();
-    const latest = lags.latest();
     const count = works.length;
-    // Side by side in flat lists: this is gone through for every stretch at every step of the search.
-    const minutes = Float64Array.from(works, (i) => this.minutes[i] ?? 0);
-    const hands = Float64Array.from(works, (i) => (capacity === 1 ? 1 : (this.hands[i] ?? 1)));
-    const start = Float64Array.from(works, (i) => earliest[i] ?? 0);
-    const end = start.map((at, k) => at + at0(minutes, k));
-    const lastStart = Float64Array.from(works, (i) => latest[i] ?? 0);
-    const ends = new Set(lastStart.map((at, k) => at + at0(minutes, k)));
-    for (const from of new Set(start)) {
-      for (const to of ends) {
-        if (to <= from) continue;
+    // Side by side in flat lists that are made once: this is gone through for every stretch at every step of the search.
+    const { minutes, hands, start, lastStart, starts, ends } = this.stretches;
+    let total = 0;
+    let [startCount, endCount] = [0, 0];
+    for (let k = 0; k < count; k += 1) {
+      const i = works[k] ?? 0;
+      const lasts = this.minutes[i] ?? 0;
+      minutes[k] = lasts;
+      hands[k] = capacity === 1 ? 1 : (this.hands[i] ?? 1);
+      start[k] = lags.earliestOf(i);
+      lastStart[k] = lags.latestOf(i);
+      total += lasts * at0(hands, k);
+      startCount = addNew(starts, startCount, at0(start, k));
+      endCount = addNew(ends, endCount, at0(lastStart, k) + lasts);
+    }
+    for (let f = 0; f < startCount; f += 1) {
+      for (let t = 0; t < endCount; t += 1) {
+        const [from, to] = [at0(starts, f), at0(ends, t)];
+        // A stretch with room for all there is cannot be too full.
+        if (to <= from || capacity * (to - from) >= total) continue;
         let need = 0;
         for (let k = 0; k < count; k += 1) {
-          const inside = Math.min(at0(minutes, k), to - from, at0(end, k) - from, to - at0(lastStart, k));
+          const lasts = at0(minutes, k);
+          const inside = Math.min(lasts, to - from, at0(start, k) + lasts - from, to - at0(lastStart, k));
           if (inside > 0) need += inside * at0(hands, k);
         }
         if (need > capacity * (to - from) + LAG_EPS_MIN * count) return true;
@@ -228,6 +250,13 @@ class Search {
 }
 
 const at0 = (list: Float64Array, i: number): number => list[i] ?? 0;
+
+/** Puts a moment into the first `count` of a list unless it is there; how many there are then. */
+function addNew(list: Float64Array, count: number, moment: number): number {
+  for (let i = 0; i < count; i += 1) if (list[i] === moment) return count;
+  list[count] = moment;
+  return count + 1;
+}
 
 /** Closings that every alternative puts in some order, pair by pair. */
 function inTurnIn(job: Job, alternatives: readonly Orders[]): Set<number> {

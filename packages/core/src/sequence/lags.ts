@@ -37,14 +37,19 @@ export class Lags {
     return this.values[i * (this.works + 2) + j] ?? -Infinity;
   }
 
-  /** Earliest start of each work. */
-  earliest(): number[] {
-    return Array.from({ length: this.works }, (_, i) => this.between(this.works, i));
+  /** Earliest start of a work. */
+  earliestOf(i: number): number {
+    return this.between(this.works, i);
   }
 
-  /** Latest start of each work; infinite where the span is open. */
-  latest(): number[] {
-    return Array.from({ length: this.works }, (_, i) => -this.between(i, this.works));
+  /** Latest start of a work; infinite where the span is open. */
+  latestOf(i: number): number {
+    return -this.between(i, this.works);
+  }
+
+  /** Earliest start of each work. */
+  earliest(): number[] {
+    return Array.from({ length: this.works }, (_, i) => this.earliestOf(i));
   }
 
   /** Makes `j` start at least `minutes` after `i`, with all that follows; false where that cannot be. */
@@ -56,9 +61,10 @@ export class Lags {
     for (let a = 0; a < size; a += 1) {
       const head = (values[a * size + i] ?? 0) + minutes;
       if (head === -Infinity) continue;
+      const [row, tail] = [a * size, j * size];
       for (let b = 0; b < size; b += 1) {
-        const whole = head + (values[j * size + b] ?? 0);
-        if (whole > (values[a * size + b] ?? 0)) values[a * size + b] = whole;
+        const whole = head + (values[tail + b] ?? 0);
+        if (whole > (values[row + b] ?? 0)) values[row + b] = whole;
       }
     }
     return true;

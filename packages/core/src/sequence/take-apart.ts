@@ -3,7 +3,7 @@ import type { BlockTimer } from './block-timer';
 import type { Effort } from './clock-search';
 import { everySplit } from './every-split';
 import { blocksOf, inOrder, type Merge, rootsOf } from './merge';
-import { clampsFor, type SequenceProblem, shortOf } from './problem';
+import { clampsFor, type SequenceProblem } from './problem';
 import { connectedPieces, waysToTry } from './splits';
 
 /** A sub-assembly, and the ways of taking it apart that find hands, clamps and time. */
@@ -35,6 +35,9 @@ interface Label {
   readonly session: number;
   /** Clamps tied up in that session, in the order of the rack's kinds. */
   readonly clamps: readonly number[];
+  /** Joints still made in what is left, and their clamps. */
+  readonly joints: number;
+  readonly still: readonly number[];
   readonly usedShare: number;
   readonly parting: Parting | null;
   readonly before: Label | null;
@@ -84,6 +87,8 @@ export class TakingApart {
   /** True where every press belongs to one joint. */
   readonly independent: boolean;
   private readonly pinned: boolean;
+  /** Clamps of each joint where every press belongs to one, in the order of the rack's kinds. */
+  private readonly perJoint: readonly (readonly number[])[];
 
   constructor(
     private readonly problem: SequenceProblem,
@@ -98,6 +103,10 @@ export class TakingApart {
     this.there = this.kinds.map((kind) => rack?.[kind] ?? 0);
     this.independent = problem.presses.every(({ joints }) => joints.length === 1);
     this.pinned = problem.pins.some((pin) => pin !== null);
+    this.perJoint = all.map((joint) => {
+      const counts = clampsFor(problem, [joint]);
+      return this.kinds.map((kind) => counts[kind] ?? 0);
+    });
   }
 
   /** Sub-assemblies that the whole falls into before anything is taken apart. */
@@ -111,8 +120,18 @@ export class TakingApart {
   }
 
   private countsOf(joints: readonly number[]): number[] {
+    if (this.independent) return this.ownCountsOf(joints);
     const counts = clampsFor(this.problem, joints);
     return this.kinds.map((kind) => counts[kind] ?? 0);
+  }
+
+  /** The same where every joint has clamps of its own: theirs, one after the other. */
+  private ownCountsOf(joints: readonly number[]): number[] {
+    const sum = this.kinds.map(() => 0);
+    for (const joint of joints) {
+      this.perJoint[joint]?.forEach((count, k) => (sum[k] = (sum[k] ?? 0) + count));
+    }
+    return sum;
   }
 
   private pieceOf(parts: readonly number[]): Piece {
@@ -141,13 +160,14 @@ export class TakingApart {
     piece.complete = complete;
     piece.splits = splits
       .flatMap(({ joints, halves }): Parting[] => {
-        if (shortOf(this.problem, joints).length > 0) return [];
+        const clamps = this.countsOf(joints);
+        if (!this.fits(clamps)) return [];
         const timing = this.timer([{ joints, children: [] }]);
         // A closing that may be timed better leaves open what it rules out.
         piece.complete &&= timing?.proven === true;
         const usedShare = timing?.usedShare ?? Infinity;
         if (usedShare > 1 + SHARE_EPS) return [];
-        const parting = { piece, joints, usedShare, clamps: this.countsOf(joints) };
+        const parting = { piece, joints, usedShare, clamps };
         return [
           {
             ...parting,
@@ -188,23 +208,25 @@ export class TakingApart {
     let best: Label | null = null;
     let leftOut = false;
     const put = (label: Label) => {
-      const joints = label.left.reduce((sum, piece) => sum + piece.joints.length, 0);
-      if (joints === 0) {
+      if (label.joints === 0) {
         if (this.pinned && label.session + 1 < asked.sessions) return;
         if (!this.holds(label, asked)) return;
         if (best === null || isBetter(label, best)) best = label;
         return;
       }
-      const level = levels[joints - 1];
+      const level = levels[label.joints - 1];
       const key = label.left.map(({ id }) => id).join(',');
       const others = level?.get(key) ?? [];
       if (others.some((other) => this.dominates(other, label))) return;
       level?.set(key, [...others.filter((other) => !this.dominates(label, other)), label]);
     };
+    const left = this.whole();
     const start: Label = {
-      left: this.whole(),
+      left,
       session: 0,
       clamps: this.kinds.map(() => 0),
+      joints: left.reduce((sum, piece) => sum + piece.joints.length, 0),
+      still: this.kinds.map((_, k) => left.reduce((sum, piece) => sum + (piece.clamps[k] ?? 0), 0)),
       usedShare: 0,
       parting: null,
       before: null,
@@ -240,16 +262,29 @@ export class TakingApart {
 
   private *next(label: Label, asked: Asked): Generator<Label, void> {
     for (const piece of label.left) {
-      const others = label.left.filter((other) => other !== piece);
       for (const parting of this.partingsOf(piece)) {
         if (parting.usedShare > asked.usedShare) break;
-        const left = [...others, ...parting.halves].sort((x, y) => x.id - y.id);
-        const usedShare = Math.max(label.usedShare, parting.usedShare);
+        const still = label.still.map((count, k) => count - (parting.clamps[k] ?? 0));
+        // What is left is only put together for a label that is made.
+        let left: readonly Piece[] | null = null;
         const made = (session: number, clamps: readonly number[]): Label | null => {
           if (!this.mayBe(parting, session, asked)) return null;
-          const filled = this.filled(left, session, clamps);
+          const filled = this.filled(still, session, clamps);
           if (Math.max(session + 1, Math.ceil(filled - 1e-9)) > asked.sessions) return null;
-          return { left, session, clamps, usedShare, parting, before: label, filled };
+          left ??= [...label.left.filter((other) => other !== piece), ...parting.halves].sort(
+            (x, y) => x.id - y.id,
+          );
+          return {
+            left,
+            session,
+            clamps,
+            joints: label.joints - parting.joints.length,
+            still,
+            usedShare: Math.max(label.usedShare, parting.usedShare),
+            parting,
+            before: label,
+            filled,
+          };
         };
         const clamps = this.tiedUp(label, parting);
         const same = this.fits(clamps) ? made(label.session, clamps) : null;
@@ -293,13 +328,15 @@ export class TakingApart {
   }
 
   /** Sessions that this comes to, with a part of one for clamps in use: clamps of each kind have to go round. */
-  private filled(left: readonly Piece[], session: number, clamps: readonly number[]): number {
-    return clamps.reduce((most, count, k) => {
+  private filled(still: readonly number[], session: number, clamps: readonly number[]): number {
+    let most = session;
+    for (let k = 0; k < clamps.length; k += 1) {
       const there = this.there[k] ?? 0;
-      if (there <= 0) return most;
-      const still = this.independent ? left.reduce((sum, piece) => sum + (piece.clamps[k] ?? 0), 0) : 0;
-      return Math.max(most, session + (count + still) / there);
-    }, session);
+      if (there <= 0) continue;
+      const later = this.independent ? (still[k] ?? 0) : 0;
+      most = Math.max(most, session + ((clamps[k] ?? 0) + later) / there);
+    }
+    return most;
   }
 
   /** Whether the session being filled keeps its windows where presses tie closings together. */

@@ -85,18 +85,6 @@ export function GlueUpStep() {
           A glue-up of this build is running.
         </Alert>
       )}
-      {forbids.length > 0 && (
-        <Alert severity="error" variant="outlined" sx={{ mb: 2 }}>
-          Not to be started like this: {forbids.map((finding) => says(finding, f)).join('; ')}. Open the
-          verdict below for what would help.
-        </Alert>
-      )}
-      {forbids.length === 0 && warns.length > 0 && (
-        <Alert severity="warning" variant="outlined" sx={{ mb: 2 }}>
-          The plan does not hold: {warns.map((finding) => says(finding, f)).join('; ')}. You can start all the
-          same; the log will show it.
-        </Alert>
-      )}
       {sessions.length > 1 && (
         <FieldRow>
           <Choice
@@ -144,6 +132,19 @@ export function GlueUpStep() {
       >
         Start the clock: first bead
       </Button>
+      {/* Below: what pressures say comes a moment later, and must not push the button from under a finger. */}
+      {forbids.length > 0 && (
+        <Alert severity="error" variant="outlined" sx={{ mt: 2 }}>
+          Not to be started like this: {forbids.map((finding) => says(finding, f)).join('; ')}. Open the
+          verdict below for what would help.
+        </Alert>
+      )}
+      {forbids.length === 0 && warns.length > 0 && (
+        <Alert severity="warning" variant="outlined" sx={{ mt: 2 }}>
+          The plan does not hold: {warns.map((finding) => says(finding, f)).join('; ')}. You can start all the
+          same; the log will show it.
+        </Alert>
+      )}
       <Caution>{cautionWords(plan).join(' ')}</Caution>
       <Section title={`${script.operations.length} steps`}>
         <Box component="ol" sx={{ pl: 4, m: 0 }}>
