@@ -24,6 +24,22 @@ export function run(command, args, env = {}) {
   return status === 0;
 }
 
+/**
+ * Runs a command without holding this script up; its output comes in one piece when it has ended.
+ * @param {string} command
+ * @param {readonly string[]} args
+ * @returns {Promise<{ good: boolean, said: string }>}
+ */
+export function runApart(command, args) {
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (chunk) => (said += chunk));
+    child.on('error', (error) => done({ good: false, said: `${said}${error.message}\n` }));
+    child.on('close', (code) => done({ good: code === 0, said }));
+  });
+}
+
 /** True when a command answers to `--version`. */
 export function exists(command) {
   return spawnSync(command, ['--version'], { stdio: 'ignore' }).status === 0;

@@ -44,7 +44,7 @@ describe('an answer that is asked for before the app is there', () => {
     asked.length = 0;
     answers.length = 0;
     globalThis.fetch = (path) => {
-      asked.push(String(path));
+      asked.push(path as string);
       const answer = answers.shift() ?? new Error('nothing to say');
       return answer instanceof Error ? Promise.reject(answer) : Promise.resolve(answer);
     };
