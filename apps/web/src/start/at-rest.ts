@@ -1,5 +1,7 @@
-/** The first screen has come to rest by then, ms. */
-const FIRST_SCREEN_MS = 3000;
+/** Hands that have done nothing for so long are not in the middle of something, ms. */
+const HANDS_OFF_MS = 3000;
+/** Busy hands are waited for no longer than this, ms. */
+const BUSY_MS = 30_000;
 /** Nobody waits longer than this for what is done in the quiet, ms. */
 const NO_LATER_MS = 4000;
 
@@ -10,8 +12,28 @@ export const quiet = (): Promise<void> =>
     else setTimeout(done, 0);
   });
 
-/** The quiet after the first screen: time for what makes later ones quick. */
-export async function afterFirstScreen(): Promise<void> {
-  await new Promise((done) => setTimeout(done, FIRST_SCREEN_MS));
-  await quiet();
+let rest: Promise<void> | undefined;
+
+/** The first quiet after the first screen, hands included: time for what makes later screens quick. */
+export const afterFirstScreen = (): Promise<void> => (rest ??= handsOff().then(quiet));
+
+function handsOff(): Promise<void> {
+  return new Promise((done) => {
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const wait = () => {
+      clearTimeout(timer);
+      timer = setTimeout(stop, HANDS_OFF_MS);
+    };
+    const stop = () => {
+      clearTimeout(timer);
+      clearTimeout(atLast);
+      for (const hand of HANDS) removeEventListener(hand, wait, true);
+      done();
+    };
+    const atLast = setTimeout(stop, BUSY_MS);
+    for (const hand of HANDS) addEventListener(hand, wait, true);
+    wait();
+  });
 }
+
+const HANDS = ['keydown', 'pointerdown'] as const;

@@ -114,3 +114,43 @@ describe('the worker that is begun before the app is there', () => {
     expect(plannerWorker()).toBe(Pretended.made[1]);
   });
 });
+
+describe('the quiet after the first screen', () => {
+  beforeEach(() => {
+    jest.resetModules();
+    jest.useFakeTimers();
+  });
+  afterEach(() => {
+    jest.useRealTimers();
+  });
+
+  const waiting = async () => {
+    const { afterFirstScreen } = await import('./at-rest');
+    let rested = false;
+    void afterFirstScreen().then(() => (rested = true));
+    return async (ms: number) => {
+      await jest.advanceTimersByTimeAsync(ms);
+      return rested;
+    };
+  };
+
+  it('comes three seconds after hands were last seen', async () => {
+    const after = await waiting();
+    expect(await after(2000)).toBe(false);
+    dispatchEvent(new Event('keydown'));
+    expect(await after(2000)).toBe(false);
+    dispatchEvent(new Event('pointerdown'));
+    expect(await after(2900)).toBe(false);
+    expect(await after(200)).toBe(true);
+  });
+
+  it('comes after half a minute however busy they are', async () => {
+    const after = await waiting();
+    for (let second = 0; second < 29; second += 1) {
+      dispatchEvent(new Event('keydown'));
+      expect(await after(1000)).toBe(false);
+    }
+    dispatchEvent(new Event('keydown'));
+    expect(await after(1100)).toBe(true);
+  });
+});
