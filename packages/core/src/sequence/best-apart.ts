@@ -26,7 +26,7 @@ export function* bestApart(
   bound: SessionsBound,
   effort: SequenceEffort,
 ): Generator<BestApart, void> {
-  const gentlest = taking.gentlest();
+  const gentlest = taking.pieces.gentlest();
   if (gentlest.usedShare > 1 + SHARE_EPS) return;
   const width = widthFor(problem, effort, taking.independent);
   const first = fewest(problem, taking, bound, width);

@@ -200,14 +200,14 @@ interface WhyNot {
 
 /** The joints that stand in the way: a set that can never be put together, else the pins. */
 function whyNot(problem: SequenceProblem, taking: TakingApart, timer: BlockTimer): WhyNot {
-  const possible = (parts: readonly number[]) => taking.gentlest(parts).usedShare <= 1 + SHARE_EPS;
+  const possible = (parts: readonly number[]) => taking.pieces.gentlest(parts).usedShare <= 1 + SHARE_EPS;
   const all = problem.joints.map((_, i) => i);
   const parts = Array.from({ length: problem.parts }, (_, i) => i);
   const held = connectedPieces(problem, parts, all).find((piece) => piece.length > 1 && !possible(piece));
   if (held !== undefined) {
     const core = smallestHeld(problem, held, possible);
     const why = [whyHeld(problem, core, timer)];
-    return { why, proven: taking.gentlest(core).complete };
+    return { why, proven: taking.pieces.gentlest(core).complete };
   }
   const pinned = all.filter((joint) => problem.pins[joint] !== null);
   return { why: [{ ...finding('pins-contradict', 'refuses'), joints: pinned }], proven: false };

@@ -1,33 +1,9 @@
 import { SHARE_EPS } from './best-timing';
 import type { BlockTimer } from './block-timer';
 import type { Effort } from './clock-search';
-import { everySplit } from './every-split';
 import { blocksOf, inOrder, type Merge, rootsOf } from './merge';
-import { clampsFor, type SequenceProblem } from './problem';
-import { connectedPieces, waysToTry } from './splits';
-
-/** A sub-assembly, and the ways of taking it apart that find hands, clamps and time. */
-interface Piece {
-  readonly id: number;
-  readonly parts: readonly number[];
-  readonly joints: readonly number[];
-  /** Clamps of all its joints, in the order of the rack's kinds. */
-  readonly clamps: readonly number[];
-  splits: readonly Parting[] | null;
-  complete: boolean;
-}
-
-/** A sub-assembly taken apart: what closes last, read backwards. */
-interface Parting {
-  readonly piece: Piece;
-  readonly joints: readonly number[];
-  /** Share of its tightest window that the closing uses. */
-  readonly usedShare: number;
-  /** Clamps it ties up, in the order of the rack's kinds. */
-  readonly clamps: readonly number[];
-  /** Halves that have joints of their own. */
-  readonly halves: readonly Piece[];
-}
+import { type Parting, type Piece, Pieces } from './pieces';
+import type { SequenceProblem } from './problem';
 
 /** How far an assembly is taken apart: pieces that are left, and the session, counted from the last, that is being filled. */
 interface Label {
@@ -80,123 +56,19 @@ export interface Breadth {
  * a whole, so there nothing is proven.
  */
 export class TakingApart {
-  private readonly pieces = new Map<string, Piece>();
-  private readonly kinds: readonly string[];
-  private readonly there: readonly number[];
-  private readonly ways: readonly number[];
+  readonly pieces: Pieces;
   /** True where every press belongs to one joint. */
   readonly independent: boolean;
   private readonly pinned: boolean;
-  /** Clamps of each joint where every press belongs to one, in the order of the rack's kinds. */
-  private readonly perJoint: readonly (readonly number[])[];
 
   constructor(
     private readonly problem: SequenceProblem,
     private readonly timer: BlockTimer,
-    /** Sets of parts looked at for one sub-assembly before only some splits are taken. */
-    private readonly mostSets: number,
+    mostSets: number,
   ) {
-    this.ways = waysToTry(problem);
-    const { rack } = problem;
-    const all = problem.joints.map((_, i) => i);
-    this.kinds = rack === null ? [] : Object.keys(clampsFor(problem, all));
-    this.there = this.kinds.map((kind) => rack?.[kind] ?? 0);
-    this.independent = problem.presses.every(({ joints }) => joints.length === 1);
+    this.pieces = new Pieces(problem, timer, mostSets);
+    this.independent = this.pieces.independent;
     this.pinned = problem.pins.some((pin) => pin !== null);
-    this.perJoint = all.map((joint) => {
-      const counts = clampsFor(problem, [joint]);
-      return this.kinds.map((kind) => counts[kind] ?? 0);
-    });
-  }
-
-  /** Sub-assemblies that the whole falls into before anything is taken apart. */
-  private whole(): Piece[] {
-    const { problem } = this;
-    const all = problem.joints.map((_, i) => i);
-    const parts = Array.from({ length: problem.parts }, (_, i) => i);
-    return connectedPieces(problem, parts, all).flatMap((piece) =>
-      piece.length > 1 ? [this.pieceOf(piece)] : [],
-    );
-  }
-
-  private countsOf(joints: readonly number[]): number[] {
-    if (this.independent) return this.ownCountsOf(joints);
-    const counts = clampsFor(this.problem, joints);
-    return this.kinds.map((kind) => counts[kind] ?? 0);
-  }
-
-  /** The same where every joint has clamps of its own: theirs, one after the other. */
-  private ownCountsOf(joints: readonly number[]): number[] {
-    const sum = this.kinds.map(() => 0);
-    for (const joint of joints) {
-      this.perJoint[joint]?.forEach((count, k) => (sum[k] = (sum[k] ?? 0) + count));
-    }
-    return sum;
-  }
-
-  private pieceOf(parts: readonly number[]): Piece {
-    const sorted = [...parts].sort((x, y) => x - y);
-    const key = sorted.join(',');
-    const known = this.pieces.get(key);
-    if (known !== undefined) return known;
-    const inside = new Set(sorted);
-    const joints = this.problem.joints.flatMap(({ a, b }, i) => (inside.has(a) && inside.has(b) ? [i] : []));
-    const clamps = this.countsOf(joints);
-    const piece: Piece = {
-      id: this.pieces.size,
-      parts: sorted,
-      joints,
-      clamps,
-      splits: null,
-      complete: false,
-    };
-    this.pieces.set(key, piece);
-    return piece;
-  }
-
-  private partingsOf(piece: Piece): readonly Parting[] {
-    if (piece.splits !== null) return piece.splits;
-    const { splits, complete } = everySplit(this.problem, piece.parts, this.ways, this.mostSets);
-    piece.complete = complete;
-    piece.splits = splits
-      .flatMap(({ joints, halves }): Parting[] => {
-        const clamps = this.countsOf(joints);
-        if (!this.fits(clamps)) return [];
-        const timing = this.timer([{ joints, children: [] }]);
-        // A closing that may be timed better leaves open what it rules out.
-        piece.complete &&= timing?.proven === true;
-        const usedShare = timing?.usedShare ?? Infinity;
-        if (usedShare > 1 + SHARE_EPS) return [];
-        const parting = { piece, joints, usedShare, clamps };
-        return [
-          {
-            ...parting,
-            halves: halves.flatMap((half) => (half.length > 1 ? [this.pieceOf(half)] : [])),
-          },
-        ];
-      })
-      .sort((x, y) => x.usedShare - y.usedShare || compareLists(x.joints, y.joints));
-    return piece.splits;
-  }
-
-  /**
-   * The least share of its windows that the worst closing uses, whatever sessions come to; infinite where some set of
-   * parts cannot be put together at all. Taking the gentlest at every step spoils no later one, because what can be
-   * taken apart can be so without some of its parts, too.
-   * @returns with `complete` false where not every way of taking apart was looked at.
-   */
-  gentlest(parts?: readonly number[]): { readonly usedShare: number; readonly complete: boolean } {
-    let worst = 0;
-    let complete = true;
-    const open = parts === undefined ? this.whole() : [this.pieceOf(parts)];
-    for (const piece of open) {
-      const [first] = this.partingsOf(piece);
-      complete &&= piece.complete;
-      if (first === undefined) return { usedShare: Infinity, complete: piece.complete };
-      worst = Math.max(worst, first.usedShare);
-      open.push(...first.halves);
-    }
-    return { usedShare: worst, complete };
   }
 
   /**
@@ -220,13 +92,13 @@ export class TakingApart {
       if (others.some((other) => this.dominates(other, label))) return;
       level?.set(key, [...others.filter((other) => !this.dominates(label, other)), label]);
     };
-    const left = this.whole();
+    const left = this.pieces.whole();
     const start: Label = {
       left,
       session: 0,
-      clamps: this.kinds.map(() => 0),
+      clamps: this.pieces.kinds.map(() => 0),
       joints: left.reduce((sum, piece) => sum + piece.joints.length, 0),
-      still: this.kinds.map((_, k) => left.reduce((sum, piece) => sum + (piece.clamps[k] ?? 0), 0)),
+      still: this.pieces.kinds.map((_, k) => left.reduce((sum, piece) => sum + (piece.clamps[k] ?? 0), 0)),
       usedShare: 0,
       parting: null,
       before: null,
@@ -251,18 +123,13 @@ export class TakingApart {
       }
     }
     if (best === null)
-      return leftOut || !this.independent || this.pinned || !this.sawAll() ? 'gave-up' : null;
+      return leftOut || !this.independent || this.pinned || !this.pieces.sawAll() ? 'gave-up' : null;
     return this.read(best);
-  }
-
-  /** Whether every way of taking every piece apart was looked at. */
-  private sawAll(): boolean {
-    return [...this.pieces.values()].every(({ splits, complete }) => splits === null || complete);
   }
 
   private *next(label: Label, asked: Asked): Generator<Label, void> {
     for (const piece of label.left) {
-      for (const parting of this.partingsOf(piece)) {
+      for (const parting of this.pieces.partingsOf(piece)) {
         if (parting.usedShare > asked.usedShare) break;
         const still = label.still.map((count, k) => count - (parting.clamps[k] ?? 0));
         // What is left is only put together for a label that is made.
@@ -287,7 +154,7 @@ export class TakingApart {
           };
         };
         const clamps = this.tiedUp(label, parting);
-        const same = this.fits(clamps) ? made(label.session, clamps) : null;
+        const same = this.pieces.fits(clamps) ? made(label.session, clamps) : null;
         if (same !== null) yield same;
         // Another session is only worth opening where this one is full, somebody wants it, or windows may ask for it.
         if (
@@ -302,13 +169,9 @@ export class TakingApart {
     }
   }
 
-  private fits(clamps: readonly number[]): boolean {
-    return clamps.every((count, k) => count <= (this.there[k] ?? 0));
-  }
-
   private tiedUp(label: Label, parting: Parting): readonly number[] {
     if (this.independent) return label.clamps.map((count, k) => count + (parting.clamps[k] ?? 0));
-    return this.countsOf([...sessionPartings(label), parting].flatMap(({ joints }) => joints));
+    return this.pieces.countsOf([...sessionPartings(label), parting].flatMap(({ joints }) => joints));
   }
 
   /** Whether one label on the same pieces makes another needless. */
@@ -331,7 +194,7 @@ export class TakingApart {
   private filled(still: readonly number[], session: number, clamps: readonly number[]): number {
     let most = session;
     for (let k = 0; k < clamps.length; k += 1) {
-      const there = this.there[k] ?? 0;
+      const there = this.pieces.there[k] ?? 0;
       if (there <= 0) continue;
       const later = this.independent ? (still[k] ?? 0) : 0;
       most = Math.max(most, session + ((clamps[k] ?? 0) + later) / there);
@@ -383,12 +246,4 @@ const fillsLess = (x: Label, y: Label): number => x.filled - y.filled || x.usedS
 
 function isBetter(one: Label, other: Label): boolean {
   return one.session !== other.session ? one.session < other.session : one.usedShare < other.usedShare;
-}
-
-function compareLists(one: readonly number[], other: readonly number[]): number {
-  for (let i = 0; i < Math.min(one.length, other.length); i += 1) {
-    const gap = (one[i] ?? 0) - (other[i] ?? 0);
-    if (gap !== 0) return gap;
-  }
-  return one.length - other.length;
 }
