@@ -1,7 +1,8 @@
 import type { HtmlTagDescriptor, Plugin } from 'vite';
 
 /** The face that the first screen is written in. */
-const TEXT_FACE = /hyperlegible-next-latin-wght-normal/;
+const TEXT_FACE = /hyperlegible-next-latin-wght-normal.*\.woff2$/;
+const FRAME_SHEET = /\/frame-.*\.css$/;
 
 /** Names what every page needs in the page itself, so that it is fetched before the first script asks for it. */
 export const earlyLinks = (): Plugin => ({
@@ -12,9 +13,8 @@ export const earlyLinks = (): Plugin => ({
       Object.values(bundle ?? {}).flatMap((file): HtmlTagDescriptor[] => {
         const href = `/${file.fileName}`;
         if (file.type === 'chunk' && file.name === 'frame') return [link({ rel: 'modulepreload', href })];
-        if (file.type === 'asset' && /\/frame-.*\.css$/.test(href))
-          return [link({ rel: 'stylesheet', href })];
-        if (file.type === 'asset' && TEXT_FACE.test(href)) {
+        if (FRAME_SHEET.test(href)) return [link({ rel: 'stylesheet', href })];
+        if (TEXT_FACE.test(href)) {
           return [link({ rel: 'preload', as: 'font', type: 'font/woff2', href })];
         }
         return [];

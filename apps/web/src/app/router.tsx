@@ -22,11 +22,12 @@ export async function fetchScreens(): Promise<void> {
   }
 }
 
-/** A failure is told by the screen itself, which asks again. */
+/** Has a build opened and planned, and its step's panel fetched, while the screen itself is read in. */
 const headStartOf =
   (store: AppStore) =>
   ({ params }: LoaderFunctionArgs): null => {
     const { buildId = '', step } = params;
+    // A failure is told by the screen itself, which asks again.
     store.dispatch(headStart(buildId)).catch(() => undefined);
     if (isStepId(step)) preloadStep(step);
     return null;
