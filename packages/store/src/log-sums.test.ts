@@ -1,5 +1,6 @@
 import { DEMO_SHOP, seasonRuns } from '@lean-clasp/core/demo';
 import { evidenceOf, type Trends } from '@lean-clasp/core/learning';
+import { readAfterwards, readRun } from '@lean-clasp/core/runs';
 import { type Database, openDatabase } from './database';
 import { type RunStore, runStore } from './runs';
 
@@ -75,6 +76,41 @@ describe('the log added up', () => {
     expect(coupons).toBeGreaterThan(8);
     expect(trends.reached.every(({ flatMm, squareMm }) => flatMm !== null || squareMm !== null)).toBe(true);
     expect(trends.glue.every(({ gPerM2 }) => gPerM2 > 50 && gPerM2 < 1000)).toBe(true);
+  });
+
+  it('tells coupons bottle by bottle, and glue taken where it was weighed', () => {
+    const broken = SEASON.flatMap((run) => {
+      const pct = readAfterwards(run).coupon?.woodFailurePct ?? null;
+      return pct === null ? [] : [{ pct, bottle: run.promise.bottle?.id }];
+    });
+    const bottles = new Set(broken.map(({ bottle }) => bottle));
+    expect(bottles.size).toBeGreaterThan(1);
+    for (const bottle of bottles) {
+      const own = broken.filter((each) => each.bottle === bottle);
+      const told = trends.coupons.filter((each) => each.bottle === bottle);
+      expect(new Set(told.map(({ openedOn }) => openedOn)).size).toBe(1);
+      const sum = told.reduce((total, { runs: count, pct }) => total + count * pct, 0);
+      expect(sum).toBeCloseTo(
+        own.reduce((total, { pct }) => total + pct, 0),
+        6,
+      );
+    }
+    const weighed = SEASON.flatMap((run) => {
+      const { glueG } = readRun(run).record;
+      return glueG === null ? [] : [{ run, glueG }];
+    });
+    const months = weighed.map(({ run }) => new Date(run.startedAtMs).toISOString().slice(0, 7));
+    for (const { month, takenGPerM2 } of trends.glue) {
+      const own = weighed.filter((_, i) => months[i] === month);
+      if (own.length === 0) expect(takenGPerM2).toBeNull();
+      else
+        expect(takenGPerM2).toBeCloseTo(
+          own.reduce((sum, { glueG }) => sum + glueG, 0) /
+            own.reduce((sum, { run }) => sum + (run.promise.job?.gluedM2 ?? 0), 0),
+          9,
+        );
+    }
+    expect(weighed.length).toBeGreaterThan(5);
   });
 
   it('counts where a lesson was told, and where it went wrong all the same', () => {

@@ -142,6 +142,8 @@ const MIGRATIONS: Readonly<Record<string, Migration>> = {
     },
   },
   '0008-run-figures': { up: keepRunFigures },
+  // Bottles, and glue that was weighed.
+  '0009-run-figures-of-bottles': { up: keepRunFigures },
 };
 
 /** Hands the migrations to Kysely's migrator. */

@@ -20,13 +20,14 @@ export async function trendsOf(db: Database): Promise<Trends> {
       select month, template, count(*) as runs, avg(square_mm) as squareMm, avg(flat_mm) as flatMm
       from run_figures where coalesce(square_mm, flat_mm) is not null group by 1, 2 order by 1`),
     rows(sql<Trends['glue'][number]>`
-      select month, count(*) as runs, sum(glue_g) / sum(glued_m2) as gPerM2
+      select month, count(*) as runs, sum(glue_g) / sum(glued_m2) as gPerM2,
+        sum(glue_taken_g) / sum(glued_m2) filter (where glue_taken_g is not null) as takenGPerM2
       from run_figures where glued_m2 > 0 and state = 'clamped' group by 1 order by 1`),
     rows(sql<Trends['causes'][number]>`
       select cause, count(*) as runs from run_figures where cause is not null group by 1 order by 2 desc, 1`),
     rows(sql<Trends['coupons'][number]>`
-      select month, adhesive, count(*) as runs, avg(coupon_pct) as pct
-      from run_figures where coupon_pct is not null group by 1, 2 order by 1`),
+      select month, adhesive, bottle, bottle_opened_on as openedOn, count(*) as runs, avg(coupon_pct) as pct
+      from run_figures where coupon_pct is not null group by 1, 2, 3, 4 order by 1, 2, 4, 3`),
     rows(sql<Trends['lessons'][number]>`
       select lesson, count(*) as runs, count(cause) as wrong
       from run_lessons join run_figures using (run_id) where state = 'clamped' group by 1 order by 1`),

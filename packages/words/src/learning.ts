@@ -1,3 +1,4 @@
+import type { Measure } from '@lean-clasp/core/formats';
 import type { Subject } from '@lean-clasp/core/learning';
 import { findAdhesive } from '@lean-clasp/core/adhesives';
 import { METHOD_OPTIONS } from './catalogue';
@@ -12,6 +13,12 @@ export const WORK_WORDS: Readonly<Record<string, string>> = {
   check: 'readings',
 };
 
+const REACHED_WORDS: Readonly<Record<Measure, string>> = {
+  square: 'how square it comes out',
+  flat: 'how flat it comes out',
+  gap: 'the widest gap left in its lines',
+};
+
 /** What something learned is about. */
 export function loreWords(subject: Subject): string {
   switch (subject.kind) {
@@ -24,6 +31,6 @@ export function loreWords(subject: Subject): string {
     case 'window':
       return `Open time of ${findAdhesive(subject.adhesive).name} at your bench`;
     case 'reached':
-      return `${KIND_WORDS[subject.template]?.name ?? subject.template}: how ${subject.measure} it comes out`;
+      return `${KIND_WORDS[subject.template]?.name ?? subject.template}: ${REACHED_WORDS[subject.measure]}`;
   }
 }

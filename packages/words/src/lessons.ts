@@ -19,6 +19,8 @@ export const lessonWords = (lesson: Bearing): LessonWords =>
 export const LESSON: Words<LessonValues> = {
   'comes-out': ({ typicalMm, poorMm, runs }, f) =>
     `holds by the plan, but came out ${f.fine(typicalMm)} as a rule and ${f.fine(poorMm)} at the worst in ${runs} of its kind here`,
+  'gaps-come-out': ({ typicalMm, poorMm, runs, fillsMm }, f) =>
+    `pressed as it wants, but the widest gap left was ${f.fine(typicalMm)} as a rule and ${f.fine(poorMm)} at the worst in ${runs} of its kind here; this glue fills ${f.fine(fillsMm)}`,
   lesson: ({ lesson, change }) => (isLibrary(lesson) ? LIBRARY_WORDS[lesson].change : change),
 };
 

@@ -11,6 +11,7 @@ import {
   type FetchBaseQueryError,
 } from '@reduxjs/toolkit/query/react';
 import type { Role } from '../access/access-slice';
+import { takeEarly } from '../start/early';
 import { isErrorBody, noteRefusal } from './request';
 
 /** A build in the list. */
@@ -79,7 +80,16 @@ export interface NetworkReport {
   readonly calendar: string;
 }
 
-const ask = fetchBaseQuery({ baseUrl: new URL('/api', location.origin).href });
+const ask = fetchBaseQuery({
+  baseUrl: new URL('/api', location.origin).href,
+  fetchFn: (request) => askedEarly(request as Request) ?? fetch(request),
+});
+
+/** The answer, where the start of the page has asked already. */
+function askedEarly({ method, url }: Request): Promise<Response> | undefined {
+  const { pathname, search } = new URL(url);
+  return method === 'GET' ? takeEarly(`${pathname}${search}`) : undefined;
+}
 
 /** Asks, and tells when nobody has come in. */
 const askAndTell: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = async (

@@ -21,7 +21,7 @@ import { useKit, useRun } from '../bench/use-run';
 import { Loading } from '../frame/Loading';
 import { Section } from '../frame/Page';
 import { FieldRow } from '../parts/FieldRow';
-import { LengthField } from '../quantities/fields';
+import { LengthField, ScaledField } from '../quantities/fields';
 import { type Format, useFormat } from '../quantities/use-format';
 import { ClosedAs } from './record/ClosedAs';
 import { CouponFields } from './record/CouponFields';
@@ -102,6 +102,16 @@ function Form({ run: document }: { readonly run: RunDocument }) {
           {reading('Off flat, straightedge across', 'flatnessMm', LIMITS.deviationMm.max)}
           {squared && reading('Diagonals differ by', 'diagonalDifferenceMm', LIMITS.deviationMm.max)}
           {reading('Widest gap left', 'widestGapMm', LIMITS.gapMm.max)}
+          <ScaledField
+            label="Glue it took, weighed"
+            quantity="mass"
+            optional
+            value={record.glueG}
+            bounds={LIMITS.glueTakenG}
+            hint="bottle or cup, before and after"
+            onChange={(glueG) => set({ glueG })}
+            width={190}
+          />
         </FieldRow>
         <TextField
           label="What went well, what went wrong, what to change for good"
@@ -199,6 +209,7 @@ function comparisonRows({ promise, record, ...run }: RunSummary, f: Format): [st
     ['off flat', orDash(promise.flatMm, f.fine), orDash(record.flatnessMm, f.fine)],
     ['diagonals differ', '', orDash(record.diagonalDifferenceMm, f.fine)],
     ['widest gap', '', orDash(record.widestGapMm, f.fine)],
+    ['glue', promise.job === undefined ? '' : f.mass(promise.job.glueG), orDash(record.glueG, f.mass)],
     ['air', `${f.temperature(promise.climate.tempC)}, ${Math.round(promise.climate.rhPct)} %`, ''],
   ];
 }

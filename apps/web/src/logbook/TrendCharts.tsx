@@ -101,18 +101,21 @@ function MonthlyCharts({
           print={f.fine}
         />
       </Section>
-      <Section title="Glue planned for a square metre of joint">
+      <Section title="Glue for a square metre of joint">
         <MonthLines
-          rows={glue.map(({ month, gPerM2 }) => ({ month, name: 'all glue-ups', value: gPerM2 }))}
+          rows={glue.flatMap(({ month, gPerM2, takenGPerM2 }) => [
+            { month, name: 'planned', value: gPerM2 },
+            ...(takenGPerM2 === null ? [] : [{ month, name: 'taken, where weighed', value: takenGPerM2 }]),
+          ])}
           unit="g"
         />
       </Section>
       <Section title="Coupons: share of the break in the wood">
         <MonthLines
-          rows={coupons.map(({ month, adhesive, pct }) => ({
-            month,
-            name: findAdhesive(adhesive).name,
-            value: pct,
+          rows={coupons.map((coupon) => ({
+            month: coupon.month,
+            name: bottleName(coupon, coupons),
+            value: coupon.pct,
           }))}
           unit="%"
           limit={75}
@@ -123,6 +126,24 @@ function MonthlyCharts({
       </Section>
     </>
   );
+}
+
+type OfBottle = Pick<Trends['coupons'][number], 'adhesive' | 'bottle' | 'openedOn'>;
+
+/** A bottle by its glue and the day it was opened; numbered where several are called alike. */
+function bottleName({ adhesive, bottle, openedOn }: OfBottle, all: readonly OfBottle[]): string {
+  const name = findAdhesive(adhesive).name;
+  if (bottle === null) return name;
+  const alike = [
+    ...new Set(
+      all.flatMap((each) =>
+        each.adhesive === adhesive && each.openedOn === openedOn ? (each.bottle ?? []) : [],
+      ),
+    ),
+  ];
+  const which = alike.length === 1 ? '' : `, no. ${alike.indexOf(bottle) + 1}`;
+  const opened = openedOn === null ? 'no date' : `opened ${dayjs(openedOn).format('D MMM YYYY')}`;
+  return `${name}, ${opened}${which}`;
 }
 
 interface Point {

@@ -69,9 +69,18 @@ describe('Trends', () => {
     ],
     used: [{ month: '2026-03', runs: 3, share: 0.62 }],
     reached: [{ month: '2026-03', template: 'case', runs: 1, squareMm: 0.4, flatMm: null }],
-    glue: [],
+    glue: [
+      { month: '2026-03', runs: 3, gPerM2: 180, takenGPerM2: null },
+      { month: '2026-04', runs: 2, gPerM2: 182, takenGPerM2: 214 },
+    ],
     causes: [{ cause: 'too-cold', runs: 2 }],
-    coupons: [{ month: '2026-03', adhesive: 'pva-interior', runs: 1, pct: 85 }],
+    coupons: [
+      { month: '2026-02', adhesive: 'pva-interior', bottle: null, openedOn: null, runs: 1, pct: 70 },
+      { month: '2026-03', adhesive: 'pva-interior', bottle: 'a', openedOn: '2025-11-04', runs: 1, pct: 55 },
+      { month: '2026-03', adhesive: 'pva-interior', bottle: 'b', openedOn: '2026-03-02', runs: 1, pct: 85 },
+      { month: '2026-03', adhesive: 'hide-hot', bottle: 'c', openedOn: null, runs: 1, pct: 90 },
+      { month: '2026-04', adhesive: 'hide-hot', bottle: 'd', openedOn: null, runs: 1, pct: 95 },
+    ],
     lessons: [{ lesson: 'cold-shop', runs: 4, wrong: 1 }],
     calibration: { bins: [{ runs: 12, promised: 0.9, kept: 0.75 }], brier: 0.19, brierOfMean: 0.188 },
   };
@@ -88,11 +97,13 @@ describe('Trends', () => {
           'brush: Mar 26 0.9 ×',
           'Case: Mar 26 0.40 mm',
           'glue or wood was too cold: 2',
+          'planned: Mar 26 180 g, Apr 26 182 g; taken, where weighed: Apr 26 214 g',
+          'Interior PVA, fast: Feb 26 70 %; Interior PVA, fast, opened 4 Nov 2025: Mar 26 55 %; Interior PVA, fast, opened 2 Mar 2026: Mar 26 85 %; Hot hide glue, no date, no. 1: Mar 26 90 %; Hot hide glue, no date, no. 2: Apr 26 95 %',
         ]),
       ),
     );
     expect(screen.getByText(/Brier score 0\.190 over 12 glue-ups, against 0\.188/)).toBeInTheDocument();
-    expect(screen.getAllByText('Nothing of that was noted yet.')).toHaveLength(2);
+    expect(screen.getAllByText('Nothing of that was noted yet.')).toHaveLength(1);
   });
 
   it('says of a lesson whether it helped', async () => {

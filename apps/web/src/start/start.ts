@@ -5,16 +5,30 @@ import { askEarly } from './early';
 import { beginPlannerWorker } from './planner-worker';
 import { BUILD_STEP, SCREENS, screenAt } from './screens';
 
+const toRead = (document: string) => [`/api/${document}`, `/api/${document}/edits`];
+const SHOP = toRead(`shops/${SHOP_ID}`);
+const BUILDS = '/api/builds';
+const NEWEST_RUNS = '/api/runs?limit=200';
+
+/** What screens ask of the server whatever else their address says. */
+const ASKED: Readonly<Record<string, readonly string[]>> = {
+  '/': [BUILDS, NEWEST_RUNS, ...SHOP],
+  '/builds': [BUILDS, ...SHOP],
+  '/shop': [NEWEST_RUNS, ...SHOP],
+  '/logbook': ['/api/runs'],
+  '/logbook/trends': ['/api/runs/trends'],
+  '/logbook/learned': ['/api/runs/evidence', ...SHOP],
+  '/sums': ['/api/calc'],
+};
+
 // Small, and first: what the address calls for is on its way while the app itself is still being read in.
 askEarly('/api/session');
 const { path, parts } = screenAt(location.pathname);
+ASKED[path]?.forEach(askEarly);
 if (path === BUILD_STEP) {
   const [, buildId, step] = parts;
   beginPlannerWorker();
-  for (const document of [`builds/${buildId}`, `shops/${SHOP_ID}`]) {
-    askEarly(`/api/${document}`);
-    askEarly(`/api/${document}/edits`);
-  }
+  [...toRead(`builds/${buildId}`), ...SHOP].forEach(askEarly);
   if (isStepId(step)) preloadStep(step);
 }
 void import('../main');

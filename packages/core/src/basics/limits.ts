@@ -24,6 +24,7 @@ export const LIMITS = Object.freeze({
   lineOfPullOffsetMm: { min: -60, max: 60, unit: 'mm' },
   padSideMm: { min: 5, max: 300, unit: 'mm' },
   jawReachMm: { min: 5, max: 1000, unit: 'mm' },
+  glueTakenG: { min: 0, max: 20000, unit: 'g' },
   perTurnN: { min: 10, max: 20000, unit: 'N' },
   padThicknessMm: { min: 0, max: 100, unit: 'mm' },
   gapMm: { min: -5, max: 5, unit: 'mm' },

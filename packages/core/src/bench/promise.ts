@@ -10,6 +10,7 @@ import {
   type PlannedJoint,
   slowestOf,
 } from '../plan';
+import { nextBottle } from '../shelf';
 import { ASPECTS } from '../verdicts';
 
 /**
@@ -43,6 +44,7 @@ export function promiseOf(plan: Plan, session = 0, when: When = SOME_DAY): RunPr
     paces: WORKS.map((work) => ({ work, factor: paceOf(plan.shop)(work, plan.build.glue.method) })),
     window: windowOf(plan, joints),
     glueMl: gluedTotals(own).volumeMl,
+    bottle: nextBottle(plan.shop.bottles, plan.adhesive.id),
     job: jobOf(plan, joints, traitsOf(plan, when)),
     lessons: lessonsBearing(plan, when).map(saidOf),
   };

@@ -9,6 +9,8 @@ export interface SeasonDay {
   readonly air: readonly [tempC: number, rhPct: number];
   readonly record: Partial<RunRecord>;
   readonly coupon?: number;
+  /** Glue that was weighed, over what was planned. */
+  readonly weighed?: number;
   readonly cause?: readonly [symptom: string, cause: string];
   readonly heldUp?: number;
   readonly mishap?: string;
@@ -37,6 +39,7 @@ export const DAYS: readonly SeasonDay[] = [
     daysAgo: 147,
     hour: 13,
     air: [17, 50],
+    weighed: 1.3,
     record: {
       squeezeOut: 'even',
       flatnessMm: 0.7,
@@ -82,6 +85,7 @@ export const DAYS: readonly SeasonDay[] = [
     daysAgo: 129,
     hour: 9,
     air: [13, 60],
+    weighed: 1.22,
     record: {
       squeezeOut: 'too-much',
       diagonalDifferenceMm: 1.4,
@@ -131,6 +135,7 @@ export const DAYS: readonly SeasonDay[] = [
     daysAgo: 104,
     hour: 10,
     air: [14, 58],
+    weighed: 1.18,
     record: { squeezeOut: 'even', flatnessMm: 0.6, note: '' },
     coupon: 80,
   },
@@ -153,6 +158,7 @@ export const DAYS: readonly SeasonDay[] = [
     daysAgo: 97,
     hour: 9,
     air: [15, 55],
+    weighed: 1.12,
     record: { squeezeOut: 'even', flatnessMm: 0.5, note: '' },
     coupon: 88,
     week: 'sound',
@@ -170,6 +176,7 @@ export const DAYS: readonly SeasonDay[] = [
     daysAgo: 86,
     hour: 15,
     air: [21, 40],
+    weighed: 1.15,
     record: {
       squeezeOut: 'even',
       flatnessMm: 0.4,
@@ -212,6 +219,7 @@ export const DAYS: readonly SeasonDay[] = [
     daysAgo: 61,
     hour: 14,
     air: [20, 43],
+    weighed: 1.06,
     record: { squeezeOut: 'even', diagonalDifferenceMm: 0.6, note: '' },
   },
   {
@@ -227,6 +235,7 @@ export const DAYS: readonly SeasonDay[] = [
     daysAgo: 33,
     hour: 15,
     air: [21, 41],
+    weighed: 1.04,
     record: { squeezeOut: 'even', flatnessMm: 0.4, note: '' },
     coupon: 86,
   },
@@ -235,6 +244,7 @@ export const DAYS: readonly SeasonDay[] = [
     daysAgo: 24,
     hour: 10,
     air: [17, 50],
+    weighed: 0.98,
     record: { squeezeOut: 'even', flatnessMm: 0.6, note: 'Counter flap.' },
     coupon: 84,
   },

@@ -1,4 +1,4 @@
-import type { BuildDocument, Lesson, RunDocument, RunRecord, ShopDocument } from '../formats';
+import type { Bottle, BuildDocument, Lesson, RunDocument, RunRecord, ShopDocument } from '../formats';
 import { withLessons } from '../lessons';
 import { likelihoodOf, planBuild } from '../plan';
 import { newBuild } from '../templates';
@@ -97,6 +97,7 @@ const NOTHING_READ: RunRecord = {
   flatnessMm: null,
   diagonalDifferenceMm: null,
   widestGapMm: null,
+  glueG: null,
   note: '',
 };
 
@@ -107,8 +108,9 @@ export function seasonRuns(shop: ShopDocument, nowMs: number): RunDocument[] {
     const build = builds.get(day.build);
     if (build === undefined) return [];
     const [tempC, rhPct] = day.air;
-    const plan = planBuild({ ...build, climate: { tempC, rhPct } }, asTaughtBefore(shop, i));
     const startedAtMs = Math.floor(nowMs / DAY_MS - day.daysAgo) * DAY_MS + day.hour * 60 * MINUTE_MS;
+    const then = { ...asTaughtBefore(shop, i), bottles: bottlesThen(shop.bottles, startedAtMs) };
+    const plan = planBuild({ ...build, climate: { tempC, rhPct } }, then);
     const { run } = workedBy(HANDS, plan, {
       id: `season-${i + 1}`,
       buildId: day.build,
@@ -129,8 +131,23 @@ const asTaughtBefore = (shop: ShopDocument, day: number): ShopDocument =>
     away,
   }));
 
+/** So long a bottle lasted, days. */
+const LASTED_DAYS = 75;
+
+/** Bottles as they stood on a day: in place of one that was opened later stood the one before it. */
+const bottlesThen = (bottles: readonly Bottle[], atMs: number): Bottle[] =>
+  bottles.map((bottle) => {
+    const openedMs = bottle.openedOn === null ? 0 : Date.parse(bottle.openedOn);
+    if (openedMs <= atMs) return bottle;
+    const lots = Math.ceil((openedMs - atMs) / (LASTED_DAYS * DAY_MS));
+    const openedOn = new Date(openedMs - lots * LASTED_DAYS * DAY_MS).toISOString().slice(0, 10);
+    return { ...bottle, id: `${bottle.id}-${lots}-before`, openedOn };
+  });
+
 function tellings(day: SeasonDay, run: RunDocument): Telling[] {
-  const { record, coupon, cause, mishap, week } = day;
+  const { coupon, cause, mishap, week, weighed } = day;
+  const glueG = weighed === undefined ? null : Math.round(weighed * (run.promise.job?.glueG ?? 0));
+  const record = { ...NOTHING_READ, ...day.record, glueG };
   const endMs = Math.max(...run.events.map(({ atMs }) => atMs));
   const offMs = endMs + 1.2 * (run.promise.clampMin ?? 60) * MINUTE_MS;
   const later = (days: number) => endMs + days * DAY_MS;
@@ -145,7 +162,7 @@ function tellings(day: SeasonDay, run: RunDocument): Telling[] {
           },
         ]),
     { kind: 'clamps-off', atMs: Math.round(offMs) },
-    { kind: 'note', atMs: Math.round(offMs), payload: { record: { ...NOTHING_READ, ...record } } },
+    { kind: 'note', atMs: Math.round(offMs), payload: { record } },
     ...(coupon === undefined
       ? []
       : [{ kind: 'note' as const, atMs: later(2), payload: { coupon: { woodFailurePct: coupon } } }]),

@@ -1,5 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox';
-import { oneOf, orNull, ShortText, strictObject } from './schema';
+import { Day, oneOf, orNull, ShortText, strictObject } from './schema';
 
 /** Kinds of work whose pace is learned apart. */
 export const WORKS = ['spread', 'close', 'press', 'tighten', 'check'] as const;
@@ -7,7 +7,7 @@ export const WORKS = ['spread', 'close', 'press', 'tighten', 'check'] as const;
 export type Work = (typeof WORKS)[number];
 
 /** What a shop really reaches, of which it may keep a habit. */
-export const MEASURES = ['square', 'flat'] as const;
+export const MEASURES = ['square', 'flat', 'gap'] as const;
 /** One of `MEASURES`. */
 export type Measure = (typeof MEASURES)[number];
 
@@ -16,7 +16,7 @@ const Cv = Type.Number({ minimum: 0, maximum: 2 });
 /** From how many glue-ups, and when it was taken over. */
 const EVIDENCE = {
   runs: Type.Integer({ minimum: 0, maximum: 100_000 }),
-  on: Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' }),
+  on: Day,
 };
 
 /** What the log has taught and the person has taken over; plans go by it and say so. */

@@ -1,5 +1,5 @@
 import { type Static, Type } from '@sinclair/typebox';
-import { Id, oneOf, orNull, ShortText, strictObject } from './schema';
+import { Day, Id, oneOf, orNull, ShortText, strictObject } from './schema';
 
 /** What a trigger asks of a plan as an amount; units stand with each name. */
 export const AMOUNT_TRAITS = [
@@ -70,7 +70,7 @@ export const LessonSchema = strictObject({
   /** All of these have to be so. */
   when: Type.Array(ConditionSchema, { minItems: 1, maxItems: 6 }),
   at: oneOf(LESSON_MOMENTS),
-  learnedOn: orNull(Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' })),
+  learnedOn: orNull(Day),
   /** The glue-up that taught it; null where it was written down without one. */
   runId: orNull(Id),
 });

@@ -20,6 +20,8 @@ export const RunRecordSchema = strictObject({
   diagonalDifferenceMm: orNull(bounded({ min: 0, max: LIMITS.deviationMm.max, unit: 'mm' })),
   /** Widest gap left in any line. */
   widestGapMm: orNull(bounded({ min: 0, max: LIMITS.gapMm.max, unit: 'mm' })),
+  /** Glue that it took, weighed before and after, g. */
+  glueG: orNull(bounded(LIMITS.glueTakenG)),
   note: Type.String({ maxLength: 4000 }),
 });
 

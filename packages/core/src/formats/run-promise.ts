@@ -4,7 +4,7 @@ import { LIMITS } from '../basics/limits';
 import { ClimateSchema } from './build-sections';
 import { WORKS } from './learned';
 import { LESSON_MOMENTS } from './lesson';
-import { Id, oneOf, orNull, ShortText, strictObject } from './schema';
+import { Day, Id, oneOf, orNull, ShortText, strictObject } from './schema';
 
 const Share = Type.Number({ minimum: 0, maximum: 1 });
 const Amount = Type.Number({ minimum: 0, maximum: 1e9 });
@@ -70,6 +70,8 @@ export const RunPromiseSchema = strictObject({
   job: Type.Optional(JobSchema),
   /** Glue that the session takes out of its bottle, ml; left out by runs from before the shelf was kept. */
   glueMl: Type.Optional(Amount),
+  /** The bottle that it is taken out of first; null where the shelf holds none of it. Left out by runs from before. */
+  bottle: Type.Optional(orNull(strictObject({ id: Id, openedOn: orNull(Day) }))),
   /** Lessons that were told, with their words as they were. */
   lessons: Type.Optional(Type.Array(LessonSaidSchema, { maxItems: 60 })),
   /** Who stands at it, whoever holds the device first. */

@@ -28,5 +28,7 @@ export function strictObject<T extends Parameters<typeof Type.Object>[0]>(fields
 
 /** A person's own short text. */
 export const ShortText = Type.String({ maxLength: 200 });
+/** A day, as `2026-03-14`. */
+export const Day = Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' });
 /** A document-local identifier. */
 export const Id = Type.String({ minLength: 1, maxLength: 64, pattern: '^[A-Za-z0-9_-]+$' });

@@ -3,7 +3,7 @@ import { LIMITS } from '../basics/limits';
 import { ClimateSchema } from './build-sections';
 import { LearnedSchema } from './learned';
 import { ShopLessonsSchema } from './lesson';
-import { bounded, Id, oneOf, orNull, ShortText, strictObject, wholeBounded } from './schema';
+import { bounded, Day, Id, oneOf, orNull, ShortText, strictObject, wholeBounded } from './schema';
 
 /** How many lots, bottles, woods and spreaders a shop holds at most. */
 export const SHOP_ROOM = { rack: 60, cauls: 30, blocks: 30, bottles: 60, woods: 60, methods: 30 } as const;
@@ -72,7 +72,7 @@ const LabelSchema = strictObject({
 export const BottleSchema = strictObject({
   id: Id,
   adhesive: ShortText,
-  openedOn: orNull(Type.String({ pattern: '^\\d{4}-\\d{2}-\\d{2}$' })),
+  openedOn: orNull(Day),
   remainingMl: bounded(LIMITS.shelfMl),
   /** What its own label says; it comes before the catalogue. Bottles from before labels leave it out. */
   label: Type.Optional(LabelSchema),

@@ -239,13 +239,19 @@ function windows(evidence: readonly RunEvidence[], learned: Learned): Lore[] {
 /** One of ten is poorer than so many standard deviations above the usual. */
 const POOR = 1.28;
 
+const MEASURED: Readonly<Record<Measure, (run: RunEvidence) => number | null | undefined>> = {
+  square: ({ squareMm }) => squareMm,
+  flat: ({ flatMm }) => flatMm,
+  gap: ({ gapMm }) => gapMm,
+};
+
 function reached(evidence: readonly RunEvidence[], learned: Learned): Lore[] {
   const templates = [...new Set(evidence.map(({ template }) => template))];
   return templates.flatMap((template) =>
     MEASURES.flatMap((measure): Lore[] => {
       const own = valued(
         evidence.filter((run) => run.template === template),
-        (run) => (measure === 'square' ? run.squareMm : run.flatMm),
+        (run) => MEASURED[measure](run) ?? null,
       );
       if (own.length === 0) return [];
       const values = own.map(({ value }) => value);

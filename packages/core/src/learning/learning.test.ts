@@ -1,6 +1,6 @@
 import { DEMO_SHOP, stageFloor, type Truth, wagonBuilds, workedBy } from '../demo';
 import type { BuildDocument, ShopDocument } from '../formats';
-import { likelihoodOf, paceOf, type Plan, planBuild } from '../plan';
+import { likelihoodOf, paceOf, type Plan, planBuild, settlePlan } from '../plan';
 import { scatterFrom } from '../sequence';
 import {
   accepted,
@@ -187,6 +187,31 @@ describe('open time', () => {
   it('is left as it is where glue was always wet with time to spare', () => {
     const quick = { ...AS_BUILT_IN, pace: { spread: 0.4, close: 0.4, press: 0.4, tighten: 0.4, check: 1 } };
     expect(loreOf(learn(season(quick, 30, 1), SHOP), 'window:pva-interior').state).toBe('too-little');
+  });
+});
+
+describe('what comes out', () => {
+  const left = (gapsMm: readonly number[]): RunEvidence[] =>
+    season(AS_BUILT_IN, gapsMm.length, 3, { of: plans(SHOP).slice(0, 1) }).map((run, i) => ({
+      ...run,
+      gapMm: gapsMm[i] ?? null,
+    }));
+  const tightBy = (evidence: readonly RunEvidence[]) => {
+    const gaps = learn(evidence, SHOP).find(({ key }) => key === 'reached:gap:edge-panel');
+    const shop = gaps?.state === 'proposed' ? accepted(SHOP, gaps, '2026-05-01') : SHOP;
+    return settlePlan(planBuild(stageFloor(shop), shop)).verdicts.tight;
+  };
+
+  it('brings gaps that were left before against what the glue fills', () => {
+    const before = tightBy([]);
+    expect(before.state).toBe('holds');
+    expect(tightBy(left([0.02, 0.04, 0.03, 0.02, 0.05]))).toEqual(before);
+    expect(tightBy(left([0.3, 0.5, 0.35, 0.6, 0.4]))).toMatchObject({
+      state: 'close',
+      cause: { code: 'gaps-come-out', values: { typicalMm: 0.4, runs: 5 } },
+    });
+    // Too few to go by.
+    expect(tightBy(left([0.5, 0.6]))).toEqual(before);
   });
 });
 

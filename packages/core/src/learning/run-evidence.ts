@@ -38,6 +38,8 @@ export interface RunEvidence {
   /** Half the difference of the diagonals, and the gap under a straightedge; null where nobody read them. */
   readonly squareMm: number | null;
   readonly flatMm: number | null;
+  /** Widest gap left in any line; null where nobody looked. Left out by evidence from before. */
+  readonly gapMm?: number | null;
   /** Promised share of glue-ups whose windows hold; null where none was. */
   readonly likely: number | null;
   /** Whether its windows held: by how the glue was where that was told, else by the clock. Null where neither tells. */
@@ -101,6 +103,7 @@ export function evidenceOf(run: RunDocument): RunEvidence | null {
     used: windows.length === 0 ? null : Math.max(...windows.map(({ share }) => share)),
     squareMm: record.diagonalDifferenceMm === null ? null : record.diagonalDifferenceMm / 2,
     flatMm: record.flatnessMm,
+    gapMm: record.widestGapMm,
     likely: likely ?? null,
     kept: keptOf(windows, run),
   };

@@ -20,12 +20,17 @@ export interface Trends {
     readonly squareMm: number | null;
     readonly flatMm: number | null;
   })[];
-  /** Glue planned for a square metre of joint, g. */
-  readonly glue: readonly (Monthly & { readonly gPerM2: number })[];
+  /** Glue for a square metre of joint, g: planned, and taken where it was weighed. */
+  readonly glue: readonly (Monthly & { readonly gPerM2: number; readonly takenGPerM2: number | null })[];
   /** What failures were put down to. */
   readonly causes: readonly { readonly cause: string; readonly runs: number }[];
-  /** Wood failure of coupons by glue, per cent. */
-  readonly coupons: readonly (Monthly & { readonly adhesive: string; readonly pct: number })[];
+  /** Wood failure of coupons by bottle, per cent; the bottle is null where the run did not know it. */
+  readonly coupons: readonly (Monthly & {
+    readonly adhesive: string;
+    readonly bottle: string | null;
+    readonly openedOn: string | null;
+    readonly pct: number;
+  })[];
   /** How often each lesson was told before a glue-up that is done, and how many of those went wrong all the same. */
   readonly lessons: readonly { readonly lesson: string; readonly runs: number; readonly wrong: number }[];
   readonly calibration: Calibration;

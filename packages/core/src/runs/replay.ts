@@ -45,6 +45,7 @@ const EMPTY_RECORD: RunRecord = {
   flatnessMm: null,
   diagonalDifferenceMm: null,
   widestGapMm: null,
+  glueG: null,
   note: '',
 };
 

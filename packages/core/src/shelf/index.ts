@@ -1,2 +1,2 @@
 export { ageMonthsOf, type BottleState, bottleState } from './bottle-state';
-export { glueUsedMl, poured } from './poured';
+export { glueUsedMl, nextBottle, poured } from './poured';

@@ -21,15 +21,28 @@ export function glueUsedMl(run: Pick<RunDocument, 'events' | 'promise' | 'script
   return (glueMl * poured) / pours.length;
 }
 
+/** Bottles of a glue that hold some, in the order in which they are used up. */
+function inTurn(bottles: readonly Bottle[], adhesive: string): Bottle[] {
+  const own = bottles.filter((bottle) => bottle.adhesive === adhesive && bottle.remainingMl > 0);
+  return own.sort((a, b) => (a.openedOn ?? LAST).localeCompare(b.openedOn ?? LAST));
+}
+
+/** The bottle that a glue is taken out of next; null where the shelf holds none of it. */
+export function nextBottle(
+  bottles: readonly Bottle[],
+  adhesive: string,
+): Pick<Bottle, 'id' | 'openedOn'> | null {
+  const [next] = inTurn(bottles, adhesive);
+  return next === undefined ? null : { id: next.id, openedOn: next.openedOn };
+}
+
 /**
  * Bottles after some glue was poured, in their order: the one that was opened first is used up first, those without a date last. None goes below empty: more than there was is what nobody had counted.
  */
 export function poured(bottles: readonly Bottle[], adhesive: string, ml: number): Bottle[] {
-  const own = bottles.filter((bottle) => bottle.adhesive === adhesive && bottle.remainingMl > 0);
-  const inTurn = [...own].sort((a, b) => (a.openedOn ?? LAST).localeCompare(b.openedOn ?? LAST));
   let left = ml;
   const after = new Map<string, number>();
-  for (const { id, remainingMl } of inTurn) {
+  for (const { id, remainingMl } of inTurn(bottles, adhesive)) {
     const taken = Math.min(left, remainingMl);
     after.set(id, remainingMl - taken);
     left -= taken;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { Bottle, RunDocument } from '../formats';
-import { bottleState, glueUsedMl, poured } from '.';
+import { bottleState, glueUsedMl, nextBottle, poured } from '.';
 
 const bottle = (
   id: string,
@@ -29,6 +29,17 @@ describe('glue out of bottles', () => {
       ['early', 0],
       ['other', 900],
     ]);
+  });
+
+  it('names the bottle that is poured from next', () => {
+    const shelf = [
+      bottle('empty', 0, '2025-01-01'),
+      bottle('undated', 500, null),
+      bottle('late', 200, '2026-03-01'),
+      bottle('other', 900, '2020-01-01', 'hide-hot'),
+    ];
+    expect(nextBottle(shelf, 'pva-interior')).toEqual({ id: 'late', openedOn: '2026-03-01' });
+    expect(nextBottle(shelf, 'epoxy-slow')).toBeNull();
   });
 
   it('takes what is asked, or all there is, and touches no other glue', () => {
