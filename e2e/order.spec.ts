@@ -95,7 +95,6 @@ test('Today dates every build that waits, by the hours and benches of the shop',
   for (const day of ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']) {
     await page.getByRole('textbox', { name: day }).fill('6–12');
   }
-  await page.getByRole('textbox', { name: 'Benches' }).fill('2');
   await page.getByRole('link', { name: 'Today' }).click();
   const days = page.getByRole('list', { name: 'Sessions by day' });
   await expect(days.getByRole('listitem')).toHaveCount(8, { timeout: 60_000 });

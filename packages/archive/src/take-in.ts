@@ -117,7 +117,7 @@ async function takeShop(
 }
 
 /** Lists of a shop whose rows have ids. */
-const LISTS = ['rack', 'cauls', 'blocks', 'bottles', 'woods', 'methods'] as const;
+const LISTS = ['rack', 'cauls', 'blocks', 'bottles', 'woods', 'methods', 'benches'] as const;
 
 /** A shop with the lots, bottles, woods and spreaders of another that it has not. */
 function addedTo(mine: ShopDocument, theirs: ShopDocument): ShopDocument {

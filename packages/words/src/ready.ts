@@ -15,6 +15,12 @@ export const READY: Words<ReadyValues> = {
   'ready-unreachable': () => 'Every cut, hole and sanding that closing makes unreachable is done',
   'ready-marked': () => 'Faces marked so that nothing goes in the wrong way round',
   'ready-hour': () => 'A clear hour: nobody at the door, telephone away',
+  'ready-bench': ({ name, lengthMm, widthMm }, f) =>
+    `${name} cleared, ${f.length(lengthMm)} × ${f.length(widthMm)}`,
+  'ready-bench-short': ({ workLengthMm, workWidthMm, name }, f) =>
+    `Something larger than ${name} to lay ${f.length(workLengthMm)} × ${f.length(workWidthMm)} on, its ends held up level`,
+  'ready-bench-hollow': ({ name, outMm }, f) =>
+    `${name} levelled, or the work shimmed on it: it is ${f.fine(outMm)} out of flat`,
   'ready-bottle': ({ adhesive, months, shelfMonths }) =>
     months < 0
       ? `Look when the bottle of ${findAdhesive(adhesive).name} was opened; write it on it`
@@ -37,6 +43,11 @@ export const READY_REASONS: Words<ReadyValues> = {
   'ready-unreachable': () => 'nobody sands inside a closed case',
   'ready-marked': () => 'a part the wrong way round costs a minute with glue on it',
   'ready-hour': ({ workMin }) => `hands are at it for ${formatClock(workMin)} by the plan`,
+  'ready-bench': () => 'the smallest of yours that holds the work; a second one stays free',
+  'ready-bench-short': ({ name, lengthMm, widthMm }, f) =>
+    `${name} is the largest listed, ${f.length(lengthMm)} × ${f.length(widthMm)}; what hangs over sags and takes a wind with it`,
+  'ready-bench-hollow': ({ wantedMm }, f) =>
+    `what is clamped down on it takes that over, and ${f.fine(wantedMm)} is wanted`,
   'ready-bottle': ({ shelfMonths }) => `good for about ${shelfMonths} months from opening; the label decides`,
   'ready-mix': ({ potLifeMin }) =>
     `lasts about ${formatClock(potLifeMin)} in a cup, less in a deep one; spread out it lives longer`,

@@ -23,6 +23,7 @@ import { type Format, useFormat } from '../quantities/use-format';
 import { SHOP_ID } from '../shop/shop-id';
 import { useEditShop } from '../shop/use-edit-shop';
 import { LogbookTabs } from './LogbookTabs';
+import { OwnPulls } from './OwnPulls';
 
 /** What the log teaches: each with its evidence, before and after, to be taken over, refused or forgotten. */
 export function LearnedPage() {
@@ -46,6 +47,7 @@ export function LearnedPage() {
           <SyncNotice id={SHOP_ID} />
           <All lore={learn(evidence, shop)} />
           <Walked shop={shop} />
+          <OwnPulls shop={shop} />
           <People evidence={evidence} />
         </>
       )}

@@ -59,6 +59,32 @@ it('tells paces that were walked without glue, and forgets them', async () => {
   expect(page.shop().learned?.pace).toEqual([]);
 });
 
+describe('the pull of one\u2019s own clamps', () => {
+  const [lot] = DEMO_SHOP.rack;
+  const measured = [
+    { on: '2026-03-02', forceN: 3200, perTurnN: 1500, errorN: 60 },
+    { on: '2026-08-11', forceN: 3000, perTurnN: 1400, errorN: 80 },
+  ];
+
+  it('stands beside what is typical, and can be accepted and forgotten', async () => {
+    if (lot === undefined) throw new Error('the demo has clamps');
+    const shop = { ...DEMO_SHOP, rack: [{ ...lot, forceN: null, measured }] };
+    const page = renderPage(<LearnedPage />, { server: SERVER, shop });
+    const region = await screen.findByRole('region', { name: 'Pull of your clamps' });
+    expect(region).toHaveTextContent(
+      /Measured 2 times: 3\.1 kN, with 95 % confidence between 2\.\d kN and 3\.\d kN/,
+    );
+    expect(region).toHaveTextContent('2 Mar 2026: 3.2 kN; 11 Aug 2026: 3.0 kN');
+    await page.user.click(within(region).getByRole('button', { name: /^Accept/ }));
+    expect(page.shop().rack[0]).toMatchObject({ forceN: 3100, perTurnN: 1450 });
+    expect(within(region).queryByRole('button', { name: /^Accept/ })).toBeNull();
+    await page.user.click(within(region).getByRole('button', { name: /^Forget/ }));
+    expect(page.shop().rack[0]).toMatchObject({ forceN: null });
+    expect(page.shop().rack[0]).not.toHaveProperty('measured');
+    expect(region).toHaveTextContent('Not measured yet');
+  });
+});
+
 describe('Trends', () => {
   const TRENDS: Trends = {
     pace: [

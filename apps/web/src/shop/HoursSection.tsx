@@ -4,31 +4,15 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
 import { FieldRow } from '../parts/FieldRow';
-import { NumberField } from '../quantities/fields';
 import { useDraft } from '../quantities/use-draft';
 import { printHours, readHours, WEEK } from './opening-hours';
 import { useEditShop } from './use-edit-shop';
 
-/** When somebody is there, and on how many benches; dates of sessions go by it. */
+/** When somebody is there; dates of sessions go by it. */
 export function HoursSection({ shop }: { readonly shop: ShopDocument }) {
-  const edit = useEditShop();
   return (
-    <Section title="Hours and benches">
+    <Section title="Hours">
       <FieldRow>
-        <NumberField
-          label="Benches"
-          value={weekOf(shop).benches}
-          bounds={{ min: 1, max: 20, unit: '' }}
-          hint="for glue-ups at once"
-          onChange={(benches) =>
-            benches !== null &&
-            edit('Benches', (before) => ({
-              ...before,
-              week: { ...copyOf(before), benches: Math.round(benches) },
-            }))
-          }
-          width={160}
-        />
         {WEEK.map(({ day, name }) => (
           <DayField key={day} day={day} name={name} shop={shop} />
         ))}
@@ -81,7 +65,7 @@ function DayField({
 }
 
 /** The week of a shop as its document holds it. */
-function copyOf(shop: ShopDocument): NonNullable<ShopDocument['week']> {
+export function copyOf(shop: ShopDocument): NonNullable<ShopDocument['week']> {
   const { hours, benches } = weekOf(shop);
-  return { benches, hours: hours.map((each) => ({ ...each })) };
+  return { benches: shop.week?.benches ?? benches, hours: hours.map((each) => ({ ...each })) };
 }

@@ -64,7 +64,7 @@ export function LabelFields({
             quantity="pressure"
             optional
             value={label.pressureMPa.low}
-            bounds={{ min: 0.001, max: 10, unit: 'MPa' }}
+            bounds={LIMITS.labelPressureMPa}
             onChange={(low) => set('Pressure', { pressureMPa: { ...label.pressureMPa, low } })}
             width={140}
           />
@@ -73,7 +73,7 @@ export function LabelFields({
             quantity="pressure"
             optional
             value={label.pressureMPa.high}
-            bounds={{ min: 0.001, max: 10, unit: 'MPa' }}
+            bounds={LIMITS.labelPressureMPa}
             onChange={(high) => set('Pressure', { pressureMPa: { ...label.pressureMPa, high } })}
             width={140}
           />
@@ -82,7 +82,7 @@ export function LabelFields({
             fine
             optional
             value={label.gapMm}
-            bounds={{ min: 0, max: 10, unit: 'mm' }}
+            bounds={LIMITS.labelGapMm}
             onChange={(gapMm) => set('Fills gaps to', { gapMm })}
             width={130}
           />
@@ -91,7 +91,7 @@ export function LabelFields({
             unit="g/m²"
             optional
             value={label.spreadGPerM2}
-            bounds={{ min: 10, max: 2000, unit: 'g/m²' }}
+            bounds={LIMITS.labelSpreadGPerM2}
             onChange={(spreadGPerM2) => set('Spread', { spreadGPerM2 })}
             width={130}
           />

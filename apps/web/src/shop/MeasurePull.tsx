@@ -1,5 +1,7 @@
 import { InputError, LIMITS } from '@lean-clasp/core/basics';
-import { type HandCalibration, handCalibration, N_PER_KG } from '@lean-clasp/core/clamps';
+import { findClampKind, type HandCalibration, handCalibration, N_PER_KG } from '@lean-clasp/core/clamps';
+import type { RackLot } from '@lean-clasp/core/formats';
+import { measuredAgain, ownPull } from '@lean-clasp/core/learning';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -7,12 +9,15 @@ import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
+import dayjs from 'dayjs';
 import { useState } from 'react';
 import { Choice } from '../parts/Choice';
 import { NumberField } from '../quantities/fields';
 import type { List } from '../quantities/list';
 import { ListField } from '../quantities/ListField';
 import { type Format, useFormat } from '../quantities/use-format';
+
+type Measured = Parameters<typeof measuredAgain>[1];
 
 /** What the pull is read on. */
 type Instrument = 'scale' | 'spring' | 'gauge';
@@ -47,13 +52,14 @@ interface Reading {
 /** A clamp's pull by turns past snug, measured by hand; the line is drawn through the readings and can be taken over. */
 export function MeasurePull({
   name,
+  lot,
   onTake,
   onClose,
 }: {
   /** Of the clamps, in the singular. */
   readonly name: string;
-  /** What was measured, newtons; the pull of a turn is null where the clamp has no handle to turn. */
-  readonly onTake: (measured: { readonly forceN: number; readonly perTurnN: number }) => void;
+  readonly lot: RackLot;
+  readonly onTake: (time: Measured) => void;
   readonly onClose: () => void;
 }) {
   const f = useFormat();
@@ -63,13 +69,16 @@ export function MeasurePull({
   const { head, example, factor: factorName } = READS[instrument];
   const oneN = newtons(instrument, factor);
   const found = calibrated(readings, oneN);
-  const taken =
+  const time: Measured | null =
     typeof found === 'string'
       ? null
       : {
+          on: dayjs().format('YYYY-MM-DD'),
           forceN: clamped(found.mostN, LIMITS.clampForceN),
-          perTurnN: clamped(found.perTurnN, LIMITS.perTurnN),
+          perTurnN: findClampKind(lot.kind).handleMm > 0 ? clamped(found.perTurnN, LIMITS.perTurnN) : null,
+          errorN: found.mostErrorN === null ? null : Math.round(found.mostErrorN),
         };
+  const own = time === null ? null : ownPull(measuredAgain(lot, time));
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-labelledby="measure-title">
       <DialogTitle id="measure-title">Measure the pull of a {name}</DialogTitle>
@@ -120,19 +129,26 @@ export function MeasurePull({
           ) : (
             <Sum found={found} oneN={oneN} head={head} count={readings.length} f={f} />
           )}
+          {own !== null && own.times.length > 1 && (
+            <Typography sx={{ mt: 0.5 }}>
+              With the {own.times.length === 2 ? 'time' : `${own.times.length - 1} times`} before that is{' '}
+              {f.force(own.forceN)}, with 95 % confidence between {f.force(own.lowN)} and {f.force(own.highN)}
+              .
+            </Typography>
+          )}
         </Box>
       </DialogContent>
       <DialogActions>
         <Button onClick={onClose}>Leave it</Button>
         <Button
           variant="contained"
-          disabled={taken === null}
+          disabled={time === null}
           onClick={() => {
-            if (taken !== null) onTake(taken);
+            if (time !== null) onTake(time);
             onClose();
           }}
         >
-          {taken === null ? 'Take it over' : `Take over ${f.force(taken.forceN)}`}
+          {own === null ? 'Take it over' : `Take over ${f.force(own.forceN)}`}
         </Button>
       </DialogActions>
     </Dialog>

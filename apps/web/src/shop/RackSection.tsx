@@ -1,3 +1,4 @@
+import { measuredAgain } from '@lean-clasp/core/learning';
 import { LIMITS } from '@lean-clasp/core/basics';
 import { findClampKind, lotForceN, lotReachMm } from '@lean-clasp/core/clamps';
 import type { RackLot, ShopDocument } from '@lean-clasp/core/formats';
@@ -109,8 +110,9 @@ function LotFields({
             <BareContext value={false}>
               <MeasurePull
                 name={kind.name}
-                onTake={({ forceN, perTurnN }) =>
-                  set('Pull, measured', kind.handleMm > 0 ? { forceN, perTurnN } : { forceN })
+                lot={lot}
+                onTake={(time) =>
+                  list.replace(`Pull measured, ${kind.name}`, lot.id, (before) => measuredAgain(before, time))
                 }
                 onClose={() => setMeasuring(false)}
               />

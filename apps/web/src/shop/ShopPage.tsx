@@ -10,6 +10,7 @@ import { Loading } from '../frame/Loading';
 import { Page } from '../frame/Page';
 import { AirSection } from './AirSection';
 import { ArchiveSection } from './ArchiveSection';
+import { BenchesSection } from './BenchesSection';
 import { BlocksSection, CaulsSection } from './CaulsSection';
 import { HoursSection } from './HoursSection';
 import { NetworkSection } from './NetworkSection';
@@ -62,6 +63,7 @@ function BelowTheRack({ shop }: { readonly shop: ShopDocument }) {
       <WoodsSection shop={shop} />
       <SpreadersSection shop={shop} />
       <AirSection shop={shop} />
+      <BenchesSection shop={shop} />
       <HoursSection shop={shop} />
       <PeopleSection shop={shop} />
       <NetworkSection />

@@ -7,6 +7,7 @@ import type { ReactNode } from 'react';
 import { fillIn, pickIn } from '../../test/render-build';
 import { renderPage } from '../../test/render-page';
 import { useDocument } from '../documents/use-document';
+import { BenchesSection } from './BenchesSection';
 import { BlocksSection, CaulsSection } from './CaulsSection';
 import { HoursSection } from './HoursSection';
 import { SpreadersSection, WoodsSection } from './OwnSection';
@@ -237,10 +238,18 @@ describe('hours, benches, name and pace', () => {
     expect(weekOf(shop()).hours.filter(({ day }) => day !== 1)).toEqual(others);
   });
 
-  it('counts benches', async () => {
-    const { user, shop } = open(HoursSection);
-    await fillIn(user, document.body, 'Benches', '3');
-    expect(shop().week?.benches).toBe(3);
+  it('counts benches until they are listed with their size, and by the list from then on', async () => {
+    const { user, shop } = open(BenchesSection, { benches: [] });
+    await fillIn(user, document.body, 'How many benches', '3');
+    expect(weekOf(shop()).benches).toBe(3);
+    await user.click(screen.getByRole('button', { name: 'Add a bench' }));
+    expect(screen.queryByRole('textbox', { name: 'How many benches' })).toBeNull();
+    expect(weekOf(shop()).benches).toBe(1);
+    await fillIn(user, document.body, 'Out of flat', '0.6');
+    await fillIn(user, document.body, 'Length', '2100');
+    expect(shop().benches).toMatchObject([{ name: 'Bench', lengthMm: 2100, widthMm: 700, flatMm: 0.6 }]);
+    await user.click(screen.getByRole('button', { name: 'Remove Bench' }));
+    expect(weekOf(shop()).benches).toBe(3);
   });
 
   it('takes a name that is not empty and a pace within reason', async () => {
@@ -291,7 +300,20 @@ describe('a clamp measured by hand', () => {
     // 50 kg a turn × 9.81 × 3.
     expect(within(dialog).getByText('1.5 kN')).toBeInTheDocument();
     await user.click(within(dialog).getByRole('button', { name: 'Take over 3.2 kN' }));
-    expect(shop().rack[0]).toMatchObject({ forceN: 3236, perTurnN: 1471 });
+    expect(shop().rack[0]).toMatchObject({
+      forceN: 3236,
+      perTurnN: 1471,
+      measured: [{ forceN: 3236, perTurnN: 1471, errorN: 0 }],
+    });
+    // Once more, on another day: the mean of both.
+    await user.click(screen.getByRole('button', { name: /Measure the pull of the T-bar/ }));
+    const again = screen.getByRole('dialog', { name: /Measure the pull/ });
+    await fillIn(user, again, 'Lever', '3');
+    await user.type(within(again).getByRole('textbox', { name: /Turns past snug/ }), '0, 10\n1, 50\n2, 90');
+    expect(within(again).getByText(/With the time before that is 2\.9 kN/)).toBeInTheDocument();
+    await user.click(within(again).getByRole('button', { name: /^Take over/ }));
+    expect(shop().rack[0]?.forceN).toBeCloseTo((3236 + 2648) / 2, -2);
+    expect(shop().rack[0]?.measured).toHaveLength(2);
   });
 });
 
@@ -317,7 +339,8 @@ it('shows everything under the name of the shop', async () => {
     'Blocks and battens',
     'Glue shelf',
     'Air',
-    'Hours and benches',
+    'Benches',
+    'Hours',
     'People and pace',
   ]) {
     expect(screen.getByRole('region', { name })).toBeInTheDocument();

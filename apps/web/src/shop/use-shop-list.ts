@@ -2,7 +2,7 @@ import type { ShopDocument } from '@lean-clasp/core/formats';
 import { changed, useEditShop } from './use-edit-shop';
 
 /** Lists of the shop whose entries are added, changed and removed one by one. */
-export type ShopList = 'rack' | 'cauls' | 'blocks' | 'bottles' | 'woods' | 'methods';
+export type ShopList = 'rack' | 'cauls' | 'blocks' | 'bottles' | 'woods' | 'methods' | 'benches';
 /** An entry of such a list. */
 export type RowOf<F extends ShopList> = NonNullable<ShopDocument[F]>[number];
 

@@ -85,6 +85,7 @@ const FIELD_LABELS: Readonly<Record<string, string>> = {
   lever: 'Lever',
   perTurnN: 'One turn adds',
   perTurnErrorN: 'Error of that',
+  mostErrorN: 'Error of the pull at most turns',
   snugN: 'Pull when snug',
   mostN: 'At the most turns',
   offLineN: 'Furthest off the line',

@@ -125,7 +125,7 @@ describe('Today', () => {
 
   it('says until when the shop is open and what fits into that, and which lessons bear on it', async () => {
     const hours = [0, 1, 2, 3, 4, 5, 6].map((day) => ({ day, fromMin: 0, toMin: 1440 }));
-    const shop = { ...DEMO_SHOP, week: { hours: hours.slice(0, 6), benches: 1 } };
+    const shop = { ...DEMO_SHOP, benches: [], week: { hours: hours.slice(0, 6), benches: 1 } };
     jest.useFakeTimers({ now: new Date('2026-11-26T09:00:00'), advanceTimers: true });
     renderPage(<TodayPage />, { server: answering([]), shop });
     const next = await section('What can start next');

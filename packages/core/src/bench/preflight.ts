@@ -1,6 +1,7 @@
 import { type Finding, finding } from '../findings';
 import { lessonFinding, lessonsBearing, saidOf, type When } from '../lessons';
 import { bottlesOf, ofSession, operationsOf, type Plan } from '../plan';
+import { whichBench } from './which-bench';
 
 /** Glue this near to the coldest it bonds at is in question, °C [judgement]. */
 const NEAR_COLD_C = 4;
@@ -24,11 +25,30 @@ export function preflight(plan: Plan, session: number, when: When): Finding[] {
     finding('ready-unreachable', 'informs'),
     finding('ready-marked', 'informs'),
     ...before.map(({ instruction }) => instruction),
+    ...benchChecks(plan),
     ...glueChecks(plan, when.today),
     ...airChecks(plan, joints),
     ...plan.findings.filter(WARNS),
     ...lessonsBearing(plan, when).map((lesson) => lessonFinding(saidOf(lesson))),
     finding('ready-hour', 'informs', { workMin: ordered.workMin }),
+  ];
+}
+
+/** Where it stands: large enough, and flat enough for what it presses flat. */
+function benchChecks(plan: Plan): Finding[] {
+  const which = whichBench(plan);
+  if (which === null) return [];
+  const { bench, holds, work } = which;
+  const { name, flatMm } = bench;
+  const sides = { name, lengthMm: bench.lengthMm, widthMm: bench.widthMm };
+  const wantedMm = plan.build.goals.flatMm;
+  return [
+    holds
+      ? finding('ready-bench', 'informs', sides)
+      : finding('ready-bench-short', 'warns', { ...sides, workLengthMm: work[0], workWidthMm: work[1] }),
+    ...(flatMm === null || flatMm <= wantedMm
+      ? []
+      : [finding('ready-bench-hollow', 'warns', { name, outMm: flatMm, wantedMm })]),
   ];
 }
 

@@ -91,6 +91,7 @@ export const handCalibration = calculation({
   output: strictObject({
     perTurnN: Type.Number(),
     perTurnErrorN: Type.Union([Type.Number(), Type.Null()]),
+    mostErrorN: Type.Union([Type.Number(), Type.Null()]),
     snugN: Type.Number(),
     mostN: Type.Number(),
     offLineN: Type.Number(),

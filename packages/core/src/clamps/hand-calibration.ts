@@ -15,6 +15,8 @@ export interface HandCalibration {
   readonly snugN: number;
   /** Pull of the line at the most turns that were read, N. */
   readonly mostN: number;
+  /** Standard error of that, N; null with two readings. */
+  readonly mostErrorN: number | null;
   /** Furthest that a reading lies off the line, N. */
   readonly offLineN: number;
   /** Whether the readings lie near enough to a line to go by it. */
@@ -26,7 +28,8 @@ const CROOKED = 0.2;
 
 /**
  * Pull of a clamp by turns past snug: the line through the readings by least squares. Bars and screws are springs over the few
- * turns that a hand makes. Textbook statistics: slope Σ(x − x̄)(y − ȳ) ÷ Σ(x − x̄)², its error √(Σr² ÷ (n − 2) ÷ Σ(x − x̄)²).
+ * turns that a hand makes. Textbook statistics: slope Σ(x − x̄)(y − ȳ) ÷ Σ(x − x̄)², its error √(Σr² ÷ (n − 2) ÷ Σ(x − x̄)²); that of a
+ * point of the line √(Σr² ÷ (n − 2) × (1 ÷ n + (x − x̄)² ÷ Σ(x − x̄)²)).
  * @throws InputError where fewer than two different turns were read, or more turns pull less.
  */
 export function handCalibration(readings: readonly TurnReading[]): HandCalibration {
@@ -56,13 +59,15 @@ export function handCalibration(readings: readonly TurnReading[]): HandCalibrati
   const off = readings.map(({ turns, forceN }) => forceN - line(turns));
   const offLineN = Math.max(...off.map(Math.abs));
   const all = readings.map(({ turns }) => turns);
-  const rise = perTurnN * (Math.max(...all) - Math.min(...all));
+  const mostTurns = Math.max(...all);
+  const rise = perTurnN * (mostTurns - Math.min(...all));
+  const offN = n === 2 ? null : Math.sqrt(off.reduce((sum, each) => sum + each ** 2, 0) / (n - 2));
   return {
     perTurnN,
-    perTurnErrorN:
-      n === 2 ? null : Math.sqrt(off.reduce((sum, each) => sum + each ** 2, 0) / (n - 2) / spread),
+    perTurnErrorN: offN === null ? null : offN / Math.sqrt(spread),
     snugN: Math.max(0, line(0)),
-    mostN: line(Math.max(...all)),
+    mostN: line(mostTurns),
+    mostErrorN: offN === null ? null : offN * Math.sqrt(1 / n + (mostTurns - meanTurns) ** 2 / spread),
     offLineN,
     straight: offLineN <= CROOKED * rise,
   };

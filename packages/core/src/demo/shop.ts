@@ -115,6 +115,10 @@ export const DEMO_SHOP: ShopDocument = {
       friction: null,
     },
   ],
+  benches: [
+    { id: 'long', name: 'Long bench', lengthMm: 2400, widthMm: 720, flatMm: 0.4 },
+    { id: 'assembly', name: 'Assembly table', lengthMm: 1500, widthMm: 1200, flatMm: 0.2 },
+  ],
   woods: [
     {
       id: 'yard-apple',

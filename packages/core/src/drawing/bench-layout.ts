@@ -1,3 +1,4 @@
+import { whichBench } from '../bench';
 import type { Plan } from '../plan';
 import type { Vec2 } from '../solids';
 import {
@@ -41,6 +42,13 @@ export function benchLayout(plan: Plan, session: number): Figure {
     box(0, 0, lengthMm, widthMm, 'wood'),
   ];
   const labels: FigureLabel[] = [word([lengthMm / 2, widthMm / 2], 'above', 'the work')];
+  const which = whichBench(plan);
+  if (which !== null) {
+    const [long, wide] = which.top;
+    const [x, y] = [(lengthMm - long) / 2, (widthMm - wide) / 2];
+    paths.push(box(x, y, long, wide, 'ghost'));
+    labels.push(word([x + long, y + wide], 'above', which.bench.name));
+  }
   for (const side of ['left', 'right'] as const) {
     const there = clamps.filter((clamp) => clamp.side === side);
     there.slice(0, MOST_A_SIDE).forEach(({ openingMm }, i) => {

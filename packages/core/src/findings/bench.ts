@@ -102,6 +102,15 @@ export interface ReadyValues {
   'ready-unreachable': None;
   'ready-marked': None;
   'ready-hour': { workMin: number };
+  'ready-bench': { name: string; lengthMm: number; widthMm: number };
+  'ready-bench-short': {
+    name: string;
+    lengthMm: number;
+    widthMm: number;
+    workLengthMm: number;
+    workWidthMm: number;
+  };
+  'ready-bench-hollow': { name: string; outMm: number; wantedMm: number };
   'ready-bottle': { adhesive: string; months: number; shelfMonths: number };
   'ready-mix': { volumeMl: number; potLifeMin: number };
   'ready-cold': { tempC: number; minC: number };

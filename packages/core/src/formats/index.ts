@@ -48,6 +48,7 @@ export {
 export { type LessonSaid, type RunJob, type RunPromise } from './run-promise';
 export {
   type BlockLot,
+  type Bench,
   type Bottle,
   type CaulLot,
   caulPairsIn,

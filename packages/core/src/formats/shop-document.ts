@@ -6,7 +6,15 @@ import { ShopLessonsSchema } from './lesson';
 import { bounded, Day, Id, oneOf, orNull, ShortText, strictObject, wholeBounded } from './schema';
 
 /** How many lots, bottles, woods and spreaders a shop holds at most. */
-export const SHOP_ROOM = { rack: 60, cauls: 30, blocks: 30, bottles: 60, woods: 60, methods: 30 } as const;
+export const SHOP_ROOM = {
+  benches: 20,
+  rack: 60,
+  cauls: 30,
+  blocks: 30,
+  bottles: 60,
+  woods: 60,
+  methods: 30,
+} as const;
 
 /** A lot of equal clamps on the rack. */
 export const RackLotSchema = strictObject({
@@ -22,6 +30,18 @@ export const RackLotSchema = strictObject({
   reachMm: Type.Optional(bounded(LIMITS.jawReachMm)),
   /** Pull that one turn of the handle past snug adds, as measured; left out where nobody has. */
   perTurnN: Type.Optional(bounded(LIMITS.perTurnN)),
+  /** Each time that somebody measured its pull: at the most turns that were read, of one turn, and how unsure the first is. */
+  measured: Type.Optional(
+    Type.Array(
+      strictObject({
+        on: Day,
+        forceN: bounded(LIMITS.clampForceN),
+        perTurnN: orNull(bounded(LIMITS.perTurnN)),
+        errorN: orNull(Type.Number({ minimum: 0, maximum: LIMITS.clampForceN.max })),
+      }),
+      { maxItems: 12 },
+    ),
+  ),
   /** Inside of a vacuum bag; what is left out is as large as is wanted. */
   bag: Type.Optional(
     strictObject({ lengthMm: orNull(bounded(LIMITS.bagSideMm)), widthMm: orNull(bounded(LIMITS.bagSideMm)) }),
@@ -62,9 +82,9 @@ const LabelSchema = strictObject({
   totalMin: minutesBetween,
   clampMin: minutesBetween,
   minTempC: orNull(bounded(LIMITS.tempC)),
-  pressureMPa: span(bounded({ min: 0.001, max: 10, unit: 'MPa' })),
-  gapMm: orNull(bounded({ min: 0, max: 10, unit: 'mm' })),
-  spreadGPerM2: orNull(Type.Number({ minimum: 10, maximum: 2000 })),
+  pressureMPa: span(bounded(LIMITS.labelPressureMPa)),
+  gapMm: orNull(bounded(LIMITS.labelGapMm)),
+  spreadGPerM2: orNull(bounded(LIMITS.labelSpreadGPerM2)),
   potLifeMin: orNull(bounded(LIMITS.minutes)),
 });
 
@@ -77,6 +97,16 @@ export const BottleSchema = strictObject({
   /** What its own label says; it comes before the catalogue. Bottles from before labels leave it out. */
   label: Type.Optional(LabelSchema),
   pricePerLitre: Type.Optional(orNull(Type.Number({ minimum: 0, maximum: 10000 }))),
+});
+
+/** A bench, a table or the floor that glue-ups stand on. */
+const BenchSchema = strictObject({
+  id: Id,
+  name: Type.String({ minLength: 1, maxLength: 60 }),
+  lengthMm: bounded(LIMITS.benchSideMm),
+  widthMm: bounded(LIMITS.benchSideMm),
+  /** Largest gap under a straightedge, or between winding sticks, whichever is more; null where nobody has looked. */
+  flatMm: orNull(bounded(LIMITS.benchFlatMm)),
 });
 
 /** A wood of the person's own. */
@@ -153,9 +183,11 @@ export const ShopDocumentSchema = strictObject({
         }),
         { maxItems: 21 },
       ),
-      benches: wholeBounded({ min: 1, max: 20, unit: '' }),
+      /** How many, where they are not listed one by one. */
+      benches: wholeBounded({ min: 1, max: SHOP_ROOM.benches, unit: '' }),
     }),
   ),
+  benches: Type.Optional(Type.Array(BenchSchema, { maxItems: SHOP_ROOM.benches })),
   crew: Type.Array(ShortText, { minItems: 1, maxItems: LIMITS.crew.max }),
   rack: Type.Array(RackLotSchema, { maxItems: SHOP_ROOM.rack }),
   /** Pairs that are at hand where cauls are not listed one by one. */
@@ -179,6 +211,7 @@ export const ShopDocumentSchema = strictObject({
 export type RackLot = Static<typeof RackLotSchema>;
 export type CaulLot = Static<typeof CaulLotSchema>;
 export type BlockLot = Static<typeof BlockLotSchema>;
+export type Bench = Static<typeof BenchSchema>;
 export type Bottle = Static<typeof BottleSchema>;
 export type ShopDocument = Static<typeof ShopDocumentSchema>;
 

@@ -211,7 +211,11 @@ describe('lessons of a shop', () => {
   });
 
   it('know how long the shop is open still', () => {
-    const shop = { ...DEMO_SHOP, week: { hours: [{ day: 1, fromMin: 480, toMin: 1020 }], benches: 1 } };
+    const shop = {
+      ...DEMO_SHOP,
+      benches: [],
+      week: { hours: [{ day: 1, fromMin: 480, toMin: 1020 }], benches: 1 },
+    };
     expect(closesInMin(shop, 1, 960)).toBe(60);
     expect(closesInMin(shop, 1, 1020)).toBeNull();
     expect(closesInMin(shop, 2, 960)).toBeNull();

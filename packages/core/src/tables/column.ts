@@ -8,9 +8,10 @@ export type CellFault =
   | { readonly code: 'out-of-range'; readonly head: string; readonly text: string; readonly bounds: Bounds }
   | { readonly code: 'missing'; readonly head: string };
 
-/** What a cell says of its row, or why it cannot. */
+/** What a cell says of its row beside what others said, or why it cannot. */
 export type CellRead<Row> =
-  { readonly ok: true; readonly change: Partial<Row> } | { readonly ok: false; readonly fault: CellFault };
+  | { readonly ok: true; readonly change: (said: Partial<Row>) => Partial<Row> }
+  | { readonly ok: false; readonly fault: CellFault };
 
 /** One column of a table that people paste out of a spreadsheet, and save for one. */
 export interface Column<Row> {

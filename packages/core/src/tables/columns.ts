@@ -1,12 +1,5 @@
 import type { Bounds } from '../basics/checks';
-import {
-  parseLength,
-  parseNumber,
-  type ParsedQuantity,
-  parseScaled,
-  type ScaledQuantity,
-  type UnitSystem,
-} from '../units';
+import { parseLength, parseNumber, type ParsedQuantity, parseScaled, type UnitSystem } from '../units';
 import type { CellFault, CellRead, Column } from './column';
 
 type KeyOf<Row, Value> = { [K in keyof Row]-?: Row[K] extends Value ? K : never }[keyof Row] & string;
@@ -21,7 +14,7 @@ interface Told {
 const fault = <Row>(what: CellFault): CellRead<Row> => ({ ok: false, fault: what });
 const change = <Row>(key: keyof Row, value: unknown): CellRead<Row> => ({
   ok: true,
-  change: { [key]: value } as Partial<Row>,
+  change: () => ({ [key]: value }) as Partial<Row>,
 });
 const told = ({ head, also = [], needed = false }: Told) => ({ head, also, needed });
 /** A number without what is only noise of its arithmetic. */
@@ -68,21 +61,50 @@ export const lengthColumn = <Row>(
 ): Column<Row> =>
   measured(key, name, { bounds, factor: 1, unit: 'mm', read: parseLength, like: '600 mm or 23 5/8 in' });
 
-/** A force, N, or an amount, mL. */
+/** How quantities stand in a file. */
+const WRITTEN = {
+  force: { factor: 1000, unit: 'kN', like: '2.5 kN or 550 lbf' },
+  volume: { factor: 1, unit: 'mL', like: '250 mL or 8 fl oz' },
+  temperature: { factor: 1, unit: '°C', like: '8 °C or 46 °F' },
+  pressure: { factor: 1, unit: 'MPa', like: '0.7 MPa or 100 psi' },
+} as const;
+
+/** A force, N, an amount, mL, a temperature, °C, or a pressure, MPa. */
 export const scaledColumn = <Row>(
   key: KeyOf<Row, number | null | undefined>,
-  quantity: ScaledQuantity,
+  quantity: keyof typeof WRITTEN,
   bounds: Bounds,
   name: Told,
-): Column<Row> => {
-  const written = quantity === 'force' ? { factor: 1000, unit: 'kN' } : { factor: 1, unit: 'mL' };
-  return measured(key, name, {
-    ...written,
+): Column<Row> =>
+  measured(key, name, {
+    ...WRITTEN[quantity],
     bounds,
     read: (text, system) => parseScaled(text, quantity, system),
-    like: quantity === 'force' ? '2.5 kN or 550 lbf' : '250 mL or 8 fl oz',
   });
-};
+
+/** A column of something that a row has inside, such as the bag of a pump. @param blank what it begins as. */
+export const innerColumn = <Row, Field extends keyof Row & string>(
+  field: Field,
+  blank: NonNullable<Row[Field]>,
+  { print, read, ...column }: Column<NonNullable<Row[Field]>>,
+): Column<Row> => ({
+  ...column,
+  print: (row) => {
+    const inner = row[field];
+    return inner === undefined || inner === null ? '' : print(inner);
+  },
+  read: (text, system) => {
+    const inner = read(text, system);
+    if (!inner.ok) return inner;
+    return {
+      ok: true,
+      change: (said) => {
+        const before = { ...blank, ...said[field] };
+        return { [field]: { ...before, ...inner.change(before) } } as Partial<Row>;
+      },
+    };
+  },
+});
 
 /** A number as it is, or times some factor, such as per cent that are kept as a share. */
 export const numberColumn = <Row>(

@@ -21,7 +21,19 @@ export interface ReadTable<Row> {
 
 /** A head and the unit behind it, such as `Opens to (mm)`. */
 const HEAD = /^(.*?)(?:[([]\s*([^)\]]*?)\s*[)\]])?$/s;
-const INCHES: readonly string[] = ['in', 'inch', 'inches', '"', 'lbf', 'lb', 'fl oz', 'floz', 'oz'];
+const IMPERIAL: readonly string[] = [
+  'in',
+  'inch',
+  'inches',
+  '"',
+  'lbf',
+  'lb',
+  'fl oz',
+  'floz',
+  'oz',
+  'psi',
+  '°f',
+];
 
 const plainHead = (text: string) =>
   text
@@ -46,7 +58,7 @@ function columnUnder<Row>(head: string, { columns }: Table<Row>): Found<Row> {
   const system =
     said === ''
       ? null
-      : INCHES.includes(said)
+      : IMPERIAL.includes(said)
         ? 'imperial'
         : said === column?.unit.toLowerCase()
           ? 'metric'
@@ -94,7 +106,7 @@ function readRow<Row>(
     if (column === undefined || text === '') return;
     const read = column.read(text, own ?? system);
     named.add(column);
-    if (read.ok) Object.assign(said, read.change);
+    if (read.ok) Object.assign(said, read.change(said));
     else faults.push(read.fault);
   });
   for (const column of table.columns) {

@@ -1,11 +1,12 @@
-import { listAdhesives } from '../adhesives';
+import { BLANK_LABEL, listAdhesives } from '../adhesives';
 import { LIMITS } from '../basics/limits';
 import { findClampKind, listClampKinds } from '../clamps';
-import type { BlockLot, Bottle, CaulLot, RackLot, ShopDocument } from '../formats';
+import type { Bench, BlockLot, Bottle, CaulLot, RackLot, ShopDocument } from '../formats';
 import { listSpecies, type OwnWood } from '../materials';
-import type { Table } from './column';
+import type { Column, Table } from './column';
 import {
   dayColumn,
+  innerColumn,
   lengthColumn,
   nameColumn,
   numberColumn,
@@ -15,6 +16,7 @@ import {
   wordColumn,
 } from './columns';
 
+type Bag = NonNullable<RackLot['bag']>;
 type OwnMethod = NonNullable<ShopDocument['methods']>[number];
 
 const HOW_MANY = {
@@ -25,6 +27,13 @@ const HOW_MANY = {
 };
 const KIND = { head: 'Kind', also: ['clamp', 'clamps', 'type', 'what'], needed: true };
 const NAME = { head: 'Name', also: [], needed: true, most: 60 };
+
+const bagColumn = (side: keyof Bag, head: string): Column<RackLot> =>
+  innerColumn<RackLot, 'bag'>(
+    'bag',
+    { lengthMm: null, widthMm: null },
+    lengthColumn(side, LIMITS.bagSideMm, { head }),
+  );
 
 /** Clamps by lots; jaws are those of the kind unless they are told. */
 export const RACK_TABLE: Table<RackLot> = {
@@ -47,6 +56,8 @@ export const RACK_TABLE: Table<RackLot> = {
       head: 'Pull of one turn',
       also: ['per turn', 'a turn'],
     }),
+    bagColumn('lengthMm', 'Bag length'),
+    bagColumn('widthMm', 'Bag width'),
   ],
   blank: {
     kind: 'parallel-jaw',
@@ -102,7 +113,31 @@ export const BLOCKS_TABLE: Table<BlockLot> = {
   blank: { kind: 'block', count: 8, lengthMm: 60, thicknessMm: 20, face: 'bare', friction: null },
 };
 
-/** Bottles on the shelf. */
+const onLabel = (column: Column<Label>): Column<Bottle> =>
+  innerColumn<Bottle, 'label'>('label', BLANK_LABEL as Label, column);
+
+type Label = NonNullable<Bottle['label']>;
+type Span = Label['openMin'];
+const minutes = (end: keyof Span, head: string): Column<Span> =>
+  numberColumn(end, LIMITS.minutes, { head, unit: 'min' });
+
+/** The two ends of a figure on a label. */
+const spanColumns = (
+  field: 'openMin' | 'totalMin' | 'clampMin' | 'pressureMPa',
+  name: string,
+  columnOf: (end: keyof Span, head: string) => Column<Span>,
+): Column<Bottle>[] =>
+  (['low', 'high'] as const).map((end) =>
+    onLabel(
+      innerColumn<Label, typeof field>(
+        field,
+        { low: null, high: null },
+        columnOf(end, `${name}, ${end === 'low' ? 'from' : 'to'}`),
+      ),
+    ),
+  );
+
+/** Bottles on the shelf, with what their labels say. */
 export const BOTTLES_TABLE: Table<Bottle> = {
   name: 'glues',
   columns: [
@@ -114,8 +149,30 @@ export const BOTTLES_TABLE: Table<Bottle> = {
       { min: 0, max: 10000, unit: '' },
       { head: 'Price of a litre', also: ['price'] },
     ),
+    ...spanColumns('openMin', 'Open', minutes),
+    ...spanColumns('totalMin', 'In all', minutes),
+    ...spanColumns('clampMin', 'In clamps', minutes),
+    onLabel(scaledColumn('minTempC', 'temperature', LIMITS.tempC, { head: 'Coldest' })),
+    ...spanColumns('pressureMPa', 'Pressure', (end, head) =>
+      scaledColumn(end, 'pressure', LIMITS.labelPressureMPa, { head }),
+    ),
+    onLabel(lengthColumn('gapMm', LIMITS.labelGapMm, { head: 'Fills gaps to' })),
+    onLabel(numberColumn('spreadGPerM2', LIMITS.labelSpreadGPerM2, { head: 'Spread', unit: 'g/m²' })),
+    onLabel(numberColumn('potLifeMin', LIMITS.minutes, { head: 'A cup lasts', unit: 'min' })),
   ],
   blank: { adhesive: 'pva-interior', openedOn: null, remainingMl: 500 },
+};
+
+/** Benches, tables and stretches of floor. */
+export const BENCHES_TABLE: Table<Bench> = {
+  name: 'benches',
+  columns: [
+    nameColumn('name', { ...NAME, also: ['bench', 'table'] }),
+    lengthColumn('lengthMm', LIMITS.benchSideMm, { head: 'Length', also: ['long'], needed: true }),
+    lengthColumn('widthMm', LIMITS.benchSideMm, { head: 'Width', also: ['wide', 'depth'], needed: true }),
+    lengthColumn('flatMm', LIMITS.benchFlatMm, { head: 'Out of flat', also: ['flat', 'flatness'] }),
+  ],
+  blank: { name: 'Bench', lengthMm: 1800, widthMm: 700, flatMm: null },
 };
 
 /** A metre of wood for one per cent of moisture, mm. */

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
+import { BLANK_LABEL } from '../adhesives';
 import { DEMO_SHOP } from '../demo';
 import type { RackLot } from '../formats';
 import {
+  BENCHES_TABLE,
   BLOCKS_TABLE,
   BOTTLES_TABLE,
   caulsTable,
@@ -60,6 +62,26 @@ describe('a table out of a spreadsheet', () => {
     expect(read('2026-13-40')?.row).toBeNull();
   });
 
+  it('reads a label figure by figure, in the units that its heads name, and leaves bottles without one alone', () => {
+    const read = readTable(
+      cells(
+        'Glue\tOpen, from\tOpen, to\tColdest (°F)\tPressure, to (psi)\tFills gaps to\nhot hide glue\t\t2\t70\t\t0.2 mm\nslow epoxy\t\t\t\t\t',
+      ),
+      BOTTLES_TABLE,
+      'metric',
+    ).rows;
+    expect(read.map(({ faults }) => faults)).toEqual([[], []]);
+    expect(read[0]?.row?.label).toEqual({
+      ...BLANK_LABEL,
+      openMin: { low: null, high: 2 },
+      minTempC: expect.closeTo(21.1, 1) as number,
+      gapMm: 0.2,
+    });
+    expect(read[1]?.row).not.toHaveProperty('label');
+    const bag = readTable(cells('Kind\tHow many\tBag width\nvacuum bag\t1\t1250'), RACK_TABLE, 'metric');
+    expect(bag.rows[0]?.row?.bag).toEqual({ lengthMm: null, widthMm: 1250 });
+  });
+
   it('takes decimal commas, shares in per cent, movement in millimetres a metre', () => {
     const method = readTable([['wide roller', '4,5', '3', '0,4', '12']], METHODS_TABLE, 'metric').rows[0]
       ?.row;
@@ -72,7 +94,7 @@ describe('a table out of a spreadsheet', () => {
 
 describe('a table for a spreadsheet', () => {
   it('comes back as it was, in either unit system', () => {
-    const { rack, cauls = [], blocks = [], bottles } = DEMO_SHOP;
+    const { rack, cauls = [], blocks = [], benches = [], bottles } = DEMO_SHOP;
     const without = <Row extends { id: string }>(rows: readonly Row[], ...left: string[]) =>
       rows.map((row) =>
         Object.fromEntries(Object.entries(row).filter(([key]) => !['id', ...left].includes(key))),
@@ -80,10 +102,11 @@ describe('a table for a spreadsheet', () => {
     for (const system of ['metric', 'imperial'] as const) {
       const back = <Row>(rows: readonly Row[], table: Parameters<typeof printTable<Row>>[1]) =>
         readTable(printTable(rows, table), table, system).rows.map(({ row }) => row);
-      expect(back(rack, RACK_TABLE)).toEqual(without(rack, 'bag'));
+      expect(back(rack, RACK_TABLE)).toEqual(without(rack, 'measured'));
       expect(back(cauls, caulsTable([]))).toEqual(without(cauls));
       expect(back(blocks, BLOCKS_TABLE)).toEqual(without(blocks));
-      expect(back(bottles, BOTTLES_TABLE)).toEqual(without(bottles, 'label'));
+      expect(back(bottles, BOTTLES_TABLE)).toEqual(without(bottles));
+      expect(back(benches, BENCHES_TABLE)).toEqual(without(benches));
     }
   });
 

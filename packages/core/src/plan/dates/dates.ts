@@ -23,12 +23,13 @@ const USUAL_HOURS: readonly ShopHours[] = [
   { day: 6, fromMin: 540, toMin: 780 },
 ];
 
-/** The week of a shop: its own, or the usual one with one bench. */
+/** The week of a shop: its own, or the usual one; benches as they are listed, else as they are counted, else one. */
 export function weekOf(shop: ShopDocument): {
   readonly hours: readonly ShopHours[];
   readonly benches: number;
 } {
-  return shop.week ?? { hours: USUAL_HOURS, benches: 1 };
+  const { hours, benches } = shop.week ?? { hours: USUAL_HOURS, benches: 1 };
+  return { hours, benches: shop.benches?.length || benches };
 }
 
 /** A session of a build on the calendar. */

@@ -10,6 +10,7 @@ const at = (text: string) => readWallTime(text, 'at');
 const MORNING = at('2026-11-26T08:00');
 const SHOP: ShopDocument = {
   ...DEMO_SHOP,
+  benches: [],
   week: { hours: [4, 5].map((day) => ({ day, fromMin: 480, toMin: 1020 })), benches: 1 },
 };
 const BUILDS = wagonBuilds()

@@ -22,6 +22,7 @@ const dated = (id: string, shop: ShopDocument) =>
 const shopOf = (rack: ShopDocument['rack']): ShopDocument => ({
   ...DEMO_SHOP,
   rack,
+  benches: [],
   week: { hours: HOURS, benches: 4 },
 });
 

@@ -213,7 +213,11 @@ describe('dates of a build', () => {
   });
 
   it('go by the week that the shop gives', () => {
-    const shop = { ...DEMO_SHOP, week: { hours: [{ day: 3, fromMin: 600, toMin: 900 }], benches: 1 } };
+    const shop = {
+      ...DEMO_SHOP,
+      benches: [],
+      week: { hours: [{ day: 3, fromMin: 600, toMin: 900 }], benches: 1 },
+    };
     const { sessions } = datesOf({ ...plan, shop }, readWallTime('2027-03-01T16:00', 'from'));
     expect(sessions[0]?.start).toBe(readWallTime('2027-03-03T10:00', 'Wednesday'));
   });

@@ -1,0 +1,47 @@
+import { benchLayout } from '../drawing';
+import { type Bench } from '../formats';
+import { planBuild } from '../plan';
+import { maplePanel, TEST_SHOP } from '../test-support/builds';
+import { preflight, whichBench } from '.';
+
+const bench = (id: string, lengthMm: number, widthMm: number, flatMm: number | null = null): Bench => ({
+  id,
+  name: id,
+  lengthMm,
+  widthMm,
+  flatMm,
+});
+/** A metre by 600 mm. */
+const planOn = (benches: Bench[]) => planBuild(maplePanel(), { ...TEST_SHOP, benches });
+const codesOn = (benches: Bench[]) =>
+  preflight(planOn(benches), 0, { today: null, closesInMin: null }).flatMap(({ code }) =>
+    code.startsWith('ready-bench') ? [code] : [],
+  );
+
+describe('the bench a glue-up stands on', () => {
+  it('is the smallest that holds the work, whichever way round its sides were typed', () => {
+    expect(whichBench(planOn([]))).toBeNull();
+    expect(whichBench(planOn([bench('huge', 3000, 1500), bench('turned', 650, 1300)]))).toMatchObject({
+      bench: { id: 'turned' },
+      holds: true,
+      top: [1300, 650],
+    });
+    expect(whichBench(planOn([bench('stool', 400, 400), bench('shelf', 1100, 450)]))).toMatchObject({
+      bench: { id: 'shelf' },
+      holds: false,
+    });
+  });
+
+  it('is told before the first bead: too small, and not as flat as is wanted', () => {
+    expect(codesOn([])).toEqual([]);
+    expect(codesOn([bench('good', 2000, 700, 0.1)])).toEqual(['ready-bench']);
+    expect(codesOn([bench('hollow', 2000, 700, 6)])).toEqual(['ready-bench', 'ready-bench-hollow']);
+    expect(codesOn([bench('small', 800, 700)])).toEqual(['ready-bench-short']);
+  });
+
+  it('is drawn to scale under the work, by its name', () => {
+    const drawn = benchLayout(planOn([bench('Long bench', 2000, 700)]), 0);
+    expect(drawn.labels.map(({ text }) => text)).toContain('Long bench');
+    expect(benchLayout(planOn([]), 0).paths).toHaveLength(drawn.paths.length - 1);
+  });
+});
