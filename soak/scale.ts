@@ -22,6 +22,9 @@ export interface ScaleOutcome {
     /** Median until it can be used, ms: the first visit of a browser, and a later one. */
     readonly firstMs: number;
     readonly laterMs: number;
+    /** Longest stretch in which the page did not answer, over all visits, ms. */
+    readonly longestTaskMs: number;
+    readonly nodes: number;
     readonly heapMb: number;
   }[];
   readonly interactions: readonly { readonly what: string; readonly medianMs: number }[];
@@ -32,9 +35,11 @@ const HOUR_MS = 3_600_000;
 /** Between the runs of one shop. */
 const EVERY_MS = 4 * HOUR_MS;
 const LOADS = 5;
+/** Until what is done ahead of its being asked for has ended, ms. */
+const SETTLED_MS = 2500;
 /** Between looks at whether a view is there, ms. */
 const POLL_MS = 200;
-const LIMITS = { viewMs: 1000, interactionMs: 100, heapMb: 150 };
+const LIMITS = { viewMs: 1000, interactionMs: 100, heapMb: 150, taskMs: 200, nodes: 5000 };
 
 /** Where each view is, and what stands there once it can be used. */
 const VIEWS: readonly (readonly [view: string, path: string, ready: string])[] = [
@@ -61,7 +66,9 @@ export async function scale(runs: number): Promise<ScaleOutcome> {
     }
     const interactions = await measureInteractions(browser, server.url);
     const faults = [
-      ...views.flatMap(({ view, firstMs, laterMs, heapMb }) => [
+      ...views.flatMap(({ view, firstMs, laterMs, longestTaskMs, nodes, heapMb }) => [
+        ...(longestTaskMs > LIMITS.taskMs ? [`${view}: a task of ${longestTaskMs} ms`] : []),
+        ...(nodes > LIMITS.nodes ? [`${view}: ${nodes} nodes`] : []),
         ...(Math.max(firstMs, laterMs) > LIMITS.viewMs ? [`${view}: ${firstMs} and ${laterMs} ms`] : []),
         ...(heapMb > LIMITS.heapMb ? [`${view}: ${heapMb} MB`] : []),
       ]),
@@ -131,16 +138,29 @@ const noteReady = (selector: string): void => {
   });
   watched.observe(document, { childList: true, subtree: true });
 };
+/** Notes the longest task of the page. */
+const noteTasks = (): void => {
+  const page = globalThis as { longestTaskMs?: number };
+  page.longestTaskMs = 0;
+  new PerformanceObserver((list) => {
+    for (const { duration } of list.getEntries()) {
+      page.longestTaskMs = Math.max(page.longestTaskMs ?? 0, duration);
+    }
+  }).observe({ type: 'longtask', buffered: true });
+};
 const readyAt = () => performance.getEntriesByName('ready')[0]?.startTime;
 
 async function measureView(browser: Browser, url: string, ready: string) {
   const first: number[] = [];
   const later: number[] = [];
   let heapMb = 0;
+  let nodes = 0;
+  const tasks: number[] = [];
   for (let i = 0; i < LOADS; i += 1) {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
     const page = await context.newPage();
     await page.addInitScript(noteReady, ready);
+    await page.addInitScript(noteTasks);
     const open = async () => {
       await page.goto(url, { waitUntil: 'commit' });
       const found = await page.waitForFunction(readyAt, undefined, { polling: POLL_MS });
@@ -148,17 +168,29 @@ async function measureView(browser: Browser, url: string, ready: string) {
     };
     first.push(await open());
     await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
-    // What is done ahead of its being asked for has ended by then.
-    await page.waitForTimeout(2500);
+    await page.waitForTimeout(SETTLED_MS);
+    tasks.push(await longestTask(page));
     later.push(await open());
+    await page.waitForTimeout(SETTLED_MS);
+    tasks.push(await longestTask(page));
+    nodes = Math.max(nodes, await page.evaluate(() => document.querySelectorAll('*').length));
     const cdp = await context.newCDPSession(page);
     await cdp.send('HeapProfiler.collectGarbage');
     const { usedSize } = (await cdp.send('Runtime.getHeapUsage')) as { usedSize: number };
     heapMb = Math.max(heapMb, Math.round(usedSize / 1e6));
     await context.close();
   }
-  return { firstMs: median(first), laterMs: median(later), heapMb };
+  return {
+    firstMs: median(first),
+    laterMs: median(later),
+    longestTaskMs: Math.round(Math.max(...tasks)),
+    nodes,
+    heapMb,
+  };
 }
+
+const longestTask = (page: Page): Promise<number> =>
+  page.evaluate(() => (globalThis as { longestTaskMs?: number }).longestTaskMs ?? 0);
 
 /** Ways of using the long lists, each until the screen answers. */
 async function measureInteractions(browser: Browser, url: string) {

@@ -118,6 +118,7 @@ function MonthlyCharts({
             value: coupon.pct,
           }))}
           unit="%"
+          alwaysNamed
           limit={75}
         />
       </Section>
@@ -162,11 +163,14 @@ function MonthLines({
   rows: all,
   unit = '',
   limit,
+  alwaysNamed = false,
   print = (value) => `${Number(value.toFixed(2))}${unit === '' ? '' : ` ${unit}`}`,
 }: {
   readonly rows: readonly Point[];
   readonly unit?: string;
   readonly limit?: number;
+  /** A line by itself is named as well. */
+  readonly alwaysNamed?: boolean;
   readonly print?: (value: number) => string;
 }) {
   const { tokens } = useTheme().palette;
@@ -202,7 +206,7 @@ function MonthLines({
             formatter={(value) => print(Number(value))}
             contentStyle={{ background: tokens.sheet, border: `1px solid ${tokens.rule}`, color: tokens.ink }}
           />
-          {names.length > 1 && (
+          {(alwaysNamed || names.length > 1) && (
             <Legend formatter={(name) => <span style={{ color: tokens.ink }}>{String(name)}</span>} />
           )}
           {limit !== undefined && <ReferenceLine y={limit} stroke={tokens.fails} strokeDasharray="4 4" />}

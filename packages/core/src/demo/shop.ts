@@ -22,6 +22,10 @@ export const DEMO_SHOP: ShopDocument = {
       forceN: 5400,
       padWidthMm: 40,
       padHeightMm: 40,
+      measured: [
+        { on: '2026-02-21', forceN: 5550, perTurnN: null, errorN: 140 },
+        { on: '2026-09-12', forceN: 5250, perTurnN: null, errorN: 110 },
+      ],
     },
     { id: 'pipe', kind: 'pipe', count: 4, maxOpeningMm: 900, forceN: 4800, padWidthMm: 45, padHeightMm: 50 },
     {
@@ -133,7 +137,7 @@ export const DEMO_SHOP: ShopDocument = {
     },
   ],
   bottles: [
-    { id: 'pva', adhesive: 'pva-interior', openedOn: '2026-05-11', remainingMl: 380 },
+    { id: 'pva', adhesive: 'pva-interior', openedOn: '2026-08-20', remainingMl: 380 },
     { id: 'ext', adhesive: 'pva-exterior', openedOn: '2026-09-02', remainingMl: 620 },
     { id: 'melt', adhesive: 'polyurethane-hot-melt', openedOn: '2026-10-12', remainingMl: 240 },
     { id: 'epoxy', adhesive: 'epoxy-slow', openedOn: null, remainingMl: 450 },

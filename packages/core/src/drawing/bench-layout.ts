@@ -22,6 +22,8 @@ interface Standing {
 /** How far one reaches without a step, mm, and the room beside the work that things stand in [judgement]. */
 const REACH_MM = 750;
 const ROOM_MM = 320;
+/** Room that a pot, a bucket or a mallet takes up, mm. */
+const THING_MM = 200;
 /** Width at which a clamp standing ready is drawn, and its pitch, mm. */
 const BAR_MM = 18;
 const PITCH_MM = 42;
@@ -37,18 +39,14 @@ export function benchLayout(plan: Plan, session: number): Figure {
   const [lengthMm, widthMm] = [facts.toMm[0] - facts.fromMm[0], facts.toMm[1] - facts.fromMm[1]];
   const own = new Set(order?.sessions[session]?.joints);
   const clamps = standing(plan, own);
+  const which = whichBench(plan);
+  const top = which?.top ?? [lengthMm + 2 * ROOM_MM, widthMm + 2 * ROOM_MM];
+  const [atEndsMm, inFrontMm] = [(top[0] - lengthMm) / 2, (top[1] - widthMm) / 2];
   const paths: FigurePath[] = [
-    box(-ROOM_MM, -ROOM_MM, lengthMm + 2 * ROOM_MM, widthMm + 2 * ROOM_MM, 'thin'),
+    box(-atEndsMm, -inFrontMm, top[0], top[1], 'thin'),
     box(0, 0, lengthMm, widthMm, 'wood'),
   ];
   const labels: FigureLabel[] = [word([lengthMm / 2, widthMm / 2], 'above', 'the work')];
-  const which = whichBench(plan);
-  if (which !== null) {
-    const [long, wide] = which.top;
-    const [x, y] = [(lengthMm - long) / 2, (widthMm - wide) / 2];
-    paths.push(box(x, y, long, wide, 'ghost'));
-    labels.push(word([x + long, y + wide], 'above', which.bench.name));
-  }
   for (const side of ['left', 'right'] as const) {
     const there = clamps.filter((clamp) => clamp.side === side);
     there.slice(0, MOST_A_SIDE).forEach(({ openingMm }, i) => {
@@ -60,22 +58,30 @@ export function benchLayout(plan: Plan, session: number): Figure {
       paths.push(box(x, (widthMm - high) / 2, BAR_MM, high, 'mark'));
     });
     if (there.length > 0) {
-      const x = side === 'left' ? -ROOM_MM / 2 : lengthMm + ROOM_MM / 2;
-      labels.push(word([x, widthMm + ROOM_MM], 'above', `clamps ${numbersOf(there)}`));
+      const x = side === 'left' ? -ROOM_MM : lengthMm + ROOM_MM;
+      labels.push(
+        word([x, widthMm + Math.max(ROOM_MM / 2, inFrontMm)], 'above', `clamps ${numbersOf(there)}`),
+      );
     }
   }
+  // On a narrow bench they stand past the clamps at its ends, else before and behind the work.
+  const isPast = inFrontMm < THING_MM && atEndsMm >= ROOM_MM + THING_MM;
+  const [left, right] = isPast
+    ? [-ROOM_MM - THING_MM / 2, lengthMm + ROOM_MM + THING_MM / 2]
+    : [lengthMm * 0.15, lengthMm * 0.85];
+  const [near, far] = isPast ? [widthMm * 0.2, widthMm * 0.8] : [-ROOM_MM / 2, widthMm + ROOM_MM / 2];
   const things: readonly (readonly [Vec2, string])[] = [
-    [[lengthMm * 0.85, -ROOM_MM / 2], 'glue'],
-    [[lengthMm * 0.85, widthMm + ROOM_MM / 2], 'water'],
-    [[lengthMm * 0.15, -ROOM_MM / 2], 'mallet'],
-    [[lengthMm * 0.15, widthMm + ROOM_MM / 2], plan.row?.cauls == null ? 'pads' : 'cauls'],
+    [[right, near], 'glue'],
+    [[right, far], 'water'],
+    [[left, near], 'mallet'],
+    [[left, far], plan.row?.cauls == null ? 'pads' : 'cauls'],
   ];
   for (const [at, text] of things) {
     paths.push(outline(arc(at, 45, 0, 360, 20), 'glue'));
     labels.push(word(at, 'right', text));
   }
   for (const x of standsAt(lengthMm, plan.build.crew)) {
-    const at: Vec2 = [x, -ROOM_MM - 120];
+    const at: Vec2 = [x, -Math.max(0, inFrontMm) - 120];
     paths.push(line(arc(at, REACH_MM, 20, 160), 'ghost'), outline(arc(at, 90, 0, 360, 20), 'ghost'));
   }
   return { paths, labels, enlarged: 1 };
@@ -107,5 +113,5 @@ function standing({ row, squeeze, facts }: Plan, own: ReadonlySet<string>): Stan
 /** Numbers, runs of them drawn together. */
 function numbersOf(clamps: readonly Standing[]): string {
   const numbers = clamps.map(({ number }) => number).sort((a, b) => a - b);
-  return numbers.length > 6 ? `${numbers.slice(0, 5).join(', ')} … ${numbers.at(-1)}` : numbers.join(', ');
+  return numbers.length > 4 ? `${numbers.slice(0, 2).join(', ')} … ${numbers.at(-1)}` : numbers.join(', ');
 }

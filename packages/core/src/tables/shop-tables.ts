@@ -114,7 +114,7 @@ export const BLOCKS_TABLE: Table<BlockLot> = {
 };
 
 const onLabel = (column: Column<Label>): Column<Bottle> =>
-  innerColumn<Bottle, 'label'>('label', BLANK_LABEL as Label, column);
+  innerColumn<Bottle, 'label'>('label', BLANK_LABEL, column);
 
 type Label = NonNullable<Bottle['label']>;
 type Span = Label['openMin'];
