@@ -6,7 +6,6 @@ import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
-import { useDeferredValue } from 'react';
 import {
   Bar,
   BarChart,
@@ -30,21 +29,9 @@ import { useFormat } from '../quantities/use-format';
 /** Fewest glue-ups with a promise before their calibration says anything. */
 const ENOUGH_PROMISED = 10;
 
-/** Every chart of the log; the first stands before the others are drawn. */
-export function TrendCharts({ trends }: { readonly trends: Trends }) {
-  const stands = useDeferredValue(true, false);
-  return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, columnGap: 5 }}>
-      <Section title="How often a promise came true">
-        <Reliability calibration={trends.calibration} />
-      </Section>
-      {stands && <MonthlyCharts trends={trends} />}
-    </Box>
-  );
-}
-
-function MonthlyCharts({
-  trends: { pace, used, reached, glue, causes, coupons },
+/** Every chart of the log. */
+export function TrendCharts({
+  trends: { calibration, pace, used, reached, glue, causes, coupons },
 }: {
   readonly trends: Trends;
 }) {
@@ -53,7 +40,10 @@ function MonthlyCharts({
   const spreading = pace.filter(({ method }) => method !== '');
   const methodName = (method: string) => METHOD_OPTIONS.find(({ value }) => value === method)?.name ?? method;
   return (
-    <>
+    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, columnGap: 5 }}>
+      <Section title="How often a promise came true">
+        <Reliability calibration={calibration} />
+      </Section>
       <Section title="Time used of what the glue gives">
         <MonthLines
           rows={used.map(({ month, share }) => ({ month, name: 'closest joint', value: 100 * share }))}
@@ -125,7 +115,7 @@ function MonthlyCharts({
       <Section title="What failures were put down to">
         <Causes causes={causes} />
       </Section>
-    </>
+    </Box>
   );
 }
 
@@ -155,6 +145,10 @@ interface Point {
 
 /** Months in one chart: more are neither read nor drawn quickly. */
 const MOST_MONTHS = 24;
+
+/** Beyond so many months points are told by the line alone, unless it is too short to be one. */
+const MOST_DOTTED = 12;
+const DOT = { r: 4 };
 
 const monthName = (month: string): string => dayjs(`${month}-01`).format('MMM YY');
 
@@ -217,7 +211,11 @@ function MonthLines({
               stroke={colours[i % colours.length] ?? tokens.ink}
               strokeDasharray={dashes[i % dashes.length] ?? ''}
               strokeWidth={2}
-              dot={{ r: 4 }}
+              dot={
+                months.length <= MOST_DOTTED || rows.filter((row) => row.name === name).length < 3
+                  ? DOT
+                  : false
+              }
               connectNulls
               isAnimationActive={false}
             />
