@@ -56,6 +56,7 @@ export default {
         '^@fontsource.*$': '<rootDir>/apps/web/test/nothing.cjs',
         '\\.css$': '<rootDir>/apps/web/test/nothing.cjs',
         '^three$': '<rootDir>/node_modules/three/build/three.module.js',
+        '^@emotion/sheet$': '<rootDir>/apps/web/test/no-styles.cjs',
         '/workers$': '<rootDir>/apps/web/test/workers.ts',
       },
     },

@@ -290,7 +290,9 @@ describe('rows from a spreadsheet', () => {
 
 describe('a clamp measured by hand', () => {
   it('draws a line through readings of a scale under a lever, and takes pull and turn over', async () => {
-    const { user, shop } = open(RackSection, { rack: DEMO_SHOP.rack.slice(0, 1) });
+    const { user, shop } = open(RackSection, {
+      rack: DEMO_SHOP.rack.slice(0, 1).map((lot) => ({ ...lot, measured: [] })),
+    });
     await user.click(screen.getByRole('button', { name: /Measure the pull of the T-bar/ }));
     const dialog = screen.getByRole('dialog', { name: /Measure the pull/ });
     const take = within(dialog).getByRole('button', { name: 'Take it over' });
