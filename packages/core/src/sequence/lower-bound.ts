@@ -1,4 +1,5 @@
 import { type Finding, finding } from '../findings';
+import { neverTogether } from './never-together';
 import { clampsFor, type SequenceProblem } from './problem';
 
 /** A number of sessions that no arrangement gets below, and what makes it so. */
@@ -9,7 +10,8 @@ export interface SessionsBound {
 
 /**
  * Fewest sessions that can be told without arranging anything: every clamp stays on until its session is over, so
- * clamps of each kind have to go round; pins ask for as many sessions as they name.
+ * clamps of each kind have to go round, and joints of which no two find clamps together want a session each; pins ask for as many sessions
+ * as they name.
  */
 export function leastSessions(problem: SequenceProblem): SessionsBound {
   const pinned = problem.pins.reduce<number>((most, pin) => Math.max(most, (pin ?? 0) + 1), 1);
@@ -24,7 +26,10 @@ export function leastSessions(problem: SequenceProblem): SessionsBound {
       bound = { sessions, why: finding('clamps-go-round', 'informs', { kind, count, there, sessions }) };
     }
   }
-  return bound;
+  const apart = neverTogether(problem).length;
+  return apart > bound.sessions
+    ? { sessions: apart, why: finding('never-together', 'informs', { sessions: apart }) }
+    : bound;
 }
 
 /** Clamps of each kind that all joints take together, where splitting a press saves none. */

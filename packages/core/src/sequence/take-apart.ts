@@ -87,8 +87,12 @@ export class TakingApart {
         return;
       }
       const level = levels[label.joints - 1];
-      const key = label.left.map(({ id }) => id).join(',');
-      const others = level?.get(key) ?? [];
+      const key = keyOf(label.left);
+      const others = level?.get(key);
+      if (others === undefined) {
+        level?.set(key, [label]);
+        return;
+      }
       if (others.some((other) => this.dominates(other, label))) return;
       level?.set(key, [...others.filter((other) => !this.dominates(label, other)), label]);
     };
@@ -116,7 +120,7 @@ export class TakingApart {
         }
         if (!this.holds(label, asked)) continue;
         kept += 1;
-        for (const next of this.next(label, asked)) {
+        for (const next of this.next(label, asked, width === Infinity)) {
           effort.left -= 1;
           put(next);
         }
@@ -127,34 +131,16 @@ export class TakingApart {
     return this.read(best);
   }
 
-  private *next(label: Label, asked: Asked): Generator<Label, void> {
+  /** @param once Closings of one session that may change places are looked at in one order only; the other leads to the same. */
+  private *next(label: Label, asked: Asked, once: boolean): Generator<Label, void> {
     for (const piece of label.left) {
+      const isTurned = once && this.couldHaveComeBefore(piece, label);
       for (const parting of this.pieces.partingsOf(piece)) {
         if (parting.usedShare > asked.usedShare) break;
-        const still = label.still.map((count, k) => count - (parting.clamps[k] ?? 0));
-        // What is left is only put together for a label that is made.
-        let left: readonly Piece[] | null = null;
-        const made = (session: number, clamps: readonly number[]): Label | null => {
-          if (!this.mayBe(parting, session, asked)) return null;
-          const filled = this.filled(still, session, clamps);
-          if (Math.max(session + 1, Math.ceil(filled - 1e-9)) > asked.sessions) return null;
-          left ??= [...label.left.filter((other) => other !== piece), ...parting.halves].sort(
-            (x, y) => x.id - y.id,
-          );
-          return {
-            left,
-            session,
-            clamps,
-            joints: label.joints - parting.joints.length,
-            still,
-            usedShare: Math.max(label.usedShare, parting.usedShare),
-            parting,
-            before: label,
-            filled,
-          };
-        };
         const clamps = this.tiedUp(label, parting);
-        const same = this.pieces.fits(clamps) ? made(label.session, clamps) : null;
+        const isRoom = this.pieces.fits(clamps);
+        if (isRoom && isTurned) continue;
+        const same = isRoom ? this.made(label, parting, { session: label.session, clamps }, asked) : null;
         if (same !== null) yield same;
         // Another session is only worth opening where this one is full, somebody wants it, or windows may ask for it.
         if (
@@ -162,11 +148,48 @@ export class TakingApart {
           label.before !== null &&
           label.session + 1 < asked.sessions
         ) {
-          const other = made(label.session + 1, parting.clamps);
+          const other = this.made(
+            label,
+            parting,
+            { session: label.session + 1, clamps: parting.clamps },
+            asked,
+          );
           if (other !== null) yield other;
         }
       }
     }
+  }
+
+  /** What is left once a piece is taken apart in a session; null where that cannot come to as few sessions as are asked. */
+  private made(
+    label: Label,
+    parting: Parting,
+    { session, clamps }: Pick<Label, 'session' | 'clamps'>,
+    asked: Asked,
+  ): Label | null {
+    if (!this.mayBe(parting, session, asked)) return null;
+    const filled = this.filled(label.still, parting, session, clamps);
+    if (Math.max(session + 1, Math.ceil(filled - 1e-9)) > asked.sessions) return null;
+    return {
+      left: inPlaceOf(label.left, parting),
+      session,
+      clamps,
+      joints: label.joints - parting.joints.length,
+      still: label.still.map((count, k) => count - (parting.clamps[k] ?? 0)),
+      usedShare: Math.max(label.usedShare, parting.usedShare),
+      parting,
+      before: label,
+      filled,
+    };
+  }
+
+  /**
+   * Whether a piece stood there before the last one was taken apart, and comes before it: what fits into the session now fitted then as
+   * well, and then the last one after it, with the same pieces left and no more clamps in use. Pins and shared presses tell them apart.
+   */
+  private couldHaveComeBefore(piece: Piece, { parting }: Label): boolean {
+    if (parting === null || !this.independent || this.pinned) return false;
+    return piece.id < parting.piece.id && !parting.halves.includes(piece);
   }
 
   private tiedUp(label: Label, parting: Parting): readonly number[] {
@@ -190,13 +213,18 @@ export class TakingApart {
     });
   }
 
-  /** Sessions that this comes to, with a part of one for clamps in use: clamps of each kind have to go round. */
-  private filled(still: readonly number[], session: number, clamps: readonly number[]): number {
+  /** Sessions that it comes to once a piece is taken apart, with a part of one for clamps in use: clamps of each kind have to go round. */
+  private filled(
+    still: readonly number[],
+    parting: Parting,
+    session: number,
+    clamps: readonly number[],
+  ): number {
     let most = session;
     for (let k = 0; k < clamps.length; k += 1) {
       const there = this.pieces.there[k] ?? 0;
       if (there <= 0) continue;
-      const later = this.independent ? (still[k] ?? 0) : 0;
+      const later = this.independent ? (still[k] ?? 0) - (parting.clamps[k] ?? 0) : 0;
       most = Math.max(most, session + ((clamps[k] ?? 0) + later) / there);
     }
     return most;
@@ -241,6 +269,24 @@ function mergesOf(partings: readonly Parting[]): Merge[] {
   }
   return rootsOf([...of.values()]).flatMap(inOrder);
 }
+
+/** Pieces in the order of their ids, with one of them taken apart. */
+function inPlaceOf(left: readonly Piece[], { piece, halves }: Parting): Piece[] {
+  const found: Piece[] = [];
+  for (const other of left) if (other !== piece) found.push(other);
+  for (const half of halves) {
+    let at = found.length;
+    while (at > 0 && (found[at - 1]?.id ?? 0) > half.id) at -= 1;
+    found.splice(at, 0, half);
+  }
+  return found;
+}
+
+const keyOf = (left: readonly Piece[]): string => {
+  let key = '';
+  for (const { id } of left) key += `${id},`;
+  return key;
+};
 
 const fillsLess = (x: Label, y: Label): number => x.filled - y.filled || x.usedShare - y.usedShare;
 
