@@ -44,7 +44,7 @@ export function statusWords(
 }
 
 function leastWords(least: number, { code, values }: Finding, kindOf: (lot: string) => string): string {
-  if (code === 'never-together') return `: no two of ${least} joints find clamps together`;
+  if (code === 'clamps-packed') return ': however joints are shared out, clamps run out';
   if (code !== 'clamps-go-round' || least < 2) return '';
   const count = Number(values['count'] ?? 0);
   return `: ${count} ${clampName(kindOf(String(values['kind'])), count)} are wanted, the rack has ${String(values['there'])}`;

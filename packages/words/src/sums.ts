@@ -20,8 +20,8 @@ export const SUM_FINDINGS: Words<SumValues> = {
   'sessions-pinned': ({ sessions }) => `Pins ask for ${sessions} sessions.`,
   'clamps-go-round': ({ count, kind, there, sessions }) =>
     `${count} ${clampName(kind, count)} are wanted and ${there} are there: ${sessions} sessions at least.`,
-  'never-together': ({ sessions }) =>
-    `No two of ${sessions} joints find clamps together: ${sessions} sessions at least.`,
+  'clamps-packed': ({ sessions }) =>
+    `However joints are shared out, clamps go round in no fewer than ${sessions} sessions.`,
   'closed-already': () => 'Parts of these joints are closed in by an earlier session.',
   captive: ({ parts }) => `${parts} parts hold each other: whichever comes last has no way left to come in.`,
   'too-few-clamps': ({ kind, there }) =>

@@ -12,7 +12,7 @@ export interface SumValues {
   'one-session-is-least': { sessions: number };
   'sessions-pinned': { sessions: number };
   'clamps-go-round': { count: number; kind: string; there: number; sessions: number };
-  'never-together': { sessions: number };
+  'clamps-packed': { sessions: number };
   'closed-already': None;
   captive: { parts: number };
   'too-few-clamps': { kind: string; there: number };

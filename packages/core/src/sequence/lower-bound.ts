@@ -1,5 +1,5 @@
 import { type Finding, finding } from '../findings';
-import { neverTogether } from './never-together';
+import { fewestPacked } from './packed';
 import { clampsFor, type SequenceProblem } from './problem';
 
 /** A number of sessions that no arrangement gets below, and what makes it so. */
@@ -10,7 +10,7 @@ export interface SessionsBound {
 
 /**
  * Fewest sessions that can be told without arranging anything: every clamp stays on until its session is over, so
- * clamps of each kind have to go round, and joints of which no two find clamps together want a session each; pins ask for as many sessions
+ * clamps of each kind have to go round, and no way of sharing joints out may ask for more than there are; pins ask for as many sessions
  * as they name.
  */
 export function leastSessions(problem: SequenceProblem): SessionsBound {
@@ -26,9 +26,9 @@ export function leastSessions(problem: SequenceProblem): SessionsBound {
       bound = { sessions, why: finding('clamps-go-round', 'informs', { kind, count, there, sessions }) };
     }
   }
-  const apart = neverTogether(problem).length;
-  return apart > bound.sessions
-    ? { sessions: apart, why: finding('never-together', 'informs', { sessions: apart }) }
+  const sessions = fewestPacked(problem, bound.sessions);
+  return sessions > bound.sessions
+    ? { sessions, why: finding('clamps-packed', 'informs', { sessions }) }
     : bound;
 }
 

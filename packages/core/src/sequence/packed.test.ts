@@ -1,0 +1,62 @@
+import { sample } from 'fast-check';
+import { tightAssemblies } from '../test-support/random-assemblies';
+import { problemOf } from './input';
+import { leastSessions } from './lower-bound';
+import { fewestPacked } from './packed';
+import { clampsFor, type SequenceProblem } from './problem';
+
+const fits = (problem: SequenceProblem, joints: readonly number[]) =>
+  Object.entries(clampsFor(problem, joints)).every(
+    ([kind, count]) => count <= (problem.rack?.[kind] ?? Infinity),
+  );
+
+/** By every set of joints that fits, put beside those of one session fewer: the other way round than the search. */
+function bySets(problem: SequenceProblem): number {
+  const all = problem.joints.map((_, i) => i);
+  const sets = Array.from({ length: 1 << all.length }, (_, set) => set);
+  const fit = sets.map((set) =>
+    fits(
+      problem,
+      all.filter((joint) => (set >> joint) & 1),
+    ),
+  );
+  const sessions = sets.map(() => Infinity);
+  sessions[0] = 0;
+  for (const set of sets.slice(1)) {
+    for (let part = set; part > 0; part = (part - 1) & set) {
+      if (fit[part] === true)
+        sessions[set] = Math.min(sessions[set] ?? Infinity, 1 + (sessions[set ^ part] ?? 0));
+    }
+  }
+  return sessions.at(-1) ?? Infinity;
+}
+
+/** The same with the first two joints under one press. */
+function tied(problem: SequenceProblem): SequenceProblem {
+  const [one, other, ...rest] = problem.presses;
+  if (one === undefined || other === undefined) throw new Error('two presses or more');
+  return { ...problem, presses: [{ ...one, joints: [...one.joints, ...other.joints] }, ...rest] };
+}
+
+describe('joints shared out by their clamps alone', () => {
+  it.each([
+    ['each with clamps of its own', (problem: SequenceProblem) => problem],
+    ['some pressed together', tied],
+  ])('come to as few sessions as every set of joints tells, %s', (_, as) => {
+    let more = 0;
+    for (const input of sample(tightAssemblies({ least: 9, most: 9 }), { seed: 20, numRuns: 60 })) {
+      const problem = as(problemOf(input));
+      const least = bySets(problem);
+      if (problem.rack === null || least === Infinity) continue;
+      expect(fewestPacked(problem, 1)).toBe(least);
+      if (leastSessions(problem).why.code === 'clamps-packed') more += 1;
+    }
+    expect(more).toBeGreaterThan(0);
+  });
+
+  it('are not asked for where nobody counts clamps', () => {
+    const [input] = sample(tightAssemblies({ least: 9, most: 9 }), { seed: 1, numRuns: 1 });
+    if (input === undefined) throw new Error('nothing to ask');
+    expect(fewestPacked({ ...problemOf(input), rack: null }, 1)).toBe(1);
+  });
+});
