@@ -14,9 +14,12 @@ const KINDS =
 /** What draws in space: for whoever turns an assembly round or takes it along as a file. */
 const SPACE = /node_modules\/three\/|web\/src\/assembly\/part-geometry/;
 
+/** What draws, and what leads from address to screen. */
+const BASE = /node_modules\/(react|react-dom|scheduler|react-router)\//;
+
 /** What looks up at the address what else to read in, before all of it. */
 const START =
-  /web\/src\/(start\/|shop\/shop-id|workspace\/step(s-list|-loaders))|vite\/preload-helper|rolldown\/runtime/;
+  /web\/src\/(start\/(?!base)|shop\/shop-id|workspace\/step(s-list|-loaders))|vite\/preload-helper|rolldown\/runtime/;
 
 const isPackage = (id: string) => id.includes('node_modules') && !SELDOM.test(id) && !KINDS.test(id);
 const isPlan = (id: string) => PLAN.test(id) && !KINDS.test(id);
@@ -28,6 +31,8 @@ const isPlan = (id: string) => PLAN.test(id) && !KINDS.test(id);
 export const CHUNKS: readonly Rolldown.CodeSplittingGroup[] = [
   { name: 'start', priority: 6, test: START },
   { name: 'space', priority: 5, test: SPACE, minShareCount: 2 },
+  // Read in before the frame, in a task of its own.
+  { name: 'base', priority: 5, test: BASE },
   // With all that it imports: what the first paint waits for, and nothing of a plan.
   { name: 'frame', priority: 4, test: /web\/src\/main\.tsx$/ },
   { name: 'packages', priority: 3, test: isPackage, minShareCount: 2 },

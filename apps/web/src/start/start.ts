@@ -31,6 +31,6 @@ if (path === BUILD_STEP) {
   [...toRead(`builds/${buildId}`), ...SHOP].forEach(askEarly);
   if (isStepId(step)) preloadStep(step);
 }
-void import('../main');
+void import('./base').then(() => import('../main'));
 // A failure is told by whoever opens the screen, and asks again.
 SCREENS[path]?.().catch(() => undefined);
