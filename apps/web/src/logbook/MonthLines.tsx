@@ -25,7 +25,8 @@ const MOST_MONTHS = 24;
 
 /** Beyond so many months points are told by the line alone, unless it is too short to be one. */
 const MOST_DOTTED = 12;
-const DOT = { r: 4 };
+/** Its ring is whole, whatever the line is made of. */
+const DOT = { r: 4, strokeDasharray: '0' };
 
 const monthName = (month: string): string => dayjs(`${month}-01`).format('MMM YY');
 
