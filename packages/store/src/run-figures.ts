@@ -36,7 +36,8 @@ export async function keepRunFigures(db: Kysely<unknown>): Promise<void> {
   for (const table of TABLES) await run(`drop table if exists ${table}`);
   await run(`create table run_figures (run_id text primary key, started_at_ms integer not null, month text not null,
     state text not null, build_name text, note text, template text, adhesive text, glue_g real, glued_m2 real,
-    glue_taken_g real, bottle text, bottle_opened_on text, cause text, coupon_pct real, method text, used real, square_mm real, flat_mm real, likely real, kept integer) without rowid`);
+    glue_taken_g real, bottle text, bottle_opened_on text, cause text, coupon_pct real, method text, used real,
+    square_mm real, flat_mm real, likely real, kept integer) without rowid`);
   await run(`create table run_works (run_id text not null, month text not null, work text not null, method text not null,
     taken_min real not null, built_in_min real not null)`);
   await run('create table run_lessons (run_id text not null, lesson text not null)');

@@ -22,6 +22,7 @@ import { Page, Section } from '../frame/Page';
 import { type Format, useFormat } from '../quantities/use-format';
 import { SHOP_ID } from '../shop/shop-id';
 import { useEditShop } from '../shop/use-edit-shop';
+import { LearnedEntry } from './LearnedEntry';
 import { LogbookTabs } from './LogbookTabs';
 import { OwnPulls } from './OwnPulls';
 
@@ -128,10 +129,10 @@ function Entry({ lore }: { readonly lore: Lore }) {
   const asOf = (label: string, change: (shop: ShopDocument) => ShopDocument) =>
     edit(`${label}: ${name}`, change);
   return (
-    <Box component="article" aria-label={name} sx={{ borderBottom: 1, borderColor: 'divider', py: 1.5 }}>
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
-        <Typography sx={{ fontWeight: 700, flex: '1 1 300px' }}>{name}</Typography>
-        <Box sx={{ display: 'flex', gap: 1 }}>
+    <LearnedEntry
+      name={name}
+      actions={
+        <>
           {state === 'proposed' && (
             <>
               <Button
@@ -158,8 +159,9 @@ function Entry({ lore }: { readonly lore: Lore }) {
               {state === 'refused' ? 'Put forward again' : 'Forget'}
             </Button>
           )}
-        </Box>
-      </Box>
+        </>
+      }
+    >
       <Typography>
         {before === null ? '' : `Plans go by ${print(before)} now. `}
         The log says <strong>{print(after)}</strong>, with 95 % confidence between {print(low)} and{' '}
@@ -202,7 +204,7 @@ function Entry({ lore }: { readonly lore: Lore }) {
           </Table>
         </TableContainer>
       )}
-    </Box>
+    </LearnedEntry>
   );
 }
 

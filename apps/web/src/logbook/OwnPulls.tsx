@@ -1,7 +1,6 @@
 import { findClampKind } from '@lean-clasp/core/clamps';
 import type { RackLot, ShopDocument } from '@lean-clasp/core/formats';
 import { asMeasured, type OwnPull, ownPulls, unmeasured } from '@lean-clasp/core/learning';
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
@@ -10,6 +9,7 @@ import { Link as RouterLink } from 'react-router';
 import { Section } from '../frame/Page';
 import { useFormat } from '../quantities/use-format';
 import { useEditShop } from '../shop/use-edit-shop';
+import { LearnedEntry } from './LearnedEntry';
 
 /** What clamps were measured to pull in these hands, beside what is typical of their kind. */
 export function OwnPulls({ shop }: { readonly shop: ShopDocument }) {
@@ -46,10 +46,10 @@ function Pull({
       rack: shop.rack.map((each) => (each.id === lot.id ? to(each) : each)),
     }));
   return (
-    <Box component="article" aria-label={name} sx={{ borderBottom: 1, borderColor: 'divider', py: 1.5 }}>
-      <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap' }}>
-        <Typography sx={{ fontWeight: 700, flex: '1 1 300px' }}>{name}</Typography>
-        <Box sx={{ display: 'flex', gap: 1 }}>
+    <LearnedEntry
+      name={name}
+      actions={
+        <>
           {!inUse && (
             <Button
               variant="contained"
@@ -63,8 +63,9 @@ function Pull({
           <Button aria-label={`Forget: ${name}`} onClick={() => change('Pull forgotten', unmeasured)}>
             Forget
           </Button>
-        </Box>
-      </Box>
+        </>
+      }
+    >
       <Typography>
         Plans go by {f.force(nowN)} now; {f.force(typicalN)} is typical of the kind. Measured{' '}
         {times.length === 1 ? 'once' : `${times.length} times`}: <strong>{f.force(forceN)}</strong>, with 95 %
@@ -79,7 +80,7 @@ function Pull({
           )
           .join('; ')}
       </Typography>
-    </Box>
+    </LearnedEntry>
   );
 }
 

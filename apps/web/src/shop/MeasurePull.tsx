@@ -1,7 +1,7 @@
 import { InputError, LIMITS } from '@lean-clasp/core/basics';
 import { findClampKind, type HandCalibration, handCalibration, N_PER_KG } from '@lean-clasp/core/clamps';
 import type { RackLot } from '@lean-clasp/core/formats';
-import { measuredAgain, ownPull } from '@lean-clasp/core/learning';
+import { type Measured, measuredAgain, ownPull } from '@lean-clasp/core/learning';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Dialog from '@mui/material/Dialog';
@@ -16,8 +16,6 @@ import { NumberField } from '../quantities/fields';
 import type { List } from '../quantities/list';
 import { ListField } from '../quantities/ListField';
 import { type Format, useFormat } from '../quantities/use-format';
-
-type Measured = Parameters<typeof measuredAgain>[1];
 
 /** What the pull is read on. */
 type Instrument = 'scale' | 'spring' | 'gauge';

@@ -1,11 +1,24 @@
 /** Answers on their way before whoever needs them has been read in. */
 const underway = new Map<string, Promise<Response>>();
 
+/** Longer than an app takes to be read in; what nobody took by then is no news any more, ms. */
+const NEWS_MS = 10_000;
+
 /** Asks our own server for something that the address alone calls for. */
 export function askEarly(path: string): void {
   const answer = fetch(path);
-  // Whoever takes it hears of a failure.
-  answer.catch(() => undefined);
+  const drop = () => {
+    if (underway.get(path) === answer) underway.delete(path);
+  };
+  answer.then(
+    // Refused before somebody came in, it is asked for anew after.
+    ({ ok }) => {
+      if (!ok) drop();
+    },
+    // Whoever takes it hears of a failure.
+    () => undefined,
+  );
+  setTimeout(drop, NEWS_MS);
   underway.set(path, answer);
 }
 

@@ -71,6 +71,23 @@ describe('an answer that is asked for before the app is there', () => {
     expect(await takeEarly('/api/session')?.then((response) => response.json())).toEqual({ read: true });
   });
 
+  it('is asked for anew where it was refused, or nobody took it while it was news', async () => {
+    jest.useFakeTimers();
+    answers.push(
+      Response.json({}, { status: 401 }),
+      Response.json({ revision: 2 }),
+      Response.json({ revision: 3 }),
+      Response.json({ revision: 4 }),
+    );
+    askEarly('/api/runs');
+    await jest.advanceTimersByTimeAsync(0);
+    expect(await requestJson('/api/runs')).toEqual({ revision: 2 });
+    askEarly('/api/builds');
+    await jest.advanceTimersByTimeAsync(10_000);
+    expect(await requestJson('/api/builds')).toEqual({ revision: 4 });
+    jest.useRealTimers();
+  });
+
   it('tells whoever takes it that the server is away, and nobody else', async () => {
     answers.push(new TypeError('away'), Response.json({ back: true }));
     askEarly('/api/builds/a');

@@ -3,4 +3,12 @@ export { closestJoint, evidenceOf, type RunEvidence, workOf } from './run-eviden
 export type { Calibration, Trends } from './trends';
 export { accepted, forgotten, refused } from './take-over';
 export { atWalkedPace, roundedPace, type WalkedPace, walkedPaces } from './walked-pace';
-export { asMeasured, measuredAgain, type OwnPull, ownPull, ownPulls, unmeasured } from './own-pulls';
+export {
+  asMeasured,
+  type Measured,
+  measuredAgain,
+  type OwnPull,
+  ownPull,
+  ownPulls,
+  unmeasured,
+} from './own-pulls';

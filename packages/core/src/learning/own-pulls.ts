@@ -20,7 +20,8 @@ export interface OwnPull {
   readonly inUse: boolean;
 }
 
-type Measured = NonNullable<RackLot['measured']>[number];
+/** One time that a lot was measured. */
+export type Measured = NonNullable<RackLot['measured']>[number];
 
 /** How far two pulls of one hand lie apart from day to day, over their mean, and as how many times of measuring that counts [judgement]. */
 const HAND_CV = 0.1;
@@ -36,18 +37,19 @@ export function ownPull(lot: RackLot): OwnPull | null {
   const measured = lot.measured ?? [];
   const typicalN = findClampKind(lot.kind).forceN;
   if (measured.length === 0 || typicalN === null) return null;
-  const roughN = measured.map(({ forceN }) => forceN);
-  const { mean, weights } = robustMean(roughN, HAND_CV * typicalN);
-  const counts = weights.reduce((sum, weight) => sum + weight, 0);
-  const apart = measured.reduce((sum, { forceN }, i) => sum + (weights[i] ?? 0) * (forceN - mean) ** 2, 0);
-  const handVar = (HAND_COUNTS * (HAND_CV * mean) ** 2 + apart) / (HAND_COUNTS + Math.max(0, counts - 1));
-  const lineVar =
-    measured.reduce((sum, { errorN }, i) => sum + (weights[i] ?? 0) * (errorN ?? 0) ** 2, 0) / counts;
-  const errorN = Math.sqrt((handVar + lineVar) / counts);
-  const turns = measured.flatMap(({ perTurnN }, i) =>
-    perTurnN === null ? [] : [{ perTurnN, weight: weights[i] ?? 0 }],
+  const { mean, weights } = robustMean(
+    measured.map(({ forceN }) => forceN),
+    HAND_CV * typicalN,
   );
-  const turned = turns.reduce((sum, { weight }) => sum + weight, 0);
+  const times = measured.map((time, i) => ({ ...time, weight: weights[i] ?? 0 }));
+  const weighed = (of: (time: Measured) => number) =>
+    times.reduce((sum, time) => sum + time.weight * of(time), 0);
+  const counts = weighed(() => 1);
+  const apart = weighed(({ forceN }) => (forceN - mean) ** 2);
+  const handVar = (HAND_COUNTS * (HAND_CV * mean) ** 2 + apart) / (HAND_COUNTS + Math.max(0, counts - 1));
+  const lineVar = weighed(({ errorN }) => (errorN ?? 0) ** 2) / counts;
+  const errorN = Math.sqrt((handVar + lineVar) / counts);
+  const turned = weighed(({ perTurnN }) => (perTurnN === null ? 0 : 1));
   const forceN = Math.round(mean);
   const nowN = lotForceN(lot);
   return {
@@ -57,11 +59,8 @@ export function ownPull(lot: RackLot): OwnPull | null {
     forceN,
     lowN: Math.max(0, mean - WIDE * errorN),
     highN: mean + WIDE * errorN,
-    perTurnN:
-      turned === 0
-        ? null
-        : Math.round(turns.reduce((sum, each) => sum + each.weight * each.perTurnN, 0) / turned),
-    times: measured.map((each, i) => ({ ...each, weight: weights[i] ?? 0 })),
+    perTurnN: turned === 0 ? null : Math.round(weighed(({ perTurnN }) => perTurnN ?? 0) / turned),
+    times,
     inUse: nowN === forceN,
   };
 }

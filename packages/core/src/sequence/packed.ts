@@ -30,7 +30,10 @@ export function fewestPacked(problem: SequenceProblem, from: number): number {
   const alone = joints.map((_, joint) => countsOf([joint]));
   const isApart = presses.every((press) => press.joints.length === 1);
   const shareOf = (joint: number) =>
-    Math.max(0, ...(alone[joint] ?? []).map((count, k) => count / (there[k] ?? Infinity)));
+    Math.max(
+      0,
+      ...(alone[joint] ?? []).map((count, k) => (count === 0 ? 0 : count / (there[k] ?? Infinity))),
+    );
   const hungriest = joints
     .map((_, joint) => ({ joint, share: shareOf(joint) }))
     .sort((a, b) => b.share - a.share || a.joint - b.joint)

@@ -34,27 +34,26 @@ export function judge(parts: PlanParts): Readonly<Record<Aspect, Verdict>> {
   };
 }
 
-const knownOf = ({ build, shop }: PlanParts, measure: Measure) =>
-  shop.learned?.reached.find((each) => each.measure === measure && each.template === build.template);
-
-/** What holds by the plan and has come out worse at this bench, one time in ten, is close. */
+/**
+ * What holds by the plan and has come out worse at this bench, one time in ten, is close; lines that were left open wider than the glue
+ * fills, however well they are pressed.
+ */
 function asItComesOut(parts: PlanParts, measure: Measure, judged: Verdict): Verdict {
-  const known = knownOf(parts, measure);
-  if (known === undefined || judged.state !== 'holds' || known.poorMm <= judged.against) return judged;
+  const { build, shop, adhesive } = parts;
+  const known = shop.learned?.reached.find(
+    (each) => each.measure === measure && each.template === build.template,
+  );
+  const mostMm = measure === 'gap' ? adhesive.gapMm : judged.against;
+  if (known === undefined || judged.state !== 'holds' || known.poorMm <= mostMm) return judged;
   const { typicalMm, poorMm, runs } = known;
-  return { ...judged, state: 'close', cause: finding('comes-out', 'warns', { typicalMm, poorMm, runs }) };
-}
-
-/** Lines that were left open wider than the glue fills, one time in ten, are close however well they are pressed. */
-function asLinesComeOut(parts: PlanParts, judged: Verdict): Verdict {
-  const known = knownOf(parts, 'gap');
-  const fillsMm = parts.adhesive.gapMm;
-  if (known === undefined || judged.state !== 'holds' || known.poorMm <= fillsMm) return judged;
-  const { typicalMm, poorMm, runs } = known;
+  const came = { typicalMm, poorMm, runs };
   return {
     ...judged,
     state: 'close',
-    cause: finding('gaps-come-out', 'warns', { typicalMm, poorMm, runs, fillsMm }),
+    cause:
+      measure === 'gap'
+        ? finding('gaps-come-out', 'warns', { ...came, fillsMm: mostMm })
+        : finding('comes-out', 'warns', came),
   };
 }
 
@@ -68,7 +67,7 @@ export function judgeTight(parts: PlanParts): Verdict {
   const lacking = ofCode(parts.findings, 'no-second-squeeze') ?? ofCode(parts.findings, 'bead-on-wide-face');
   return lacking !== undefined && judged.state === 'holds'
     ? { ...judged, state: 'close', cause: lacking }
-    : asLinesComeOut(parts, judged);
+    : asItComesOut(parts, 'gap', judged);
 }
 
 function rowIn({ row, build, shop, climate, adhesive }: PlanParts): RowInPlan | null {
