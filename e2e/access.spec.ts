@@ -23,7 +23,7 @@ const VIEWS: readonly (readonly [path: string, ready: string | RegExp])[] = [
   ['/builds/stage-floor/glue-up', /Start the clock/],
   ['/builds/stage-floor/record', 'How it came out'],
   ['/shop', 'Glue shelf'],
-  ['/logbook', 'Planned and taken'],
+  ['/logbook', 'Glue-ups'],
   ['/logbook/demo-run-2', 'How it came out'],
   ['/sums/adhesive-window', 'What went into it'],
   ['/sums/mitre-polygon', 'Outline misses itself by'],

@@ -39,6 +39,13 @@ describe('the log added up', () => {
     expect(await runs.evidence(400)).toHaveLength(taught.length);
   });
 
+  it('tells with each line of the log how much of its fuse was burnt', async () => {
+    const { runs: lines } = await runs.page({ limit: 400 });
+    const told = new Map(lines.map(({ id, fuseUsed }) => [id, fuseUsed]));
+    for (const { runId, fuseUsed } of taught) expect(told.get(runId)).toBe(fuseUsed);
+    expect(told.get('only-begun')).toBeNull();
+  });
+
   it('has the pace that adding up by hand gives', () => {
     const byHand = new Map<string, [number, number]>();
     for (const { atMs, works } of taught) {

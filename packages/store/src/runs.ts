@@ -91,6 +91,7 @@ export function runStore(db: Database, now: () => number): RunStore {
         .selectFrom('runs')
         .innerJoin('run_figures', 'run_figures.run_id', 'runs.id')
         .select(['runs.id', 'runs.summary', 'runs.started_at_ms'])
+        .select(sql<number | null>`nullif(runs.evidence, '') ->> '$.fuseUsed'`.as('fuse_used'))
         .where('runs.summary', '!=', '')
         .orderBy('runs.started_at_ms', 'desc')
         .orderBy('runs.id', 'desc')
@@ -117,7 +118,10 @@ export function runStore(db: Database, now: () => number): RunStore {
       }
       const { shown, next } = cut(await query.execute(), limit, (row) => [row.started_at_ms, row.id]);
       return {
-        runs: shown.map(({ summary }) => JSON.parse(summary) as RunSummary),
+        runs: shown.map(({ summary, fuse_used: fuseUsed }) => ({
+          ...(JSON.parse(summary) as RunSummary),
+          fuseUsed,
+        })),
         next,
       };
     },

@@ -3,8 +3,9 @@ import { formatClock } from '@lean-clasp/core/units';
 import { says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { FIGURE_FACE } from '../app/theme';
-import { handWords } from './hands';
 import { useFormat } from '../quantities/use-format';
+import { FuseLine } from '../timeline/FuseLine';
+import { handWords } from '../timeline/hands';
 
 /** Longest label that stands beside its bar, such as "A–B". */
 const MOST_LETTERS = 4;
@@ -66,12 +67,7 @@ export function BurningList({
           >
             {/* Letters stand beside their bar, names above it. */}
             <Box sx={{ width: fuse.label.length > MOST_LETTERS ? '100%' : 52 }}>{fuse.label}</Box>
-            <Box
-              aria-hidden
-              sx={(theme) => ({ flex: 1, height: 12, bgcolor: theme.palette.tokens.barGround })}
-            >
-              <Box sx={{ height: '100%', width: `${(1 - burnt) * 100}%`, bgcolor: 'secondary.main' }} />
-            </Box>
+            <FuseLine share={1 - burnt} height={12} sx={{ flex: 1 }} />
             <Box sx={{ width: 68, textAlign: 'right' }}>{formatClock(leftMin ?? 0)}</Box>
           </Box>
         ))}

@@ -2,7 +2,7 @@ import type { ScriptOperation } from '@lean-clasp/core/bench';
 import { says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { useFormat } from '../quantities/use-format';
-import { handWords } from './hands';
+import { handWords } from '../timeline/hands';
 import { useSpoken } from './use-cues';
 
 /** How many steps ahead a hand-over is called. */

@@ -3,7 +3,7 @@ import { formatClock } from '@lean-clasp/core/units';
 import { detailWords, says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { useFormat } from '../quantities/use-format';
-import { handWords } from './hands';
+import { handWords } from '../timeline/hands';
 
 /** What to do now, large; while it is waited for, how long still. */
 export function Instruction({

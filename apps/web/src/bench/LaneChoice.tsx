@@ -1,7 +1,7 @@
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
 import { useSearchParams } from 'react-router';
-import { handWords } from './hands';
+import { handWords } from '../timeline/hands';
 
 const LANE = 'hand';
 

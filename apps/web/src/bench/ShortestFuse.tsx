@@ -1,6 +1,7 @@
 import type { FuseReading } from '@lean-clasp/core/bench';
 import { formatClock } from '@lean-clasp/core/units';
 import Box from '@mui/material/Box';
+import { FuseLine } from '../timeline/FuseLine';
 
 /** The fuse with the least time left, large enough to be read from two metres. */
 export function ShortestFuse({
@@ -51,7 +52,7 @@ export function ShortestFuse({
           </Box>
         </Box>
       </Box>
-      <FuseBar burnt={reading?.burnt ?? 1} out={out} />
+      <FuseLine share={1 - (reading?.burnt ?? 1)} late={out} height={18} sx={{ mt: 1.5 }} />
     </Box>
   );
 }
@@ -84,21 +85,4 @@ const ON_PLAN_MIN = 0.5;
 function paceWords(lateMin: number): string {
   if (Math.abs(lateMin) < ON_PLAN_MIN) return 'on plan';
   return lateMin > 0 ? `running ${formatClock(lateMin)} late` : `${formatClock(-lateMin)} ahead of plan`;
-}
-
-function FuseBar({ burnt, out }: { readonly burnt: number; readonly out: boolean }) {
-  return (
-    <Box
-      aria-hidden
-      sx={(theme) => ({ mt: 1.5, height: 18, bgcolor: theme.palette.tokens.barGround, position: 'relative' })}
-    >
-      <Box
-        sx={(theme) => ({
-          height: '100%',
-          width: `${(1 - burnt) * 100}%`,
-          bgcolor: out ? theme.palette.tokens.fails : theme.palette.tokens.glue,
-        })}
-      />
-    </Box>
-  );
 }

@@ -19,6 +19,7 @@ import { SyncNotice } from '../documents/SyncNotice';
 import { useDocument } from '../documents/use-document';
 import { Loading } from '../frame/Loading';
 import { Page, Section } from '../frame/Page';
+import { InTurn } from '../parts/InTurn';
 import { type Format, useFormat } from '../quantities/use-format';
 import { SHOP_ID } from '../shop/shop-id';
 import { useEditShop } from '../shop/use-edit-shop';
@@ -46,10 +47,14 @@ export function LearnedPage() {
       ) : (
         <>
           <SyncNotice id={SHOP_ID} />
-          <All lore={learn(evidence, shop)} />
-          <Walked shop={shop} />
-          <OwnPulls shop={shop} />
-          <People evidence={evidence} />
+          <InTurn>
+            <All evidence={evidence} shop={shop} />
+            <InTurn>
+              <Walked shop={shop} />
+              <OwnPulls shop={shop} />
+              <People evidence={evidence} />
+            </InTurn>
+          </InTurn>
         </>
       )}
     </Page>
@@ -71,7 +76,14 @@ const HEADINGS: readonly (readonly [Lore['state'], string, string])[] = [
   ['too-little', 'Not enough yet, or no different', ''],
 ];
 
-function All({ lore }: { readonly lore: readonly Lore[] }) {
+function All({
+  evidence,
+  shop,
+}: {
+  readonly evidence: Parameters<typeof learn>[0];
+  readonly shop: ShopDocument;
+}) {
+  const lore = useMemo(() => learn(evidence, shop), [evidence, shop]);
   return HEADINGS.map(([state, title, empty]) => {
     const own = lore.filter((each) => each.state === state);
     if (own.length === 0 && empty === '') return null;

@@ -3,7 +3,7 @@ import { ADHESIVE_OPTIONS, KIND_WORDS } from '@lean-clasp/words';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { lazy, Suspense, useDeferredValue, useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { type LogAsked, useRunLogInfiniteQuery } from '../api/api';
 import { Loading } from '../frame/Loading';
 import { Page, Section } from '../frame/Page';
@@ -13,8 +13,6 @@ import { MoreButton } from '../parts/MoreButton';
 import { Tick } from '../parts/Tick';
 import { LogbookTabs } from './LogbookTabs';
 import { RunList } from './RunList';
-
-const PaceChart = lazy(() => import('./PaceChart').then((m) => ({ default: m.PaceChart })));
 
 const EVERYTHING: LogAsked = { text: '', template: null, adhesive: null, wrong: false };
 
@@ -50,11 +48,6 @@ export function LogbookPage() {
       {runs?.length === 0 && narrowed && <Typography>No glue-up in the log is like that.</Typography>}
       {runs !== undefined && runs.length > 0 && (
         <>
-          <Section title="Planned and taken">
-            <Suspense fallback={<Loading what="Drawing" />}>
-              <PaceChart runs={runs} />
-            </Suspense>
-          </Section>
           <Section
             title="Glue-ups"
             aside={

@@ -1,6 +1,7 @@
 import { findAdhesive } from '@lean-clasp/core/adhesives';
 import type { RunSummary } from '@lean-clasp/core/runs';
 import { formatClock } from '@lean-clasp/core/units';
+import Box from '@mui/material/Box';
 import Link from '@mui/material/Link';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -9,10 +10,12 @@ import TableHead from '@mui/material/TableHead';
 import TableRow from '@mui/material/TableRow';
 import { useRef } from 'react';
 import { Link as RouterLink } from 'react-router';
+import { FIGURE_FACE } from '../app/theme';
 import { instantWords } from '../bench/release';
 import { useNow } from '../parts/use-now';
 import { useWindowed } from '../parts/Windowed';
 import { useFormat } from '../quantities/use-format';
+import { FuseLine } from '../timeline/FuseLine';
 import { handsOnMinutes } from './run-figures';
 
 /** How high a row is. */
@@ -50,6 +53,7 @@ export function RunList({
             planned
           </TableCell>
           <TableCell align="right">took</TableCell>
+          {wide && <TableCell sx={beside}>fuse burnt</TableCell>}
           {wide && (
             <TableCell align="right" sx={beside}>
               off flat
@@ -82,6 +86,11 @@ export function RunList({
               </TableCell>
               <TableCell align="right">{minutes === null ? '—' : formatClock(minutes)}</TableCell>
               {wide && (
+                <TableCell sx={beside}>
+                  {run.fuseUsed == null ? '—' : <FuseUsed share={run.fuseUsed} />}
+                </TableCell>
+              )}
+              {wide && (
                 <TableCell align="right" sx={beside}>
                   {run.record.flatnessMm === null ? '—' : f.fine(run.record.flatnessMm)}
                 </TableCell>
@@ -93,6 +102,18 @@ export function RunList({
         <Beyond px={totalPx - (shown.at(-1)?.endPx ?? totalPx)} />
       </TableBody>
     </Table>
+  );
+}
+
+/** How much of its fuse the closest joint burnt; as on the record, by the short ends of its windows. */
+function FuseUsed({ share }: { readonly share: number }) {
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
+      <FuseLine share={share} late={share > 1} mayPass height={12} sx={{ width: 120 }} />
+      <Box component="span" sx={{ fontFamily: FIGURE_FACE, color: share > 1 ? 'error.main' : undefined }}>
+        {Math.round(share * 100)} %
+      </Box>
+    </Box>
   );
 }
 

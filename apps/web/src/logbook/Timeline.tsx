@@ -3,25 +3,27 @@ import { formatClock } from '@lean-clasp/core/units';
 import { says } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import { useTheme } from '@mui/material/styles';
-import { FIGURE_FACE } from '../app/theme';
 import type { Tokens } from '../app/tokens';
-import { handWords } from '../bench/hands';
 import { useSize } from '../drawing/use-size';
 import { useFormat } from '../quantities/use-format';
+import { FuseBar, Planned } from '../timeline/FuseBar';
+import { handWords } from '../timeline/hands';
+import { Minutes } from '../timeline/Minutes';
+import { moveFill } from '../timeline/moves';
 import { markWords } from './record/WhatHappened';
 
-const NAME_PX = 150;
-/** Longer names of joints are cut. */
-const MOST_LETTERS = 20;
+const LEFT_PX = 62;
 /** Room behind a fuse for what was left of it. */
-const SPARE_PX = 64;
+const RIGHT_PX = 64;
 const USUAL_PX = 1000;
-const BAR_PX = 12;
-const HAND_PX = 44;
-const FUSE_PX = 30;
-const AXIS_PX = 26;
-/** Room that a figure on the axis takes. */
-const TICK_PX = 60;
+const BAR_PX = 14;
+/** Of a pair of hands: what was planned, and what was worked under it. */
+const PLANNED_PX = 8;
+const HAND_PX = 38;
+/** A fuse with its name above it. */
+const FUSE_PX = 44;
+const NAME_PX = 17;
+const TOP_PX = 26;
 /** Names of steps and joints beyond this do not fit. */
 const MOST_FUSES = 40;
 
@@ -41,9 +43,9 @@ export function Timeline({
   const [ref, { width }] = useSize({ width: USUAL_PX, height: 200 });
   const { steps, fuses, marks, hands } = retraced;
   const until = untilMin ?? retraced.untilMin;
-  const x = (min: number) => NAME_PX + (min / until) * (width - NAME_PX - SPARE_PX);
+  const x = (min: number) => LEFT_PX + (min / until) * (width - LEFT_PX - RIGHT_PX);
   const shown = fuses.slice(0, MOST_FUSES);
-  const fusesY = AXIS_PX + hands * HAND_PX + (marks.length > 0 ? 26 : 8);
+  const fusesY = TOP_PX + hands * HAND_PX + (marks.length > 0 ? 26 : 8);
   const height = fusesY + shown.length * FUSE_PX + 8;
   return (
     <Box ref={ref} sx={{ maxWidth: USUAL_PX, minWidth: 0 }}>
@@ -55,11 +57,11 @@ export function Timeline({
         aria-label={inWords(retraced)}
         sx={{ display: 'block', fontSize: 14 }}
       >
-        <Axis until={until} most={Math.floor(width / TICK_PX)} x={x} height={height} tokens={tokens} />
+        <Minutes spanMin={until} x={x} top={TOP_PX} height={height} tokens={tokens} />
         {Array.from({ length: hands }, (_, hand) => (
           <g key={hand}>
-            <text x={0} y={AXIS_PX + hand * HAND_PX + 20} fill={tokens.ink}>
-              {hands === 1 ? 'steps' : handWords([hand])}
+            <text x={0} y={TOP_PX + hand * HAND_PX + 20} fill={tokens.ink}>
+              {handWords([hand])}
             </text>
             {steps
               .filter((step) => step.hands.includes(hand))
@@ -68,7 +70,7 @@ export function Timeline({
                   key={step.id}
                   step={step}
                   x={x}
-                  y={AXIS_PX + hand * HAND_PX + 4}
+                  y={TOP_PX + hand * HAND_PX + 4}
                   tokens={tokens}
                   title={says(step.instruction, f)}
                 />
@@ -79,7 +81,7 @@ export function Timeline({
           <g key={id}>
             <title>{`${formatClock(atMin)} ${markWords(event)}`}</title>
             <path
-              d={`M ${x(atMin)} ${AXIS_PX + hands * HAND_PX + 2} l 6 12 l -12 0 z`}
+              d={`M ${x(atMin)} ${TOP_PX + hands * HAND_PX + 2} l 6 12 l -12 0 z`}
               fill={event.kind === 'mishap' ? tokens.fails : tokens.soft}
             />
           </g>
@@ -98,32 +100,6 @@ interface Placed {
   readonly tokens: Tokens;
 }
 
-function Axis({
-  until,
-  most,
-  x,
-  height,
-  tokens,
-}: Omit<Placed, 'y'> & { readonly until: number; readonly most: number; readonly height: number }) {
-  const step = [1, 2, 5, 10, 20, 30, 60, 120].find((each) => until / each <= most) ?? 240;
-  const ticks = Array.from({ length: Math.floor(until / step) + 1 }, (_, i) => i * step);
-  return (
-    <>
-      {ticks.map((min) => (
-        <g key={min}>
-          <line x1={x(min)} x2={x(min)} y1={AXIS_PX - 6} y2={height} stroke={tokens.rule} />
-          <text x={x(min)} y={14} textAnchor="middle" fill={tokens.soft} fontFamily={FIGURE_FACE}>
-            {min}
-          </text>
-        </g>
-      ))}
-      <text x={0} y={14} fill={tokens.soft}>
-        minutes
-      </text>
-    </>
-  );
-}
-
 function Step({
   step,
   x,
@@ -131,25 +107,22 @@ function Step({
   tokens,
   title,
 }: Placed & { readonly step: RetracedStep; readonly title: string }) {
-  const { planned, worked } = step;
-  const wide = ([from, to]: readonly [number, number]) => Math.max(1, x(to) - x(from) - 1);
+  const { kind, planned, worked } = step;
   return (
     <g>
       <title>
         {`${title}: planned ${formatClock(planned[0])}–${formatClock(planned[1])}`}
         {worked === null ? ', not done' : `, worked ${formatClock(worked[0])}–${formatClock(worked[1])}`}
       </title>
-      <rect
-        x={x(planned[0])}
-        y={y}
-        width={wide(planned)}
-        height={BAR_PX}
-        fill={tokens.barGround}
-        stroke={tokens.soft}
-        strokeWidth={0.75}
-      />
+      <Planned from={x(planned[0])} to={x(planned[1]) - 1} y={y} height={PLANNED_PX} tokens={tokens} />
       {worked !== null && (
-        <rect x={x(worked[0])} y={y + BAR_PX + 4} width={wide(worked)} height={BAR_PX} fill={tokens.action} />
+        <rect
+          x={x(worked[0])}
+          y={y + PLANNED_PX + 2}
+          width={Math.max(1, x(worked[1]) - x(worked[0]) - 1)}
+          height={BAR_PX}
+          fill={tokens[moveFill(kind)]}
+        />
       )}
     </g>
   );
@@ -157,48 +130,27 @@ function Step({
 
 function Fuse({ fuse, x, y, tokens }: Placed & { readonly fuse: RetracedFuse }) {
   const { label, planned, burned, spareMin } = fuse;
-  const late = spareMin !== null && spareMin < 0;
+  const whenPlanned = { from: x(planned.litMin), to: x(planned.outMin) };
+  const barY = y + NAME_PX + 9;
   return (
     <g>
-      <text x={0} y={y + 15} fill={tokens.ink}>
-        {label.length > MOST_LETTERS ? `${label.slice(0, MOST_LETTERS - 1)}…` : label}
+      <text x={0} y={y + 12} fill={tokens.ink}>
+        {label}
       </text>
-      <rect
-        x={x(planned.litMin)}
-        y={y + 2}
-        width={Math.max(1, x(planned.outMin) - x(planned.litMin))}
-        height={7}
-        fill={tokens.barGround}
-        stroke={tokens.soft}
-        strokeWidth={0.75}
-      />
-      {burned !== null && (
-        <>
-          <rect
-            x={x(burned.litMin)}
-            y={y + 11}
-            width={Math.max(1, x(burned.outMin) - x(burned.litMin))}
-            height={7}
-            fill={late ? tokens.fails : tokens.glue}
-          />
-          <line
-            x1={x(burned.closedMin)}
-            x2={x(burned.closedMin)}
-            y1={y + 10}
-            y2={y + 19}
-            stroke={tokens.ink}
-          />
-          {spareMin !== null && (
-            <text
-              x={x(burned.outMin) + 6}
-              y={y + 18}
-              fill={late ? tokens.fails : tokens.ink}
-              fontFamily={FIGURE_FACE}
-            >
-              {formatClock(spareMin)}
-            </text>
-          )}
-        </>
+      {burned === null || spareMin === null ? (
+        <Planned {...whenPlanned} y={barY} height={PLANNED_PX} tokens={tokens} />
+      ) : (
+        <FuseBar
+          from={x(burned.litMin)}
+          closed={x(burned.closedMin)}
+          to={x(burned.outMin)}
+          limit={x(burned.limitMin)}
+          spareMin={spareMin}
+          late={spareMin < 0}
+          planned={whenPlanned}
+          y={barY}
+          tokens={tokens}
+        />
       )}
     </g>
   );

@@ -58,6 +58,15 @@ describe('RunRecordForm', () => {
 });
 
 describe('RunList', () => {
+  it('draws how much of its fuse a glue-up burnt, where the log knows', () => {
+    const [late, unknown] = RUNS.map(summaryOf);
+    if (late === undefined || unknown === undefined) throw new Error('the demo has two');
+    renderBuild(<RunList runs={[{ ...late, fuseUsed: 1.206 }, unknown]} wide />);
+    const [first, second] = screen.getAllByRole('row').slice(1);
+    expect(within(first as HTMLElement).getByRole('cell', { name: '121 %' })).toBeInTheDocument();
+    expect(within(second as HTMLElement).queryByText(/%/)).toBeNull();
+  });
+
   it('shows planned against taken, and leads to the record', () => {
     renderBuild(<RunList runs={RUNS.map(summaryOf)} wide />);
     const rows = screen.getAllByRole('row').slice(1);

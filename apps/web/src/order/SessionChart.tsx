@@ -17,9 +17,11 @@ import { useMemo, useState } from 'react';
 import type { Tokens } from '../app/tokens';
 import { isSelected, useSelection } from '../drawing/selection';
 import { useSize } from '../drawing/use-size';
-import { FuseBar } from '../timeline/FuseBar';
-import { laneName, Minutes } from '../timeline/Minutes';
 import { useFormat } from '../quantities/use-format';
+import { FuseBar } from '../timeline/FuseBar';
+import { handWords } from '../timeline/hands';
+import { Minutes } from '../timeline/Minutes';
+import { moveFill } from '../timeline/moves';
 
 const LEFT = 62;
 const RIGHT = 54;
@@ -32,19 +34,6 @@ const MOST_FUSES = 12;
 /** Shortest bar that still gets its label, in pixels per character. */
 const CHARACTER = 8.6;
 
-/** What a move is drawn in; what is not listed is drawn softly. */
-const FILLS: Readonly<Partial<Record<OperationKind, 'glue' | 'wood' | 'woodAlternate' | 'action'>>> = {
-  spread: 'glue',
-  close: 'wood',
-  caul: 'woodAlternate',
-  'set-clamp': 'action',
-  tighten: 'action',
-  tape: 'action',
-  wrap: 'action',
-  bag: 'action',
-  coat: 'glue',
-  iron: 'action',
-};
 /** Moves of one kind that follow each other are drawn as one bar under one word. */
 const TOGETHER: Readonly<Partial<Record<OperationKind, string>>> = {
   caul: 'cauls',
@@ -136,7 +125,7 @@ export function SessionChart({
         {Array.from({ length: plan.build.crew }, (_, hand) => (
           <Lane
             key={hand}
-            name={laneName(hand)}
+            name={handWords([hand])}
             blocks={blocksOf(moves.filter(({ hands }) => hands.includes(hand)))}
             y={TOP + hand * LANE}
             x={x}
@@ -166,13 +155,12 @@ export function SessionChart({
   );
 }
 
-/** "1:20 to 1:50, you and helper: close stile 1 – rail 1". */
+/** "1:20 to 1:50, both: close stile 1 – rail 1". */
 function moveWords(
   { instruction, hands, startMin, endMin }: PlannedOperation,
   f: ReturnType<typeof useFormat>,
 ): string {
-  const who = hands.map(laneName).join(' and ');
-  return `${formatClock(startMin)} to ${formatClock(endMin)}, ${who}: ${says(instruction, f)}`;
+  return `${formatClock(startMin)} to ${formatClock(endMin)}, ${handWords(hands)}: ${says(instruction, f)}`;
 }
 
 function Lane({
@@ -204,7 +192,7 @@ function Lane({
         const from = x(startMin);
         const width = x(endMin) - from;
         const text = TOGETHER[kind] ?? numbers(joints.map(numberOf));
-        const fill = FILLS[kind] ?? 'soft';
+        const fill = moveFill(kind);
         const dark = fill === 'action' || fill === 'soft';
         const lit = shown !== undefined && moves.includes(shown);
         return (

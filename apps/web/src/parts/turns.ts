@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 
 const nextFrame = () => new Promise<void>((done) => requestAnimationFrame(() => setTimeout(done)));
 
@@ -17,7 +17,7 @@ export function useTurn(wanted: boolean): boolean {
     const mine = before;
     before = before.then(nextFrame);
     void mine.then(() => {
-      if (there) setCome(true);
+      if (there) startTransition(() => setCome(true));
     });
     return () => {
       there = false;

@@ -1,13 +1,13 @@
 import type { ShopDocument } from '@lean-clasp/core/formats';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { useDeferredValue } from 'react';
 import { SyncNotice } from '../documents/SyncNotice';
 import { HistoryButtons, SavedWord } from '../documents/History';
 import { useDocument } from '../documents/use-document';
 import { useUndoKeys } from '../documents/use-undo-keys';
 import { Loading } from '../frame/Loading';
 import { Page } from '../frame/Page';
+import { InTurn } from '../parts/InTurn';
 import { AirSection } from './AirSection';
 import { ArchiveSection } from './ArchiveSection';
 import { BenchesSection } from './BenchesSection';
@@ -45,29 +45,22 @@ export function ShopPage() {
       }
     >
       <SyncNotice id={SHOP_ID} />
-      <RackSection shop={shop} />
-      <BelowTheRack shop={shop} />
+      <InTurn>
+        <RackSection shop={shop} />
+        <InTurn>
+          <CaulsSection shop={shop} />
+          <BlocksSection shop={shop} />
+          <ShelfSection shop={shop} />
+          <WoodsSection shop={shop} />
+          <SpreadersSection shop={shop} />
+          <AirSection shop={shop} />
+          <BenchesSection shop={shop} />
+          <HoursSection shop={shop} />
+          <PeopleSection shop={shop} />
+          <NetworkSection />
+          <ArchiveSection name={shop.name} />
+        </InTurn>
+      </InTurn>
     </Page>
-  );
-}
-
-/** What is further down comes once the top of the page stands, and gives way to whatever is done there. */
-function BelowTheRack({ shop }: { readonly shop: ShopDocument }) {
-  const stands = useDeferredValue(true, false);
-  if (!stands) return null;
-  return (
-    <>
-      <CaulsSection shop={shop} />
-      <BlocksSection shop={shop} />
-      <ShelfSection shop={shop} />
-      <WoodsSection shop={shop} />
-      <SpreadersSection shop={shop} />
-      <AirSection shop={shop} />
-      <BenchesSection shop={shop} />
-      <HoursSection shop={shop} />
-      <PeopleSection shop={shop} />
-      <NetworkSection />
-      <ArchiveSection name={shop.name} />
-    </>
   );
 }

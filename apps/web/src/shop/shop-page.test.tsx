@@ -345,6 +345,6 @@ it('shows everything under the name of the shop', async () => {
     'Hours',
     'People and pace',
   ]) {
-    expect(screen.getByRole('region', { name })).toBeInTheDocument();
+    expect(await screen.findByRole('region', { name })).toBeInTheDocument();
   }
 });

@@ -2,7 +2,13 @@ import { formatClock } from '@lean-clasp/core/units';
 import { FIGURE_FACE } from '../app/theme';
 import type { Tokens } from '../app/tokens';
 
-/** A fuse that burns from first bead to full pressure, with a notch where faces close and its limit marked. */
+/** Above a bar: room of what was planned. */
+const PLANNED_PX = 5;
+
+/**
+ * A fuse that burns from first bead to full pressure, with a notch where faces close and its limit marked; above it in outline how it
+ * was planned, where it is drawn as it burned.
+ */
 export function FuseBar({
   from,
   to,
@@ -10,6 +16,7 @@ export function FuseBar({
   limit,
   spareMin,
   late,
+  planned,
   y,
   tokens,
 }: {
@@ -20,12 +27,16 @@ export function FuseBar({
   readonly limit: number;
   readonly spareMin: number;
   readonly late: boolean;
+  readonly planned?: { readonly from: number; readonly to: number };
   /** Top of the bar. */
   readonly y: number;
   readonly tokens: Tokens;
 }) {
   return (
     <>
+      {planned !== undefined && (
+        <Planned {...planned} y={y - PLANNED_PX - 2} height={PLANNED_PX} tokens={tokens} />
+      )}
       <rect x={from} y={y} width={Math.max(0, limit - from)} height={12} fill={tokens.barGround} />
       <rect
         x={from}
@@ -45,5 +56,32 @@ export function FuseBar({
         {formatClock(spareMin)}
       </text>
     </>
+  );
+}
+
+/** What was planned, pale beside what was worked. */
+export function Planned({
+  from,
+  to,
+  y,
+  height,
+  tokens,
+}: {
+  readonly from: number;
+  readonly to: number;
+  readonly y: number;
+  readonly height: number;
+  readonly tokens: Tokens;
+}) {
+  return (
+    <rect
+      x={from}
+      y={y}
+      width={Math.max(1, to - from)}
+      height={height}
+      fill={tokens.barGround}
+      stroke={tokens.soft}
+      strokeWidth={0.75}
+    />
   );
 }

@@ -29,9 +29,3 @@ export function Minutes({
     </g>
   );
 }
-
-/** What a pair of hands is called beside its lane. */
-export function laneName(hand: number): string {
-  if (hand === 0) return 'you';
-  return hand === 1 ? 'helper' : `helper ${hand}`;
-}

@@ -3,7 +3,7 @@ import type { RunDocument, RunEvent } from '../formats';
 import { inOrder } from '../runs';
 import { burntAt, spareOf } from './clock';
 import { positionOf } from './position';
-import { comesLater, type ScriptOperation, scriptOfRun } from './script';
+import { comesLater, type Fuse, type ScriptOperation, scriptOfRun } from './script';
 
 /** A stretch of a run's clock, min from its start. */
 export type Stretched = readonly [fromMin: number, toMin: number];
@@ -25,7 +25,13 @@ export interface RetracedFuse {
   readonly label: string;
   readonly planned: { readonly litMin: number; readonly closedMin: number; readonly outMin: number };
   /** Null where it was never lit or never out. */
-  readonly burned: { readonly litMin: number; readonly closedMin: number; readonly outMin: number } | null;
+  readonly burned: {
+    readonly litMin: number;
+    readonly closedMin: number;
+    readonly outMin: number;
+    /** When full pressure was due, by how it was lit and closed. */
+    readonly limitMin: number;
+  } | null;
   /** Least that was left of its windows; negative where one was missed. Null as above. */
   readonly spareMin: number | null;
 }
@@ -58,6 +64,13 @@ const MARKED: ReadonlySet<RunEvent['kind']> = new Set([
   'order',
 ]);
 
+const burnedOf = (
+  { closedMin: closedFor, totalMin }: Pick<Fuse, 'closedMin' | 'totalMin'>,
+  litMin: number,
+  closedMin: number,
+  outMin: number,
+) => ({ litMin, closedMin, outMin, limitMin: Math.min(litMin + totalMin, closedMin + closedFor) });
+
 /** Retraces a run; null where it kept no script. What is done hours later is left out, as it would press all else together. */
 export function retrace(run: RunDocument): Retraced | null {
   if (run.script === null) return null;
@@ -88,7 +101,7 @@ export function retrace(run: RunDocument): Retraced | null {
     const burned =
       burnt === null
         ? null
-        : { litMin: minute(burnt.litMs), closedMin: minute(burnt.closedMs), outMin: minute(burnt.outMs) };
+        : burnedOf(fuse, minute(burnt.litMs), minute(burnt.closedMs), minute(burnt.outMs));
     return {
       joint,
       label,
@@ -101,7 +114,10 @@ export function retrace(run: RunDocument): Retraced | null {
       spareMin: burned === null ? null : spareOf(fuse, burned),
     };
   });
-  const ends = steps.flatMap(({ planned, worked }) => [planned[1], worked?.[1] ?? 0]);
+  const ends = [
+    ...steps.flatMap(({ planned, worked }) => [planned[1], worked?.[1] ?? 0]),
+    ...fuses.map(({ burned }) => burned?.limitMin ?? 0),
+  ];
   const untilMin = Math.max(1, ...ends);
   return {
     untilMin,

@@ -9,6 +9,8 @@ export interface WindowsUsed {
   readonly open: number;
   /** The larger of its closed and total times. */
   readonly press: number;
+  /** The largest share of any of its windows by their short ends, which fuses go by. */
+  readonly short: number;
 }
 
 const MS_PER_MIN = 60_000;
@@ -32,6 +34,11 @@ export function windowsUsed(run: RunDocument): WindowsUsed[] {
       used(outMs - closedMs, fuse.closedMin * likely.closed),
       used(outMs - litMs, fuse.totalMin * likely.total),
     );
-    return Number.isFinite(open) && Number.isFinite(press) ? [{ joint: fuse.joint, open, press }] : [];
+    const short = Math.max(
+      used(closedMs - litMs, fuse.openMin),
+      used(outMs - closedMs, fuse.closedMin),
+      used(outMs - litMs, fuse.totalMin),
+    );
+    return [open, press, short].every(Number.isFinite) ? [{ joint: fuse.joint, open, press, short }] : [];
   });
 }

@@ -1,4 +1,5 @@
-import { DEMO_SHOP, stageFloor, type Truth, wagonBuilds, workedBy } from '../demo';
+import { retrace } from '../bench';
+import { DEMO_SHOP, pastRuns, seasonRuns, stageFloor, type Truth, wagonBuilds, workedBy } from '../demo';
 import type { BuildDocument, ShopDocument } from '../formats';
 import { likelihoodOf, paceOf, type Plan, planBuild, settlePlan } from '../plan';
 import { scatterFrom } from '../sequence';
@@ -66,6 +67,26 @@ const loreOf = (all: readonly Lore[], key: string): Lore => {
 };
 const keysOf = (all: readonly Lore[], state: Lore['state']) =>
   all.filter((each) => each.state === state).map(({ key }) => key);
+
+it('burns as much of a fuse as the record draws: over its end exactly where nothing was to spare', () => {
+  const runs = [
+    ...seasonRuns(SHOP, 1_780_000_000_000),
+    ...pastRuns(stageFloor(SHOP), 'b', SHOP, 1_780_000_000_000),
+  ];
+  const told = runs.flatMap((run) => {
+    const spares = (retrace(run)?.fuses ?? []).flatMap(({ spareMin, burned }) => {
+      if (spareMin === null || burned === null) return [];
+      // What was left before full pressure was due is never less than what was left of all windows.
+      expect(burned.limitMin - burned.outMin).toBeGreaterThanOrEqual(spareMin - 1e-9);
+      return [spareMin];
+    });
+    const used = evidenceOf(run)?.fuseUsed ?? null;
+    expect(used === null).toBe(spares.length === 0);
+    return used === null ? [] : [[used, Math.min(...spares)] as const];
+  });
+  for (const [used, spareMin] of told) expect(used > 1).toBe(spareMin < 0);
+  expect(told.some(([used]) => used > 1) && told.some(([used]) => used < 1)).toBe(true);
+});
 
 describe('pace', () => {
   const truths = [0.7, 0.85, 1, 1.2, 1.5].flatMap((own) => [1, 2, 3, 4].map((seed) => [own, seed] as const));

@@ -35,6 +35,8 @@ export interface RunEvidence {
   readonly windows: readonly WindowEvidence[];
   /** The largest share of any joint's windows that was used up, whether anybody told how its glue was; null where none burned. */
   readonly used: number | null;
+  /** The largest share of any fuse that was burnt, by the short ends of its windows; left out by evidence from before. */
+  readonly fuseUsed?: number | null;
   /** Half the difference of the diagonals, and the gap under a straightedge; null where nobody read them. */
   readonly squareMm: number | null;
   readonly flatMm: number | null;
@@ -99,8 +101,9 @@ export function evidenceOf(run: RunDocument): RunEvidence | null {
     method: job.method,
     works: worksOf(steps),
     stepSd: stepSdOf(steps),
-    windows: windows.flatMap(({ how, ...rest }) => (how === null ? [] : [{ ...rest, how }])),
+    windows: windows.flatMap(({ joint, share, how }) => (how === null ? [] : [{ joint, share, how }])),
     used: windows.length === 0 ? null : Math.max(...windows.map(({ share }) => share)),
+    fuseUsed: windows.length === 0 ? null : Math.max(...windows.map(({ short }) => short)),
     squareMm: record.diagonalDifferenceMm === null ? null : record.diagonalDifferenceMm / 2,
     flatMm: record.flatnessMm,
     gapMm: record.widestGapMm,
@@ -165,6 +168,8 @@ function stepOf(run: RunDocument, operation: ScriptOperation, position: RunPosit
 interface UsedWindow {
   readonly joint: string;
   readonly share: number;
+  /** Of the windows' short ends. */
+  readonly short: number;
   readonly how: ClosedAs | null;
 }
 
@@ -172,9 +177,10 @@ interface UsedWindow {
 function windowsOf(run: RunDocument): UsedWindow[] {
   const told = readAfterwards(run).closed;
   const factor = run.promise.window?.factor ?? 1;
-  return windowsUsed(run).map(({ joint, open, press }) => ({
+  return windowsUsed(run).map(({ joint, open, press, short }) => ({
     joint,
     share: factor * Math.max(open, press),
+    short,
     how: told.get(joint) ?? null,
   }));
 }

@@ -31,6 +31,8 @@ export interface RunSummary {
   /** Left out by summaries of before. */
   readonly clampsOffAtMs?: number | null;
   readonly record: RunRecord;
+  /** Largest share of any fuse that was burnt, by the short ends of its windows; told by the log, null where it does not know. */
+  readonly fuseUsed?: number | null;
   /** Looks that were taken later, with what was found; left out by summaries of before. */
   readonly rechecks?: Readonly<Partial<Record<Recheck, RecheckFinding>>>;
   /** Share of the coupon's break in the wood, per cent; null where none was broken. */

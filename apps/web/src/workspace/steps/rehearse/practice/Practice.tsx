@@ -8,7 +8,7 @@ import { useState } from 'react';
 import type { BenchKit } from '../../../../bench/bench-kit';
 import { BenchDrawing } from '../../../../bench/BenchDrawing';
 import { BurningList } from '../../../../bench/BurningList';
-import { handWords } from '../../../../bench/hands';
+import { handWords } from '../../../../timeline/hands';
 import { ShortestFuse } from '../../../../bench/ShortestFuse';
 import { useFormat } from '../../../../quantities/use-format';
 import { DebriefView } from './DebriefView';

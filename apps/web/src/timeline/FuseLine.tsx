@@ -1,0 +1,58 @@
+import Box from '@mui/material/Box';
+import type { SxProps } from '@mui/material/styles';
+
+/** Room behind the limit for what came too late, over the whole window. */
+const OVER = 0.25;
+
+/** A fuse by itself: how much of it is filled, with its limit marked where more than all of it can be. */
+export function FuseLine({
+  share,
+  late = false,
+  mayPass = false,
+  height,
+  sx = null,
+}: {
+  /** Of the whole fuse. */
+  readonly share: number;
+  readonly late?: boolean;
+  /** Whether it can run past its limit. */
+  readonly mayPass?: boolean;
+  /** px. */
+  readonly height: number;
+  readonly sx?: SxProps | null;
+}) {
+  const most = mayPass ? 1 + OVER : 1;
+  const percent = (of: number) => `${(Math.min(Math.max(of, 0), most) / most) * 100}%`;
+  return (
+    <Box aria-hidden sx={{ height, position: 'relative', ...sx }}>
+      <Box
+        sx={(theme) => ({
+          position: 'absolute',
+          inset: 0,
+          width: percent(1),
+          bgcolor: theme.palette.tokens.barGround,
+        })}
+      />
+      <Box
+        sx={(theme) => ({
+          position: 'absolute',
+          inset: 0,
+          width: percent(share),
+          bgcolor: late ? theme.palette.tokens.fails : theme.palette.tokens.glue,
+        })}
+      />
+      {mayPass && (
+        <Box
+          sx={(theme) => ({
+            position: 'absolute',
+            top: -4,
+            bottom: -4,
+            left: percent(1),
+            width: '2px',
+            bgcolor: theme.palette.tokens.ink,
+          })}
+        />
+      )}
+    </Box>
+  );
+}
