@@ -34,11 +34,12 @@ const FIND_FROM = 8;
 export function BuildsPage() {
   const [text, setText] = useState('');
   const found = useDeferredValue(text.trim());
-  const { data, isLoading, isError, hasNextPage, isFetchingNextPage, fetchNextPage } = useBuildsInfiniteQuery(
-    found,
-    { refetchOnMountOrArgChange: true },
-  );
-  const builds = data?.pages.flatMap((page) => page.builds);
+  const { data, isError, hasNextPage, isFetchingNextPage, fetchNextPage } = useBuildsInfiniteQuery(found, {
+    refetchOnMountOrArgChange: true,
+  });
+  // Drawings are made while the page stays ready for whatever is done on it.
+  const pages = useDeferredValue(data?.pages);
+  const builds = pages?.flatMap((page) => page.builds);
   // Builds of the shop's own woods cannot be laid out without it.
   useDocument('shops', SHOP_ID);
   const mayChange = useMayChange();
@@ -55,7 +56,7 @@ export function BuildsPage() {
         </>
       }
     >
-      {isLoading && <Loading what="Fetching the builds" />}
+      {builds === undefined && !isError && <Loading what="Fetching the builds" />}
       {isError && (
         <Typography color="error">
           The server does not answer. Start it again, then load this page.
