@@ -38,7 +38,6 @@ export const planner = () => later;
 export const adviser = () => later;
 export const arranger = () => later;
 export const askPlan = (build: BuildDocument, shop: ShopDocument) => later.plan(build, shop);
-export const askVerdictsAhead = (build: BuildDocument, shop: ShopDocument) =>
-  later.verdictsAhead(build, shop);
+export const askFirst = (build: BuildDocument, shop: ShopDocument) => later.first(build, shop);
 export const askSettled = async (build: BuildDocument, shop: ShopDocument) =>
   withSettled(await later.plan(build, shop), await later.settle(build, shop));

@@ -69,6 +69,14 @@ export function themeFor(mode: 'day' | 'lamp'): Theme {
         styleOverrides: { root: { minHeight: TOUCH_PX } },
       },
       MuiIconButton: { styleOverrides: { root: { minWidth: TOUCH_PX, minHeight: TOUCH_PX } } },
+      // Many words run on in a second row, each with its edges whole.
+      MuiToggleButtonGroup: {
+        styleOverrides: {
+          root: { flexWrap: 'wrap', rowGap: 4 },
+          middleButton: { borderLeft: `1px solid ${t.rule}` },
+          lastButton: { borderLeft: `1px solid ${t.rule}` },
+        },
+      },
       MuiToggleButton: {
         styleOverrides: {
           root: {

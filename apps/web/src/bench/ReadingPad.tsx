@@ -140,7 +140,6 @@ function Words({
         aria-labelledby={`field-${id}`}
         onChange={(_, word: string | null) => word !== null && onPick(word)}
         sx={{
-          flexWrap: 'wrap',
           '& button': { minHeight: 72, px: 2.5, fontSize: '1.25rem', textTransform: 'none' },
         }}
       >

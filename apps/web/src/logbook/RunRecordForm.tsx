@@ -89,7 +89,7 @@ function Form({ run: document }: { readonly run: RunDocument }) {
           value={record.squeezeOut}
           aria-labelledby="squeeze-out-label"
           onChange={(_event, value: RunRecord['squeezeOut']) => set({ squeezeOut: value })}
-          sx={{ mb: 2, flexWrap: 'wrap' }}
+          sx={{ mb: 2 }}
         >
           {SQUEEZE_OUT.map(({ value, name }) => (
             <ToggleButton key={value} value={value}>

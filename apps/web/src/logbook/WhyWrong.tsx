@@ -118,7 +118,6 @@ function Look({
         exclusive
         value={seen}
         aria-labelledby={`look-${look}`}
-        sx={{ flexWrap: 'wrap' }}
         onChange={(_event, level: string | null) =>
           level !== null &&
           dispatch(noteEvent(run.id, { kind: 'note', payload: { look: { at: look, seen: level } } }))

@@ -1,6 +1,5 @@
 import { startTransition, useEffect, useState } from 'react';
-
-const nextFrame = () => new Promise<void>((done) => requestAnimationFrame(() => setTimeout(done)));
+import { nextFrame } from './next-frame';
 
 /** Ends when what came before has been drawn. */
 let before: Promise<void> = Promise.resolve();

@@ -3,8 +3,9 @@ import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import type { Plan } from '@lean-clasp/core/plan';
 import type { Aspect, Verdict } from '@lean-clasp/core/verdicts';
 import { createContext, type ReactNode, use, useEffect, useMemo, useState } from 'react';
+import { nextFrame } from '../parts/next-frame';
 import { sharing } from './sharing';
-import { adviser, askPlan, askSettled, askVerdictsAhead } from './workers';
+import { adviser, askFirst, askPlan, askSettled } from './workers';
 
 /** The newest plan that the worker has delivered for the build on show. */
 export interface PlanState {
@@ -71,10 +72,15 @@ export function PlanProvider({
       });
     // One after another: side by side they would keep a machine of two cores from drawing what came first.
     const work = async () => {
-      const plan = askPlan(build, shop);
-      const verdicts = await askVerdictsAhead(build, shop);
-      if (verdicts !== null && !overtaken) setAhead(verdicts);
-      show(await plan);
+      const { plan, verdicts } = await askFirst(build, shop);
+      if (overtaken) return;
+      if (plan === null) {
+        setAhead(verdicts);
+        await nextFrame();
+        // Of what has been typed over meanwhile nobody needs the rest.
+        if (overtaken) return;
+      }
+      show(await askPlan(build, shop));
       await rest(SETTLE_AFTER_MS);
       // The estimate stays where the elements have nothing to say.
       await askSettled(build, shop).then(show, () => undefined);

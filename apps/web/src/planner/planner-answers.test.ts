@@ -15,12 +15,14 @@ const answers = plannerAnswers(panelPressure);
 describe('verdicts ahead of their plan', () => {
   it('are those of the plan where it is slow to hand over', () => {
     const build = demo('balustrade');
-    expect(answers.verdictsAhead(build, STARTER_SHOP)).toEqual(planBuild(build, STARTER_SHOP).verdicts);
-    expect(answers.plan(build, STARTER_SHOP).verdicts).toBe(answers.verdictsAhead(build, STARTER_SHOP));
+    const first = answers.first(build, STARTER_SHOP);
+    expect(first).toEqual({ plan: null, verdicts: planBuild(build, STARTER_SHOP).verdicts });
+    expect(answers.plan(build, STARTER_SHOP).verdicts).toBe(first.verdicts);
   });
 
-  it('are left to the plan where it is small', () => {
-    expect(answers.verdictsAhead(demo('drumhead'), STARTER_SHOP)).toBeNull();
+  it('come with the plan where it is small', () => {
+    const build = demo('drumhead');
+    expect(answers.first(build, STARTER_SHOP).plan).toBe(answers.plan(build, STARTER_SHOP));
   });
 });
 

@@ -34,6 +34,12 @@ function idsLike(start: string): () => string {
 /** Plans of parts with more sides than this take as long to hand over and draw as to work out. */
 const MANY_SIDES = 400;
 
+/** Verdicts, with the plan that they are of where it is not asked for by itself. */
+export interface FirstAnswer {
+  readonly plan: Plan | null;
+  readonly verdicts: Plan['verdicts'];
+}
+
 /**
  * What the planning worker does for the page.
  * @param press presses rows and stacks by finite elements, for what is asked to be settled or placed.
@@ -47,11 +53,11 @@ export const plannerAnswers = (press: Press, pressFixes?: Press) => {
   );
   return {
     plan: (build: BuildDocument, shop: ShopDocument): Plan => planned({ build, shop }),
-    /** The verdicts of a plan that is slow to hand over; null where they come with the whole of it soon enough. */
-    verdictsAhead: (build: BuildDocument, shop: ShopDocument): Plan['verdicts'] | null => {
-      const { facts, verdicts } = planned({ build, shop });
-      const sides = facts.parts.reduce((sum, { surfaces }) => sum + surfaces.length, 0);
-      return sides > MANY_SIDES ? verdicts : null;
+    /** What there is to say first: the plan, or the verdicts of one that is slow to hand over. */
+    first: (build: BuildDocument, shop: ShopDocument): FirstAnswer => {
+      const plan = planned({ build, shop });
+      const sides = plan.facts.parts.reduce((sum, { surfaces }) => sum + surfaces.length, 0);
+      return sides > MANY_SIDES ? { plan: null, verdicts: plan.verdicts } : { plan, verdicts: plan.verdicts };
     },
     /** Null where somebody has asked again since. */
     fixes: newestOnly((build: BuildDocument, shop: ShopDocument): Generator<undefined, Fixes> =>

@@ -2,7 +2,7 @@ import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import type { Plan } from '@lean-clasp/core/plan';
 import { newPlannerWorker, plannerWorker } from '../start/planner-worker';
 import { lastingWorker } from './lasting-worker';
-import type { Planner } from './planner-answers';
+import type { FirstAnswer, Planner } from './planner-answers';
 import { withSettled } from './settled';
 
 const lazyWorker = (make = newPlannerWorker) => lastingWorker<Planner>(make);
@@ -21,22 +21,23 @@ export const arranger = lazyWorker();
 /** Answers asked for, by the shop and build they are for; gone as soon as nobody holds those any more. */
 type Asked<T> = WeakMap<ShopDocument, WeakMap<BuildDocument, Promise<T>>>;
 const asked: Asked<Plan> = new WeakMap();
-const askedAhead: Asked<Plan['verdicts'] | null> = new WeakMap();
+const askedFirst: Asked<FirstAnswer> = new WeakMap();
 const askedToSettle: Asked<Plan> = new WeakMap();
 
 /**
- * The plan of a build, asked for once: whoever edits asks at once, and whoever shows the build then finds the answer
- * under way.
+ * The plan of a build, or what a large one comes to before the whole of it is handed over, asked for once: whoever edits asks at once,
+ * and whoever shows the build then finds the answer under way.
  */
-export function askPlan(build: BuildDocument, shop: ShopDocument): Promise<Plan> {
-  // Verdicts first: the worker answers in turn.
-  askVerdictsAhead(build, shop).catch(() => undefined);
-  return once(asked, build, shop, () => planner().plan(build, shop));
+export function askFirst(build: BuildDocument, shop: ShopDocument): Promise<FirstAnswer> {
+  return once(askedFirst, build, shop, () => planner().first(build, shop));
 }
 
-/** What a large plan comes to, before the whole of it is handed over; null for all others. */
-export function askVerdictsAhead(build: BuildDocument, shop: ShopDocument): Promise<Plan['verdicts'] | null> {
-  return once(askedAhead, build, shop, () => planner().verdictsAhead(build, shop));
+/** All of the plan of a build. */
+export function askPlan(build: BuildDocument, shop: ShopDocument): Promise<Plan> {
+  return once(asked, build, shop, async () => {
+    const { plan } = await askFirst(build, shop);
+    return plan ?? planner().plan(build, shop);
+  });
 }
 
 /** The same with pressures by finite elements, which comes a moment later. */

@@ -2,7 +2,7 @@ import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { createContext, type ReactNode, use, useCallback, useMemo } from 'react';
 import { useAppDispatch } from '../app/store';
 import { editDocument } from '../documents/sync';
-import { askPlan } from '../planner/workers';
+import { askFirst } from '../planner/workers';
 
 /** The part of an open build that no edit changes. */
 export interface BuildHandle {
@@ -32,7 +32,7 @@ export function OpenBuildProvider({
     (label, change) => {
       const after = dispatch(editDocument<BuildDocument>(id, label, change));
       // Asked before anything is drawn again; a failure is told where the plan is shown.
-      if (after !== undefined) askPlan(after, shop).catch(() => undefined);
+      if (after !== undefined) askFirst(after, shop).catch(() => undefined);
     },
     [dispatch, id, shop],
   );

@@ -29,7 +29,7 @@ export function ClosedAs({ run }: { readonly run: RunDocument }) {
         exclusive
         value={readAfterwards(run).closed.get(joint) ?? null}
         aria-labelledby="closed-as-label"
-        sx={{ mb: 2, flexWrap: 'wrap' }}
+        sx={{ mb: 2 }}
         onChange={(_event, closed: How | null) =>
           closed !== null && dispatch(noteEvent(run.id, { kind: 'note', joint, payload: { closed } }))
         }
