@@ -12,21 +12,21 @@ function* slowly(to: string): Generator<undefined, string> {
 
 describe('newestOnly', () => {
   it('answers whoever asked last and tells all others that they were overtaken', async () => {
-    const search = newestOnly(slowly);
+    const { ask: search } = newestOnly(slowly);
     const first = search('first');
     const second = search('second');
     expect(await Promise.all([first, second])).toEqual([null, 'second']);
   });
 
   it('answers one after the other where each is waited for', async () => {
-    const search = newestOnly(slowly);
+    const { ask: search } = newestOnly(slowly);
     expect(await search('first')).toBe('first');
     expect(await search('second')).toBe('second');
   });
 
   it('lets go as soon as it is asked again, in the middle of a search', async () => {
     let steps = 0;
-    const search = newestOnly(function* (many: number): Generator<undefined, number> {
+    const { ask: search } = newestOnly(function* (many: number): Generator<undefined, number> {
       for (; steps < many; steps += 1) {
         const startedAt = performance.now();
         while (performance.now() - startedAt < 10);
@@ -41,8 +41,16 @@ describe('newestOnly', () => {
     expect(steps).toBeLessThan(1000);
   });
 
+  it('lets go when told that nobody waits any more, and answers whoever asks after', async () => {
+    const { ask, letGo } = newestOnly(slowly);
+    const unwanted = ask('unwanted');
+    letGo();
+    expect(await unwanted).toBeNull();
+    expect(await ask('wanted')).toBe('wanted');
+  });
+
   it('fails as its search does', async () => {
-    const search = newestOnly(function* (): Generator<undefined, string> {
+    const { ask: search } = newestOnly(function* (): Generator<undefined, string> {
       yield;
       throw new Error('no such wood');
     });

@@ -1,15 +1,20 @@
 /** So long a worker works before it looks whether it has been asked again, ms. */
 const LOOKS_UP_AFTER_MS = 8;
 
-/**
- * A search in steps of which only the newest is wanted: the answer, or null where it was asked again before it had one. Between
- * steps messages come in, so that whoever asks anew does not wait for what nobody wants any more.
- */
+/** A search of which only the newest is wanted. */
+interface NewestOnly<Asked extends readonly unknown[], Answer> {
+  /** The answer, or null where it was asked again or let go before there was one. */
+  readonly ask: (...asked: Asked) => Promise<Answer | null>;
+  /** Nobody waits for it any more. */
+  readonly letGo: () => void;
+}
+
+/** Makes such a search of one in steps, between which messages come in: nobody waits for what nobody wants any more. */
 export function newestOnly<Asked extends readonly unknown[], Answer>(
   search: (...asked: Asked) => Generator<unknown, Answer>,
-): (...asked: Asked) => Promise<Answer | null> {
+): NewestOnly<Asked, Answer> {
   let newest = 0;
-  return async (...asked) => {
+  const ask = async (...asked: Asked) => {
     newest += 1;
     const own = newest;
     const steps = search(...asked);
@@ -22,4 +27,8 @@ export function newestOnly<Asked extends readonly unknown[], Answer>(
       sinceMs = performance.now();
     }
   };
+  const letGo = () => {
+    newest += 1;
+  };
+  return { ask, letGo };
 }

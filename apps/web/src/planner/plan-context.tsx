@@ -54,7 +54,7 @@ export function PlanProvider({
   /** Verdicts of the build on show whose plan is not here yet. */
   const [ahead, setAhead] = useState<Verdicts | null>(null);
   useEffect(() => {
-    let overtaken = false;
+    let [overtaken, advising] = [false, false];
     const fail = (error: unknown) => {
       if (!overtaken) setFailure(error instanceof Error ? error.message : String(error));
     };
@@ -85,13 +85,17 @@ export function PlanProvider({
       // The estimate stays where the elements have nothing to say.
       await askSettled(build, shop).then(show, () => undefined);
       if (overtaken) return;
+      advising = true;
       const answer = await adviser().fixes(build, shop);
+      advising = false;
       if (!overtaken && answer !== null) setAdvice({ fixes: answer, build, shop });
     };
     work().catch(fail);
     return () => {
       overtaken = true;
       clearTimeout(timer);
+      // What is typed next has the machine to itself.
+      if (advising) adviser().letGoOfFixes().catch(fail);
     };
   }, [build, shop]);
   const state = useMemo(() => ({ plan, failure }), [plan, failure]);

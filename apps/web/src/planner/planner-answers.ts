@@ -21,6 +21,7 @@ import {
   type Plan,
   planBuild,
   settlePlan,
+  wantsElements,
 } from '@lean-clasp/core/plan';
 import { newestOnly } from './newest-only';
 import type { Settled } from './settled';
@@ -38,6 +39,8 @@ const MANY_SIDES = 400;
 export interface FirstAnswer {
   readonly plan: Plan | null;
   readonly verdicts: Plan['verdicts'];
+  /** Whether finite elements would change nothing of it. */
+  readonly settled: boolean;
 }
 
 /**
@@ -47,22 +50,24 @@ export interface FirstAnswer {
  */
 export const plannerAnswers = (press: Press, pressFixes?: Press) => {
   // Asked for its verdicts first and then as a whole.
-  const planned = remembered(
-    ({ build, shop }: { build: BuildDocument; shop: ShopDocument }) => planBuild(build, shop),
-    1,
+  const planned = remembered(({ build, shop }: { build: BuildDocument; shop: ShopDocument }) => {
+    const plan = planBuild(build, shop);
+    return wantsElements(plan) ? { plan, settled: false } : { plan: settlePlan(plan, press), settled: true };
+  }, 1);
+  const advice = newestOnly((build: BuildDocument, shop: ShopDocument): Generator<undefined, Fixes> =>
+    fixesInSteps(planBuild(build, shop), shop, pressFixes),
   );
   return {
-    plan: (build: BuildDocument, shop: ShopDocument): Plan => planned({ build, shop }),
+    plan: (build: BuildDocument, shop: ShopDocument): Plan => planned({ build, shop }).plan,
     /** What there is to say first: the plan, or the verdicts of one that is slow to hand over. */
     first: (build: BuildDocument, shop: ShopDocument): FirstAnswer => {
-      const plan = planned({ build, shop });
+      const { plan, settled } = planned({ build, shop });
       const sides = plan.facts.parts.reduce((sum, { surfaces }) => sum + surfaces.length, 0);
-      return sides > MANY_SIDES ? { plan: null, verdicts: plan.verdicts } : { plan, verdicts: plan.verdicts };
+      return { plan: sides > MANY_SIDES ? null : plan, verdicts: plan.verdicts, settled };
     },
-    /** Null where somebody has asked again since. */
-    fixes: newestOnly((build: BuildDocument, shop: ShopDocument): Generator<undefined, Fixes> =>
-      fixesInSteps(planBuild(build, shop), shop, pressFixes),
-    ),
+    /** Null where somebody has asked again since, or they were let go. */
+    fixes: advice.ask,
+    letGoOfFixes: advice.letGo,
     compareGlues: (build: BuildDocument, shop: ShopDocument, today: string): GlueComparison =>
       compareGlues(build, shop, today),
     /** How likely it is, then what would change that, told one by one until told that it is enough. */

@@ -43,6 +43,7 @@ export function askPlan(build: BuildDocument, shop: ShopDocument): Promise<Plan>
 /** The same with pressures by finite elements, which comes a moment later. */
 export function askSettled(build: BuildDocument, shop: ShopDocument): Promise<Plan> {
   return once(askedToSettle, build, shop, async () => {
+    if ((await askFirst(build, shop)).settled) return askPlan(build, shop);
     const settled = presser().settle(build, shop);
     return withSettled(await askPlan(build, shop), await settled);
   });

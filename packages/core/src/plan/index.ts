@@ -87,4 +87,5 @@ export {
   type SqueezedPull,
   type Stack,
   stackOf,
+  wantsElements,
 } from './squeeze';

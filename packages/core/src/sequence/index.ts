@@ -13,4 +13,13 @@ export {
 } from './solve-sequence';
 export type { ImpossibleCode } from './reasons';
 export { logNormal, scatterFrom } from './scatter';
-export { DIRECTION_NAMES, leaves, opposite, seenFromOther, WAYS, waysOut, type WaysOut } from './ways-out';
+export {
+  DIRECTION_NAMES,
+  EVERY_WAY,
+  leaves,
+  opposite,
+  seenFromOther,
+  WAYS,
+  waysOut,
+  type WaysOut,
+} from './ways-out';

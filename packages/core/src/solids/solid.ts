@@ -70,16 +70,51 @@ export interface Touch extends Surface {
 /** Where two solids touch: stretches of surfaces of `a`, with their normal pointing into `b`. */
 export function contactsBetween(a: readonly Surface[], b: readonly Surface[]): Touch[] {
   const touches: Touch[] = [];
-  // Curved parts have hundreds of sides, nearly all pairs of which face elsewhere: plain loops, cheapest test first.
+  const { offsetsMm, indices } = byOffset(b);
   for (let ofA = 0; ofA < a.length; ofA += 1) {
     const side = a[ofA] as Surface;
-    for (let ofB = 0; ofB < b.length; ofB += 1) {
+    // Curved parts have hundreds of sides, nearly all pairs of which lie elsewhere.
+    let at = firstAbove(offsetsMm, -side.offsetMm - SAME_PLANE_MM);
+    for (; at < offsetsMm.length && (offsetsMm[at] ?? 0) < SAME_PLANE_MM - side.offsetMm; at += 1) {
+      const ofB = indices[at] ?? 0;
       const other = b[ofB] as Surface;
       if (!facing(side, other)) continue;
       for (const shape of common(side.shape, other.shape)) touches.push({ ...side, shape, ofA, ofB });
     }
   }
-  return touches;
+  return touches.sort((one, other) => one.ofA - other.ofA || one.ofB - other.ofB);
+}
+
+/** Surfaces of one solid by the distance of their planes from the origin, lowest first. */
+interface ByOffset {
+  readonly offsetsMm: Float64Array;
+  readonly indices: Int32Array;
+}
+
+/** A part meets several others: its surfaces are sorted once. */
+const sortedSurfaces = new WeakMap<readonly Surface[], ByOffset>();
+
+function byOffset(surfaces: readonly Surface[]): ByOffset {
+  const known = sortedSurfaces.get(surfaces);
+  if (known !== undefined) return known;
+  const indices = Int32Array.from(surfaces.keys()).sort(
+    (a, b) => (surfaces[a]?.offsetMm ?? 0) - (surfaces[b]?.offsetMm ?? 0),
+  );
+  const offsetsMm = Float64Array.from(indices, (i) => surfaces[i]?.offsetMm ?? 0);
+  const sorted = { offsetsMm, indices };
+  sortedSurfaces.set(surfaces, sorted);
+  return sorted;
+}
+
+/** First place in a rising list whose value is above `limit`. */
+function firstAbove(rising: Float64Array, limit: number): number {
+  let [low, high] = [0, rising.length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if ((rising[middle] ?? 0) > limit) high = middle;
+    else low = middle + 1;
+  }
+  return low;
 }
 
 /** Area of a surface, mm². */

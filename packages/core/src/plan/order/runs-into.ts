@@ -1,5 +1,5 @@
 import type { PartFacts } from '../../assembly';
-import { leaves, opposite, type RunsInto, seenFromOther, WAYS, waysOut } from '../../sequence';
+import { EVERY_WAY, leaves, opposite, type RunsInto, seenFromOther, WAYS, waysOut } from '../../sequence';
 import { DIRECTIONS, MAIN_AXES, reach, solidPoints } from '../../solids';
 import type { PlannedJoint } from '../joints/planned-joint';
 
@@ -48,8 +48,8 @@ export function runsIntoOf(parts: readonly PartFacts[], joints: readonly Planned
       const mostMm = Math.max(furthest[i] ?? 0, furthest[k] ?? 0);
       const apartMm = distanceOf(blocks, i, k);
       if (apartMm <= -CLEARANCE_MM || apartMm >= mostMm || joined.has(i * count + k)) continue;
-      // Either may be the one that moves.
-      const ways = (goes[i] ?? 0) | seenFromOther(goes[k] ?? 0);
+      // Either may be the one that moves, and only towards the other can it meet it.
+      const ways = ((goes[i] ?? 0) | seenFromOther(goes[k] ?? 0)) & towards(blocks, i, k);
       for (let way = 0; ways >> way > 0; way += 1) {
         if (!leaves(ways, way)) continue;
         const far = Math.max(travel[i * WAYS + way] ?? 0, travel[k * WAYS + opposite(way)] ?? 0);
@@ -119,6 +119,27 @@ function distanceOf(blocks: Blocks, one: number, other: number): number {
     most = Math.max(most, above, below);
   }
   return most;
+}
+
+/** Along each axis, ways that go down it and ways that go up. */
+const GOING = MAIN_AXES.map((_, axis) =>
+  [-1, 1].map((sign) =>
+    DIRECTIONS.reduce(
+      (ways, { direction }, way) => ways | (Number((direction[axis] ?? 0) * sign > 0) << way),
+      0,
+    ),
+  ),
+);
+
+/** Ways in which a block could meet another: along every axis on which they lie apart it has to go towards it. */
+function towards(blocks: Blocks, moving: number, other: number): number {
+  let ways = EVERY_WAY;
+  for (let axis = 0; axis < MAIN_AXES.length; axis += 1) {
+    const [down = 0, up = 0] = GOING[axis] ?? [];
+    if (lowOf(blocks, other, axis) + CLEARANCE_MM >= highOf(blocks, moving, axis)) ways &= up;
+    if (highOf(blocks, other, axis) - CLEARANCE_MM <= lowOf(blocks, moving, axis)) ways &= down;
+  }
+  return ways;
 }
 
 /** Distance after which a moving block meets another; infinite where it passes. */

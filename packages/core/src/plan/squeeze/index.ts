@@ -1,7 +1,7 @@
 export { blockClampsOf } from './block-clamps';
 export { type HoldingClamp, holdingClamps } from './holding-clamps';
 export { CORNER_INSET_MM, type CornersDown, cornersOf } from './corners-down';
-export { packingOf, squeezePlan } from './squeeze-plan';
+export { packingOf, squeezePlan, wantsElements } from './squeeze-plan';
 export { leastOf } from './least';
 export { type Packing, spreadMm, type Stack, stackOf } from './press-stack';
 export { acrossInTurn, pullFrame } from './pull-frame';

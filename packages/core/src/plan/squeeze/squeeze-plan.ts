@@ -30,6 +30,10 @@ const USUAL_BLOCK_MM = 20;
 export const packingOf = ({ squeeze }: BuildDocument): Packing =>
   squeeze?.packing ?? { kind: 'blocks', thicknessMm: USUAL_BLOCK_MM };
 
+/** Whether settling takes finite elements, which are slow; whatever else is settled is so at once. */
+export const wantsElements = ({ row, pulls, facts, build }: PlanParts): boolean =>
+  row !== null || pulls.some(({ pull }) => stackOf(pull, facts, packingOf(build)) !== null);
+
 /** Places the clamps of every pull and works out what each joint gets, as finely as its shape allows. */
 export function squeezePlan(parts: PlanParts, press: Press): Squeeze {
   const { pulls, facts } = parts;
