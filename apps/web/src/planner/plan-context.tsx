@@ -30,6 +30,8 @@ const FixesContext = createContext<FixesState>({ fixes: null, fresh: false });
 
 /** Pause after the estimate before the elements are asked, so that a clamp can be dragged without a queue. */
 const SETTLE_AFTER_MS = 40;
+/** The same before the fixes of a plan of many parts, each of which takes as long as a key: longer than between two keys. */
+const MANY_PARTS_REST_MS = 400;
 
 /** An estimate knows nothing of clamps in their places yet: until it does, they stay where they were, and so does the field typed in. */
 function withClamps(answer: Plan, before: Plan | null): Plan {
@@ -85,6 +87,7 @@ export function PlanProvider({
       // The estimate stays where the elements have nothing to say.
       await askSettled(build, shop).then(show, () => undefined);
       if (overtaken) return;
+      if (plan === null) await rest(MANY_PARTS_REST_MS);
       advising = true;
       const answer = await adviser().fixes(build, shop);
       advising = false;
