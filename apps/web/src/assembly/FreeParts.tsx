@@ -1,7 +1,7 @@
 import { LIMITS } from '@lean-clasp/core/basics';
 import { type BuildDocument, type FreeJoint, type FreePart, MOST_FREE_PARTS } from '@lean-clasp/core/formats';
-import { deriveAssembly, JOINT_KINDS } from '@lean-clasp/core/assembly';
-import { layAssembly, letsIn } from '@lean-clasp/core/kinds';
+import { JOINT_KINDS } from '@lean-clasp/core/assembly';
+import { letsIn, measureBuild } from '@lean-clasp/core/kinds';
 import type { OwnWood } from '@lean-clasp/core/materials';
 import { JOINT_WORDS } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
@@ -31,7 +31,7 @@ const AXES = ['x', 'y', 'z'] as const;
 const JOINT_OPTIONS = JOINT_KINDS.map((value) => ({ value, name: JOINT_WORDS[value] }));
 /** Lays the parts out and measures where they touch: what that refuses no plan can be made of. */
 const measured = (build: BuildDocument, woods: readonly OwnWood[]) =>
-  deriveAssembly(layAssembly(build, build.mcInUse.lowPct, woods));
+  measureBuild(build, build.mcInUse.lowPct, woods);
 
 /** How deep a tenon or a housing may be told to go. */
 const DEPTH = { min: 1, max: 1000, unit: 'mm' };

@@ -1,8 +1,7 @@
-import { deriveAssembly } from '@lean-clasp/core/assembly';
 import { InputError } from '@lean-clasp/core/basics';
 import { assemblyFigure, assemblyMarks } from '@lean-clasp/core/drawing';
 import type { BuildDocument } from '@lean-clasp/core/formats';
-import { layAssembly } from '@lean-clasp/core/kinds';
+import { measureBuild } from '@lean-clasp/core/kinds';
 import Box from '@mui/material/Box';
 import { useMemo } from 'react';
 import { FigureView } from '../drawing/FigureView';
@@ -26,7 +25,7 @@ export function BuildPicture({
   const figure = useMemo(() => {
     const { lowPct, highPct } = build.mcInUse;
     try {
-      const facts = deriveAssembly(layAssembly(build, (lowPct + highPct) / 2, woods));
+      const facts = measureBuild(build, (lowPct + highPct) / 2, woods);
       return { ...assemblyFigure(assemblyMarks(facts, 'slant', { aids: false })), labels: [] };
     } catch (error) {
       if (error instanceof InputError) return null;

@@ -9,6 +9,12 @@ import { findKind, FREE } from './list';
 /** Share of the contact that each choice glues. */
 const GLUED_SHARE: Readonly<Record<GluedRegion, number>> = { full: 1, middle: 1 / 3, none: 0 };
 
+/** What of a build its parts and joints come from. */
+export type LaidOut = Pick<
+  BuildDocument,
+  'template' | 'answers' | 'free' | 'boards' | 'mcInUse' | 'partNotes' | 'jointNotes'
+>;
+
 /**
  * The assembly that a build describes: its kind's layout, or the person's own parts, with what was noted at
  * the bench.
@@ -16,7 +22,7 @@ const GLUED_SHARE: Readonly<Record<GluedRegion, number>> = { full: 1, middle: 1 
  * @param woods of the shop's own, beside the catalogue.
  * @throws InputError for answers that cannot be made, with the nearest that can.
  */
-export function layAssembly(build: BuildDocument, nowPct: number, woods: readonly OwnWood[] = []): Assembly {
+export function layAssembly(build: LaidOut, nowPct: number, woods: readonly OwnWood[] = []): Assembly {
   const layout = layOut(build, { nowPct, ...build.mcInUse, woods });
   const known = (species: string | null | undefined) =>
     species === null ||
@@ -68,7 +74,7 @@ function turned(ring: Ring, note: BuildDocument['partNotes'][number] | undefined
   };
 }
 
-function layOut(build: BuildDocument, season: Season): Layout {
+function layOut(build: LaidOut, season: Season): Layout {
   return build.template === FREE
     ? freeLayout(build.free.parts, build.free.joints)
     : findKind(build.template).layOut(build.answers, season, build.boards);

@@ -1,8 +1,8 @@
 import { asDriedFilm } from '../adhesives';
-import { type AssemblyFacts, deriveAssembly, panelOf } from '../assembly';
+import { type AssemblyFacts, panelOf } from '../assembly';
 import { type Finding, finding } from '../findings';
 import type { BuildDocument, ShopDocument } from '../formats';
-import { layAssembly } from '../kinds';
+import { measureBuild } from '../kinds';
 import { storedMoisturePct } from '../air';
 import { PLAIN_TRAITS, toMill, usualRough } from '../materials';
 import { panelPressure, type Press } from '../mechanics';
@@ -32,9 +32,7 @@ const BOARD_MM = 20;
  */
 export function planBuild(build: BuildDocument, shop: ShopDocument): Plan {
   const climate = build.climate ?? shop.climate;
-  const facts = deriveAssembly(
-    layAssembly(build, storedMoisturePct(BOARD_MM, PLAIN_TRAITS, shop), shop.woods),
-  );
+  const facts = measureBuild(build, storedMoisturePct(BOARD_MM, PLAIN_TRAITS, shop), shop.woods);
   const bottled = adhesiveOf(build.glue.adhesive, shop, 'glue.adhesive');
   const adhesive = facts.assembly.pressedBy === 'iron' ? asDriedFilm(bottled) : bottled;
   const partMcPct = facts.parts.map(
