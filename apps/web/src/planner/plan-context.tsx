@@ -28,7 +28,7 @@ const VerdictsContext = createContext<Verdicts | null>(null);
 const PlanContext = createContext<PlanState>({ plan: null, failure: null });
 const FixesContext = createContext<FixesState>({ fixes: null, fresh: false });
 
-/** Pause after the estimate before the elements are asked, so that a clamp can be dragged without a queue. */
+/** Pause after the estimate before elements and fixes are asked, so that a clamp can be dragged without a queue. */
 const SETTLE_AFTER_MS = 40;
 /** The same before the fixes of a plan of many parts, each of which takes as long as a key: longer than between two keys. */
 const MANY_PARTS_REST_MS = 400;
@@ -72,7 +72,7 @@ export function PlanProvider({
       new Promise<void>((done) => {
         if (!overtaken) timer = setTimeout(done, ms);
       });
-    // One after another: side by side they would keep a machine of two cores from drawing what came first.
+    // Before the rest nothing stands beside what is drawn, on a machine of two cores; after it fixes are looked for beside the elements.
     const work = async () => {
       const { plan, verdicts } = await askFirst(build, shop);
       if (overtaken) return;
@@ -85,12 +85,12 @@ export function PlanProvider({
       show(await askPlan(build, shop));
       await rest(SETTLE_AFTER_MS);
       // The estimate stays where the elements have nothing to say.
-      await askSettled(build, shop).then(show, () => undefined);
-      if (overtaken) return;
+      const settling = askSettled(build, shop).then(show, () => undefined);
       if (plan === null) await rest(MANY_PARTS_REST_MS);
       advising = true;
       const answer = await adviser().fixes(build, shop);
       advising = false;
+      await settling;
       if (!overtaken && answer !== null) setAdvice({ fixes: answer, build, shop });
     };
     work().catch(fail);
