@@ -2,7 +2,7 @@ import type { ShopDocument } from '@lean-clasp/core/formats';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { SyncNotice } from '../documents/SyncNotice';
-import { HistoryButtons, SavedWord } from '../documents/History';
+import { HistoryButtons, SavedWord } from '../documents/HistoryButtons';
 import { useDocument } from '../documents/use-document';
 import { useUndoKeys } from '../documents/use-undo-keys';
 import { Loading } from '../frame/Loading';

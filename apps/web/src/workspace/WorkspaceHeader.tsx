@@ -7,7 +7,7 @@ import IconButton from '@mui/material/IconButton';
 import InputBase from '@mui/material/InputBase';
 import Tooltip from '@mui/material/Tooltip';
 import { Link as RouterLink } from 'react-router';
-import { HistoryButtons, SavedWord } from '../documents/History';
+import { HistoryButtons, SavedWord } from '../documents/HistoryButtons';
 import { USUAL_MM } from '../air/wood-words';
 import { useOpenBuild } from './open-build';
 import { ClimateChip } from './ClimateChip';
