@@ -115,6 +115,8 @@ export const CAUSES: Words<CauseValues> = {
   'cauls-bend': () => 'cauls bend away in their middle: too little crown',
   'boards-bowed': () => 'bow read at the dry fit',
   'boards-twisted': () => 'twist read at the dry fit',
+  'bench-not-flat': ({ name, outMm }, f) =>
+    `it is clamped down, and the ${name} is ${f.fine(outMm)} out: lay a flat board on it first`,
   'joint-gap': ({ forceN, line, gapMm, glueMm }, f) =>
     forceN > 0
       ? `${line} is open ${f.fine(gapMm)}; closing it takes more than these clamps should give: back to the plane`

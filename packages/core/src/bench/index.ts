@@ -32,7 +32,6 @@ export { type BeforeLong, beforeLong } from './before-long';
 export { promiseOf } from './promise';
 export { gatherList, planOfSession } from './gather';
 export { preflight } from './preflight';
-export { type WhichBench, whichBench } from './which-bench';
 export { readinessOf } from './readiness';
 export {
   asked,

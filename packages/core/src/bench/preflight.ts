@@ -1,7 +1,6 @@
 import { type Finding, finding } from '../findings';
 import { lessonFinding, lessonsBearing, saidOf, type When } from '../lessons';
-import { bottlesOf, ofSession, operationsOf, type Plan } from '../plan';
-import { whichBench } from './which-bench';
+import { bottlesOf, ofSession, operationsOf, type Plan, whichBench } from '../plan';
 
 /** Glue this near to the coldest it bonds at is in question, °C [judgement]. */
 const NEAR_COLD_C = 4;

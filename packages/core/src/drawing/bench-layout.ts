@@ -1,5 +1,4 @@
-import { whichBench } from '../bench';
-import type { Plan } from '../plan';
+import { type Plan, whichBench } from '../plan';
 import type { Vec2 } from '../solids';
 import {
   arc,

@@ -17,6 +17,7 @@ interface Ironing {
 
 /** What limits a verdict, and what a plan warns of. */
 export interface CauseValues extends Record<FlatPart | SquarePart, { mm: number }> {
+  'bench-not-flat': { name: string; outMm: number };
   'does-not-close': { closureMm: number };
   'too-cold': { tempC: number; minTempC: number };
   'wood-too-cold': { tempC: number; minTempC: number };

@@ -89,3 +89,4 @@ export {
   stackOf,
   wantsElements,
 } from './squeeze';
+export { type WhichBench, whichBench } from './which-bench';

@@ -1,6 +1,8 @@
 import type { Measure } from '../formats';
 import type { PlanParts } from '../plan/plan';
 import type { RowInPlan } from '../plan/row/row-plan';
+import { cornersOf } from '../plan/squeeze/corners-down';
+import { whichBench } from '../plan/which-bench';
 import { finding, ofCode } from '../findings';
 import { flat } from './flat';
 import { inTime } from './in-time';
@@ -26,11 +28,27 @@ export function judge(parts: PlanParts): Readonly<Record<Aspect, Verdict>> {
         ? verdict('square', 'fine-length', 'at-most', square(parts))
         : judgeRowSquare(row),
     ),
-    flat: asItComesOut(
+    flat: asBenchLies(
       parts,
-      'flat',
-      row === null ? verdict('flat', 'fine-length', 'at-most', flat(parts)) : judgeRowFlat(row),
+      asItComesOut(
+        parts,
+        'flat',
+        row === null ? verdict('flat', 'fine-length', 'at-most', flat(parts)) : judgeRowFlat(row),
+      ),
     ),
+  };
+}
+
+/** What is clamped down takes the shape of what it is clamped to: on a bench that is known to be further out than is allowed, nothing is sure. */
+function asBenchLies(parts: PlanParts, judged: Verdict): Verdict {
+  const bench = whichBench(parts)?.bench;
+  const outMm = bench?.flatMm ?? 0;
+  if (bench === undefined || judged.state !== 'holds' || outMm <= judged.against) return judged;
+  if (cornersOf(parts) === null) return judged;
+  return {
+    ...judged,
+    state: 'close',
+    cause: finding('bench-not-flat', 'warns', { name: bench.name, outMm }),
   };
 }
 

@@ -73,6 +73,21 @@ describe('clamped down at the corners', () => {
     expect(lift?.freeMm).toBeCloseTo(free['bow-from-pull'] ?? Number.NaN, 9);
   });
 
+  it('is flat only as far as the bench that it is clamped to', () => {
+    const shop = withRack([bars, lot('f', 'f-light', 4, 300)]);
+    const on = (outMm: number | null, build: BuildDocument = top) =>
+      planBuild(build, {
+        ...shop,
+        benches: [{ id: 'b', name: 'bench', lengthMm: 2000, widthMm: 900, flatMm: outMm }],
+      }).verdicts.flat;
+    expect(on(null).state).toBe('holds');
+    expect(on(0.1)).toEqual(on(null));
+    expect(on(3)).toMatchObject({ state: 'close', cause: { code: 'bench-not-flat', values: { outMm: 3 } } });
+    // Bars hold the panel, not the bench, where it is not clamped down.
+    const free: BuildDocument = { ...top, squeeze: {} };
+    expect(on(3, free)).toEqual(on(null, free));
+  });
+
   it.each(['reglue', 'tenon-frame'])(
     'is gathered, told and on the clock before the readings: %s',
     (template) => {

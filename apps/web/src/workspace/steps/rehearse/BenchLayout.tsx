@@ -1,6 +1,5 @@
-import { whichBench } from '@lean-clasp/core/bench';
 import { benchLayout } from '@lean-clasp/core/drawing';
-import type { Plan } from '@lean-clasp/core/plan';
+import { type Plan, whichBench } from '@lean-clasp/core/plan';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useMemo } from 'react';

@@ -1,5 +1,5 @@
 import type { Bench } from '../formats';
-import type { Plan } from '../plan';
+import type { PlanParts } from './plan';
 
 /** The bench a glue-up stands on. */
 export interface WhichBench {
@@ -15,7 +15,7 @@ export interface WhichBench {
  * The smallest bench of the shop that holds the work; where none does, the largest. What hangs over is only clamps and hands: their room
  * is around the bench. Null where the shop lists no benches.
  */
-export function whichBench({ facts, shop }: Pick<Plan, 'facts' | 'shop'>): WhichBench | null {
+export function whichBench({ facts, shop }: Pick<PlanParts, 'facts' | 'shop'>): WhichBench | null {
   const work = [facts.toMm[0] - facts.fromMm[0], facts.toMm[1] - facts.fromMm[1]] as const;
   const isLong = work[0] >= work[1];
   const laid = (shop.benches ?? [])

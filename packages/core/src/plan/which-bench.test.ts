@@ -1,8 +1,8 @@
 import { benchLayout } from '../drawing';
 import { type Bench } from '../formats';
-import { planBuild } from '../plan';
+import { planBuild, whichBench } from '.';
 import { maplePanel, TEST_SHOP } from '../test-support/builds';
-import { preflight, whichBench } from '.';
+import { preflight } from '../bench';
 
 const bench = (id: string, lengthMm: number, widthMm: number, flatMm: number | null = null): Bench => ({
   id,
