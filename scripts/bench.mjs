@@ -35,16 +35,17 @@ const LARGE = [
     answers: { template: 'slatted-frame', answers: { slats: 24, rails: 3, betweenLegsMm: 1800 } },
     field: 'Slat thickness',
     // Far enough apart for a verdict to say another figure.
-    textOf: (i) => String(i % 2 === 0 ? 8 + i : 24 - i),
+    textOf: (i) => String(i % 2 === 0 ? 8 + (i % 15) : 24 - (i % 15)),
   },
   {
     name: 'a bend of 30 plies',
     answers: { template: 'bent-lamination', answers: { plyMm: 1, thicknessMm: 30 } },
     field: 'Width',
-    textOf: (i) => String(i % 2 === 0 ? 150 + 4 * i : 50 + 4 * i),
+    textOf: (i) => String(i % 2 === 0 ? 150 + 4 * (i % 15) : 50 + 4 * (i % 15)),
   },
 ];
-const LARGE_EDITS = 16;
+const LARGE_EDITS = 30;
+const LOOKED_AT_MS = 2000;
 const VERDICTS = 'section[aria-label="Verdicts"]';
 
 /** Kinds that come small and large: the longest row, and the kind with most parts. */
@@ -264,14 +265,14 @@ async function measureEdits() {
   report(
     'edit → verdict, median',
     ms(median(toVerdict)),
-    'under 100 ms',
+    'under 50 ms',
     `echo of a key: ${ms(median(toEcho))}`,
     times(median(toVerdict), median(toEcho)),
   );
   report(
     'edit → verdict, 95 %',
     ms(p95(toVerdict)),
-    'under 100 ms',
+    'under 50 ms',
     `echo of a key: ${ms(p95(toEcho))}`,
     times(p95(toVerdict), p95(toEcho)),
   );
@@ -310,6 +311,8 @@ async function measureLarge({ name, answers, field, textOf }) {
   const asked = page.getByRole('textbox', { name: field, exact: true });
   await asked.waitFor();
   await page.locator('[data-verdict="inTime"]').waitFor();
+  // Nobody types before the page has been looked at.
+  await page.waitForTimeout(LOOKED_AT_MS);
   const toVerdict = await typing(page, asked, textOf, VERDICTS, KEY_EVERY_MS, LARGE_EDITS);
   // Weighed over the whole assembly: the plan is all there once it says another weight.
   const toPlan = await typing(page, asked, textOf, '[data-testid="weight"]', KEY_EVERY_MS, LARGE_EDITS);
@@ -322,8 +325,8 @@ async function measureLarge({ name, answers, field, textOf }) {
     LARGE_EDITS,
   );
   report(
-    `${name}: edit → verdict, median`,
-    ms(median(toVerdict)),
+    `${name}: edit → verdict, median and 95 %`,
+    `${ms(median(toVerdict))}, ${ms(p95(toVerdict))}`,
     'under 100 ms',
     `echo of a key: ${ms(median(toEcho))}`,
     times(median(toVerdict), median(toEcho)),
