@@ -30,7 +30,7 @@ const later = new Proxy(answers, {
     (_, name: keyof Planner) =>
     (...asked: never[]) =>
       Promise.resolve()
-        .then(() => answers[name](...asked))
+        .then((): unknown => answers[name](...asked))
         .then((answer) => copyOf(answer, new Map())),
 }) as unknown as Later;
 
