@@ -28,10 +28,12 @@ type Later = {
 const later = new Proxy(answers, {
   get:
     (_, name: keyof Planner) =>
-    (...asked: never[]) =>
-      Promise.resolve()
-        .then((): unknown => answers[name](...asked))
-        .then((answer) => copyOf(answer, new Map())),
+    (...asked: never[]) => {
+      const answer: (...asked: never[]) => unknown = answers[name];
+      return Promise.resolve()
+        .then(() => answer(...asked))
+        .then((given) => copyOf(given, new Map()));
+    },
 }) as unknown as Later;
 
 export const planner = () => later;
