@@ -100,9 +100,12 @@ export function runStore(db: Database, now: () => number): RunStore {
       if (state !== undefined) query = query.where('runs.state', '=', state);
       if (text !== undefined && text !== '') {
         const like = `%${text.replace(/[\\%_]/g, (each) => `\\${each}`)}%`;
-        query = query.where(
-          sql<boolean>`(build_name like ${like} escape '\\' or note like ${like} escape '\\')`,
-        );
+        // Found among the figures first: looked for run by run it took seventeen times as long over ten thousand.
+        const matching = db
+          .selectFrom('run_figures')
+          .select('run_id')
+          .where(sql<boolean>`(build_name like ${like} escape '\\' or note like ${like} escape '\\')`);
+        query = query.where('runs.id', 'in', matching);
       }
       if (template !== undefined) query = query.where('template', '=', template);
       if (adhesive !== undefined) query = query.where('adhesive', '=', adhesive);
