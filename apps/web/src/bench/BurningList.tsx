@@ -67,7 +67,9 @@ export function BurningList({
           >
             {/* Letters stand beside their bar, names above it. */}
             <Box sx={{ width: fuse.label.length > MOST_LETTERS ? '100%' : 52 }}>{fuse.label}</Box>
-            <FuseLine share={1 - burnt} height={12} sx={{ flex: 1 }} />
+            <Box sx={{ flex: 1 }}>
+              <FuseLine share={1 - burnt} height={12} />
+            </Box>
             <Box sx={{ width: 68, textAlign: 'right' }}>{formatClock(leftMin ?? 0)}</Box>
           </Box>
         ))}

@@ -52,7 +52,9 @@ export function ShortestFuse({
           </Box>
         </Box>
       </Box>
-      <FuseLine share={1 - (reading?.burnt ?? 1)} late={out} height={18} sx={{ mt: 1.5 }} />
+      <Box sx={{ mt: 1.5 }}>
+        <FuseLine share={1 - (reading?.burnt ?? 1)} late={out} height={18} />
+      </Box>
     </Box>
   );
 }

@@ -109,13 +109,9 @@ export function RunList({
 function FuseUsed({ share }: { readonly share: number }) {
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
-      <FuseLine
-        share={share}
-        late={share > 1}
-        mayPass
-        height={12}
-        sx={{ width: { xs: 44, md: 120 }, flexShrink: 0 }}
-      />
+      <Box sx={{ width: { xs: 44, md: 120 }, flexShrink: 0 }}>
+        <FuseLine share={share} late={share > 1} mayPass height={12} />
+      </Box>
       <Box
         component="span"
         sx={{ fontFamily: FIGURE_FACE, whiteSpace: 'nowrap', color: share > 1 ? 'error.main' : undefined }}

@@ -1,16 +1,14 @@
 import Box from '@mui/material/Box';
-import type { SxProps } from '@mui/material/styles';
 
 /** Room behind the limit for what came too late, over the whole window. */
 const OVER = 0.25;
 
-/** A fuse by itself: how much of it is filled, with its limit marked where more than all of it can be. */
+/** A fuse by itself, as wide as its room: how much of it is filled, with its limit marked where more than all of it can be. */
 export function FuseLine({
   share,
   late = false,
   mayPass = false,
   height,
-  sx = null,
 }: {
   /** Of the whole fuse. */
   readonly share: number;
@@ -19,12 +17,11 @@ export function FuseLine({
   readonly mayPass?: boolean;
   /** px. */
   readonly height: number;
-  readonly sx?: SxProps | null;
 }) {
   const most = mayPass ? 1 + OVER : 1;
   const percent = (of: number) => `${(Math.min(Math.max(of, 0), most) / most) * 100}%`;
   return (
-    <Box aria-hidden sx={{ height, position: 'relative', ...sx }}>
+    <Box aria-hidden sx={{ height, position: 'relative' }}>
       <Box
         sx={(theme) => ({
           position: 'absolute',

@@ -29,16 +29,12 @@ export function windowsUsed(run: RunDocument): WindowsUsed[] {
     if (burnt === null) return [];
     const { litMs, closedMs, outMs } = burnt;
     const used = (ms: number, min: number) => ms / MS_PER_MIN / min;
-    const open = used(closedMs - litMs, fuse.openMin * likely.open);
-    const press = Math.max(
-      used(outMs - closedMs, fuse.closedMin * likely.closed),
-      used(outMs - litMs, fuse.totalMin * likely.total),
-    );
-    const short = Math.max(
-      used(closedMs - litMs, fuse.openMin),
-      used(outMs - closedMs, fuse.closedMin),
-      used(outMs - litMs, fuse.totalMin),
-    );
+    const ofOpen = used(closedMs - litMs, fuse.openMin);
+    const ofClosed = used(outMs - closedMs, fuse.closedMin);
+    const ofTotal = used(outMs - litMs, fuse.totalMin);
+    const open = ofOpen / likely.open;
+    const press = Math.max(ofClosed / likely.closed, ofTotal / likely.total);
+    const short = Math.max(ofOpen, ofClosed, ofTotal);
     return [open, press, short].every(Number.isFinite) ? [{ joint: fuse.joint, open, press, short }] : [];
   });
 }

@@ -12,7 +12,7 @@ export {
 export { lookOf, type OperationKind, type Ritual, ritualOf } from './ritual';
 export { BLOCK_FIXINGS } from './block-fixing';
 export { letsIn } from './free-joinery';
-export { type LaidOut, layAssembly } from './lay-assembly';
+export { layAssembly } from './lay-assembly';
 export { measureBuild } from './measure-build';
 export { boardLabel } from './edge-panel';
 export { findKind, FREE, kindOf, KINDS } from './list';
