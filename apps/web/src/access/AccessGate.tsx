@@ -1,10 +1,11 @@
 import Snackbar from '@mui/material/Snackbar';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { Outlet } from 'react-router';
 import { useAppSelector } from '../app/store';
+import { readIn } from '../parts/read-in';
 
 /** Read in only where a passphrase is asked for. */
-const SignInPage = lazy(async () => ({ default: (await import('./SignInPage')).SignInPage }));
+const SignInPage = readIn(() => import('./SignInPage').then((m) => m.SignInPage));
 
 /** Every screen, once somebody has come in. */
 export function AccessGate() {

@@ -1,16 +1,20 @@
 import CssBaseline from '@mui/material/CssBaseline';
 import { ThemeProvider } from '@mui/material/styles';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { Provider } from 'react-redux';
 import { RouterProvider } from 'react-router/dom';
 import { useReleaseNotices } from '../bench/use-release-notices';
-import { makeRouter } from './router';
+import type { AppRouter } from './router';
 import { type AppStore, useAppSelector } from './store';
 import { themeFor } from './theme';
 
-/** The whole app around its store. */
-export function App({ store }: { readonly store: AppStore }) {
-  const [router] = useState(() => makeRouter(store));
+interface AppProps {
+  readonly store: AppStore;
+  readonly router: AppRouter;
+}
+
+/** The whole app around its store and its addresses. */
+export function App({ store, router }: AppProps) {
   return (
     <Provider store={store}>
       <Themed router={router} />
@@ -18,7 +22,7 @@ export function App({ store }: { readonly store: AppStore }) {
   );
 }
 
-function Themed({ router }: { readonly router: ReturnType<typeof makeRouter> }) {
+function Themed({ router }: Pick<AppProps, 'router'>) {
   const mode = useAppSelector((state) => state.preferences.theme);
   useReleaseNotices();
   const theme = useMemo(() => themeFor(mode), [mode]);

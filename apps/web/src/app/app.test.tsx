@@ -46,7 +46,7 @@ beforeEach(() => {
 async function openAt(path: string) {
   history.replaceState(null, '', path);
   const store = makeStore(localStorage);
-  render(<App store={store} />);
+  render(<App store={store} router={makeRouter(store)} />);
   await screen.findByRole('main');
   return { store, user: userEvent.setup() };
 }

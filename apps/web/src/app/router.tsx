@@ -3,10 +3,11 @@ import { AccessGate } from '../access/AccessGate';
 import { Frame } from '../frame/Frame';
 import { Loading } from '../frame/Loading';
 import { PageFault } from '../frame/PageFault';
+import { atMost } from '../parts/at-most';
 import { quiet } from '../start/at-rest';
 import { BENCH, BUILD_STEP, SCREENS } from '../start/screens';
 import { headStart } from '../workspace/head-start';
-import { preloadStep } from '../workspace/step-loaders';
+import { STEP_PANELS } from '../workspace/step-panels';
 import { isStepId, STEPS } from '../workspace/steps-list';
 import type { AppStore } from './store';
 
@@ -18,20 +19,39 @@ export async function fetchScreens(): Promise<void> {
   }
   for (const { id } of STEPS) {
     await quiet();
-    preloadStep(id);
+    await STEP_PANELS[id].ahead();
   }
 }
 
-/** Has a build opened and planned, and its step's panel fetched, while the screen itself is read in. */
+/** A screen comes without its documents when these take longer, ms: shorter than what one takes for a wait. */
+const LONGEST_HEAD_START_MS = 250;
+
+/** Has a build opened and planned, and its step's panel fetched, while the screen itself is read in; waits for them a moment. */
 const headStartOf =
   (store: AppStore) =>
-  ({ params }: LoaderFunctionArgs): null => {
+  async ({ params }: LoaderFunctionArgs): Promise<null> => {
     const { buildId = '', step } = params;
     // A failure is told by the screen itself, which asks again.
-    store.dispatch(headStart(buildId)).catch(() => undefined);
-    if (isStepId(step)) preloadStep(step);
+    const opened = store.dispatch(headStart(buildId)).catch(() => undefined);
+    const panel = isStepId(step) ? STEP_PANELS[step].ahead() : undefined;
+    await atMost(LONGEST_HEAD_START_MS, Promise.all([opened, panel]));
     return null;
   };
+
+/** The router once it can draw the screen at its address, or a moment later if that is still on its way. */
+export async function untilDrawable(router: AppRouter): Promise<void> {
+  if (router.state.initialized) return;
+  const ready = new Promise<void>((done) => {
+    const stop = router.subscribe(({ initialized }) => {
+      if (!initialized) return;
+      stop();
+      done();
+    });
+  });
+  await atMost(LONGEST_HEAD_START_MS, ready);
+}
+
+export type AppRouter = ReturnType<typeof createBrowserRouter>;
 
 /** Every address of the app. Screens load when first visited. */
 export const makeRouter = (store: AppStore) =>

@@ -11,16 +11,17 @@ import Box from '@mui/material/Box';
 import Slider from '@mui/material/Slider';
 import ToggleButton from '@mui/material/ToggleButton';
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
 import { Loading } from '../frame/Loading';
 import { useSize } from '../drawing/use-size';
 import { PlaybackBar } from '../order/PlaybackBar';
 import { usePlayback } from '../order/use-playback';
+import { readIn } from '../parts/read-in';
 import { Tick } from '../parts/Tick';
 import { AssemblyDrawing } from './AssemblyDrawing';
 import { hasWebGl } from './has-web-gl';
 
-const Solid = lazy(() => import('./SolidView').then((m) => ({ default: m.SolidView })));
+const Solid = readIn(() => import('./SolidView').then((m) => m.SolidView));
 
 const VIEWS: readonly { readonly id: AssemblyView | 'solid'; readonly name: string }[] = [
   { id: 'slant', name: 'Slant' },

@@ -1,10 +1,11 @@
 import HelpIcon from '@mui/icons-material/HelpCenterOutlined';
-import { lazy, Suspense, useState } from 'react';
+import { Suspense, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { readIn } from '../parts/read-in';
 import { RailButton } from './RailButton';
 
 /** Read in only when somebody asks. */
-const HelpDialog = lazy(async () => ({ default: (await import('./HelpDialog')).HelpDialog }));
+const HelpDialog = readIn(() => import('./HelpDialog').then((m) => m.HelpDialog));
 
 /** What helps: the way round, terms, and keys; also called by `?`. */
 export function Help() {

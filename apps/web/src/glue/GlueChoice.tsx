@@ -2,10 +2,11 @@ import type { GlueComparison, GlueOption } from '@lean-clasp/core/plan';
 import { CHANGE_WORDS, says, hazardWords, reasonWords, inSentence } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { Loading } from '../frame/Loading';
 import { Section } from '../frame/Page';
 import { Caution } from '../parts/Caution';
+import { readIn } from '../parts/read-in';
 import { useGlueComparison } from '../planner/use-glue-comparison';
 import { type Format, useFormat } from '../quantities/use-format';
 import { Around } from './Around';
@@ -13,7 +14,7 @@ import { GlueRow } from './GlueRow';
 import { Matters } from './Matters';
 import { OwnLabel } from './OwnLabel';
 
-const GlueCharts = lazy(() => import('./GlueCharts').then((m) => ({ default: m.GlueCharts })));
+const GlueCharts = readIn(() => import('./GlueCharts').then((m) => m.GlueCharts));
 
 /** Which glue for this job: what matters here, families with their reasons, what would change the order. */
 export function GlueChoice() {

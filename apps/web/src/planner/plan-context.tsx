@@ -2,7 +2,7 @@ import type { Fixes } from '@lean-clasp/core/fixes';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import type { Plan } from '@lean-clasp/core/plan';
 import type { Aspect, Verdict } from '@lean-clasp/core/verdicts';
-import { createContext, type ReactNode, use, useEffect, useMemo, useState } from 'react';
+import { createContext, type ReactNode, use, useEffect, useMemo, useRef, useState } from 'react';
 import { nextFrame } from '../parts/next-frame';
 import { sharing } from './sharing';
 import { adviser, askFirst, askPlan, askSettled } from './workers';
@@ -55,6 +55,7 @@ export function PlanProvider({
   const [failure, setFailure] = useState<string | null>(null);
   /** Verdicts of the build on show whose plan is not here yet. */
   const [ahead, setAhead] = useState<Verdicts | null>(null);
+  const shown = useRef(false);
   useEffect(() => {
     let [overtaken, advising] = [false, false];
     const fail = (error: unknown) => {
@@ -66,6 +67,7 @@ export function PlanProvider({
       setPlan((before) => sharing(before, withClamps(answer, before)));
       setAhead(null);
       setFailure(null);
+      shown.current = true;
     };
     let timer: ReturnType<typeof setTimeout> | undefined;
     const rest = (ms: number) =>
@@ -76,7 +78,8 @@ export function PlanProvider({
     const work = async () => {
       const { plan, verdicts } = await askFirst(build, shop);
       if (overtaken) return;
-      if (plan === null) {
+      // Verdicts first where all of the plan takes long to draw: a large one, or any that is drawn for the first time.
+      if (plan === null || !shown.current) {
         setAhead(verdicts);
         await nextFrame();
         // Of what has been typed over meanwhile nobody needs the rest.

@@ -1,10 +1,13 @@
 import { remembered } from '@lean-clasp/core/basics';
 import { panelPressure } from '@lean-clasp/core/mechanics';
 import { expose } from 'comlink';
+import { planAhead } from './ahead';
 import { plannerAnswers } from './planner-answers';
 
 /** Panels pressed lately by this worker: undo, and edits that do not change what presses, cost nothing. */
 const MOST_REMEMBERED = 80;
 const press = remembered(panelPressure, MOST_REMEMBERED);
+const answers = plannerAnswers(press, press);
 
-expose(plannerAnswers(press, press));
+addEventListener('message', planAhead(answers));
+expose(answers);

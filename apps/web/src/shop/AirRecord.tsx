@@ -6,12 +6,13 @@ import { familiesOf, weekOf } from '@lean-clasp/core/plan';
 import { formatClock } from '@lean-clasp/core/units';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { useAirSeries } from '../air/use-shop-now';
 import { Loading } from '../frame/Loading';
+import { readIn } from '../parts/read-in';
 import { useFormat } from '../quantities/use-format';
 
-const AirChart = lazy(() => import('./AirChart').then((m) => ({ default: m.AirChart })));
+const AirChart = readIn(() => import('./AirChart').then((m) => m.AirChart));
 
 /** Thicknesses whose wood is told, mm. */
 const TOLD_MM = [6, 20, 45];

@@ -1,9 +1,9 @@
-import { lazy } from 'react';
 import { ChartBox } from '../parts/ChartBox';
+import { readIn } from '../parts/read-in';
 import { useFormat } from '../quantities/use-format';
 import type { CurvesProps } from './curves';
 
-const CurveLines = lazy(() => import('./CurveLines').then((m) => ({ default: m.CurveLines })));
+const CurveLines = readIn(() => import('./CurveLines').then((m) => m.CurveLines));
 
 /** One curve to a line over the length, the band that the glue wants behind them, clamps as dashes; the chosen one is strong. */
 export function PressureCurves(props: CurvesProps) {

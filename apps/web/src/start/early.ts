@@ -28,3 +28,8 @@ export function takeEarly(path: string): Promise<Response> | undefined {
   underway.delete(path);
   return answer;
 }
+
+/** A copy of one; it stays for whoever takes it. */
+export async function copyOfEarly(path: string): Promise<Response | undefined> {
+  return (await underway.get(path))?.clone();
+}

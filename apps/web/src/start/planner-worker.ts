@@ -1,17 +1,35 @@
+import { copyOfEarly } from './early';
+
 /** One more worker that plans. */
 export const newPlannerWorker = () =>
   new Worker(new URL('../planner/planner.worker.ts', import.meta.url), { type: 'module' });
 
 let begun: Worker | undefined;
 
-/** Begins to read in what plans, while the app is still on its way. */
-export function beginPlannerWorker(): void {
+/**
+ * Begins to read in what plans, while the app is still on its way, and has it plan the documents that were asked for early: by the time
+ * the page asks for that plan, it is there.
+ */
+export function beginPlannerWorker(buildPath: string, shopPath: string): void {
   const worker = newPlannerWorker();
   // Nobody waits for it yet: whoever does gets another.
   worker.addEventListener('error', () => {
     if (begun === worker) begun = undefined;
   });
   begun = worker;
+  Promise.all([buildPath, shopPath].map(earlyBody)).then(
+    ([build, shop]) => worker.postMessage({ ahead: { build, shop } }),
+    // What is wrong is told by whoever opens the screen.
+    () => undefined,
+  );
+}
+
+/** The body of a document that was asked for early. */
+async function earlyBody(path: string): Promise<unknown> {
+  const answer = await copyOfEarly(path);
+  if (answer?.ok !== true) throw new Error(`${path} did not come.`);
+  const { body } = (await answer.json()) as { readonly body: unknown };
+  return body;
 }
 
 /** A worker that plans: the one begun, for the first who asks. */

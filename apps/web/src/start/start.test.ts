@@ -101,6 +101,7 @@ describe('an answer that is asked for before the app is there', () => {
 describe('the worker that is begun before the app is there', () => {
   class Pretended extends EventTarget {
     static made: Pretended[] = [];
+    readonly postMessage = jest.fn();
     constructor() {
       super();
       Pretended.made.push(this);
@@ -118,7 +119,7 @@ describe('the worker that is begun before the app is there', () => {
 
   it('goes to the first who asks, once', async () => {
     const { beginPlannerWorker, plannerWorker } = await import('./planner-worker');
-    beginPlannerWorker();
+    beginPlannerWorker('/api/builds/a', '/api/shops/shop');
     expect(Pretended.made).toHaveLength(1);
     expect(plannerWorker()).toBe(Pretended.made[0]);
     expect(plannerWorker()).toBe(Pretended.made[1]);
@@ -126,9 +127,39 @@ describe('the worker that is begun before the app is there', () => {
 
   it('is made anew where the one begun could not be read in', async () => {
     const { beginPlannerWorker, plannerWorker } = await import('./planner-worker');
-    beginPlannerWorker();
+    beginPlannerWorker('/api/builds/a', '/api/shops/shop');
     Pretended.made[0]?.dispatchEvent(new Event('error'));
     expect(plannerWorker()).toBe(Pretended.made[1]);
+  });
+
+  const told = async (...answers: Response[]) => {
+    const fetchBefore = globalThis.fetch;
+    globalThis.fetch = () => Promise.resolve(answers.shift() ?? Response.error());
+    const early = await import('./early');
+    const paths = ['/api/builds/a', '/api/shops/shop'] as const;
+    paths.forEach(early.askEarly);
+    const { beginPlannerWorker } = await import('./planner-worker');
+    beginPlannerWorker(...paths);
+    const taken = paths.map(async (path) => (await early.takeEarly(path))?.json() as unknown);
+    await new Promise((done) => setTimeout(done, 0));
+    globalThis.fetch = fetchBefore;
+    return { taken: await Promise.all(taken), told: Pretended.made[0]?.postMessage.mock.calls };
+  };
+
+  it('is told what the address will ask of it, and leaves the answers to the page', async () => {
+    const [build, shop] = [
+      { revision: 3, body: { name: 'Stage floor' } },
+      { revision: 1, body: { rack: [] } },
+    ];
+    expect(await told(Response.json(build), Response.json(shop))).toEqual({
+      taken: [build, shop],
+      told: [[{ ahead: { build: build.body, shop: shop.body } }]],
+    });
+  });
+
+  it('is told nothing where one of them is not to be had', async () => {
+    const { told: said } = await told(Response.json({ body: {} }), Response.json({}, { status: 404 }));
+    expect(said).toEqual([]);
   });
 });
 

@@ -1,11 +1,11 @@
 import { SHOP_ID } from '../shop/shop-id';
-import { preloadStep } from '../workspace/step-loaders';
+import { STEP_LOADERS } from '../workspace/step-loaders';
 import { isStepId } from '../workspace/steps-list';
 import { askEarly } from './early';
 import { beginPlannerWorker } from './planner-worker';
 import { BUILD_STEP, SCREENS, screenAt } from './screens';
 
-const toRead = (document: string) => [`/api/${document}`, `/api/${document}/edits`];
+const toRead = (document: string) => [`/api/${document}`, `/api/${document}/edits`] as const;
 const SHOP = toRead(`shops/${SHOP_ID}`);
 const BUILDS = '/api/builds';
 const NEWEST_RUNS = '/api/runs?limit=200';
@@ -27,10 +27,11 @@ const { path, parts } = screenAt(location.pathname);
 ASKED[path]?.forEach(askEarly);
 if (path === BUILD_STEP) {
   const [, buildId, step] = parts;
-  beginPlannerWorker();
-  [...toRead(`builds/${buildId}`), ...SHOP].forEach(askEarly);
-  if (isStepId(step)) preloadStep(step);
+  const [[build, buildEdits], [shop, shopEdits]] = [toRead(`builds/${buildId}`), SHOP];
+  [build, shop, buildEdits, shopEdits].forEach(askEarly);
+  beginPlannerWorker(build, shop);
+  if (isStepId(step)) STEP_LOADERS[step]().catch(() => undefined);
 }
+// A failure is told by whoever opens the screen or the step, and asks again.
 void import('./base').then(() => import('../main'));
-// A failure is told by whoever opens the screen, and asks again.
 SCREENS[path]?.().catch(() => undefined);

@@ -1,7 +1,8 @@
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
+import { readIn } from '../parts/read-in';
 import type { CutListAsked } from './CutListTable';
 
-const CutListTable = lazy(() => import('./CutListTable').then((m) => ({ default: m.CutListTable })));
+const CutListTable = readIn(() => import('./CutListTable').then((m) => m.CutListTable));
 
 /** A cut list, with what reads it fetched when somebody has one. */
 export function CutListDialog(asked: CutListAsked) {

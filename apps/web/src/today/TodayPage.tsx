@@ -14,11 +14,12 @@ import Button from '@mui/material/Button';
 import Link from '@mui/material/Link';
 import Typography from '@mui/material/Typography';
 import dayjs from 'dayjs';
-import { lazy, type ReactNode, Suspense } from 'react';
+import { type ReactNode, Suspense } from 'react';
 import { Link as RouterLink } from 'react-router';
 import { useBuildQuery, useBuildsInfiniteQuery, useRunsQuery } from '../api/api';
 import { instantWords } from '../bench/release';
 import { type ReleaseNow, useReleaseNow } from '../bench/use-release';
+import { readIn } from '../parts/read-in';
 import { useNow } from '../parts/use-now';
 import { useVerdictsOf } from '../planner/use-verdicts-of';
 import { useDocument } from '../documents/use-document';
@@ -37,7 +38,7 @@ const MS_PER_MIN = 60_000;
 const RECENT_DAYS = 3;
 
 /** Kinds and their drawings, which nobody needs who has been here before. */
-const FirstVisit = lazy(async () => ({ default: (await import('./FirstVisit')).FirstVisit }));
+const FirstVisit = readIn(() => import('./FirstVisit').then((m) => m.FirstVisit));
 
 /** Today: what is in clamps, what the air is like, what was worked on last. */
 export function TodayPage() {

@@ -1,8 +1,9 @@
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { useAppSelector } from '../app/store';
+import { readIn } from '../parts/read-in';
 
 /** Read in only when somebody is shown round. */
-const TourStop = lazy(async () => ({ default: (await import('./TourStop')).TourStop }));
+const TourStop = readIn(() => import('./TourStop').then((m) => m.TourStop));
 
 /** Where the way round has come to; nothing while nobody is shown round. */
 export function TourCard() {

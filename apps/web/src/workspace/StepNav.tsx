@@ -25,11 +25,14 @@ export function StepNav({ step }: { readonly step: StepId }) {
   );
   const nav = useRef<HTMLElement>(null);
   useEffect(() => {
-    // Where the steps do not all fit, the one on show does.
-    const shown = nav.current?.querySelector('[aria-current]');
-    if (nav.current !== null && shown instanceof HTMLElement) {
-      nav.current.scrollLeft = shown.offsetLeft - (nav.current.clientWidth - shown.offsetWidth) / 2;
-    }
+    // Where the steps do not all fit, the one on show does. Asked before all is laid out, it would be laid out twice.
+    const frame = requestAnimationFrame(() => {
+      const shown = nav.current?.querySelector('[aria-current]');
+      if (nav.current !== null && shown instanceof HTMLElement) {
+        nav.current.scrollLeft = shown.offsetLeft - (nav.current.clientWidth - shown.offsetWidth) / 2;
+      }
+    });
+    return () => cancelAnimationFrame(frame);
   }, [step]);
   return (
     <Box

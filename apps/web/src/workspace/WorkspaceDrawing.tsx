@@ -2,12 +2,13 @@ import { panelMarks } from '@lean-clasp/core/drawing';
 import type { Fix } from '@lean-clasp/core/fixes';
 import { cornersOf, type Plan, rowOf, type RowPlan } from '@lean-clasp/core/plan';
 import Box from '@mui/material/Box';
-import { lazy, Suspense, useMemo } from 'react';
+import { Suspense, useEffect, useMemo } from 'react';
 import { DrawingSheet } from '../drawing/DrawingSheet';
 import type { Dressing, DrawingExtras } from '../drawing/extras';
 import { PressureLegend } from '../drawing/PressureLegend';
 import { useSelection } from '../drawing/selection';
 import { Loading } from '../frame/Loading';
+import { readIn } from '../parts/read-in';
 import { usePlan } from '../planner/plan-context';
 import { type Format, useFormat } from '../quantities/use-format';
 import { moveClamp, removeClamps } from './edits';
@@ -25,11 +26,17 @@ const DRESSINGS: Readonly<Record<StepId, Dressing>> = {
   record: 'plain',
 };
 
-const SolidArea = lazy(() => import('../assembly/AssemblyArea').then((m) => ({ default: m.AssemblyArea })));
+const SolidArea = readIn(() => import('../assembly/AssemblyArea').then((m) => m.AssemblyArea));
 
 /** The work to scale, dressed for the step: a row of straight boards from above, everything else as a solid. */
 export function WorkspaceDrawing({ step }: { readonly step: StepId }) {
+  const { build } = useOpenBuild();
   const { plan } = usePlan();
+  const isSolid = build.row === undefined;
+  useEffect(() => {
+    // While it is planned.
+    if (isSolid) void SolidArea.ahead();
+  }, [isSolid]);
   if (plan === null) return <Loading what="Drawing" />;
   return plan.row !== null && !plan.row.panel.outlined ? (
     <RowDrawing step={step} plan={plan} row={plan.row} />

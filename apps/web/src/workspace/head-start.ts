@@ -1,10 +1,10 @@
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import type { AppThunk } from '../app/store';
 import { openDocument } from '../documents/sync';
-import { askPlan } from '../planner/workers';
+import { askFirst } from '../planner/workers';
 import { SHOP_ID } from '../shop/shop-id';
 
-/** Opens a build and the shop, and has it planned, while the screen that will show it is still on its way. */
+/** Opens a build and the shop while the screen that will show it is still on its way; its plan is asked for, and not waited for. */
 export function headStart(buildId: string): AppThunk<Promise<void>> {
   return async (dispatch, getState) => {
     await Promise.all([dispatch(openDocument('builds', buildId)), dispatch(openDocument('shops', SHOP_ID))]);
@@ -12,6 +12,8 @@ export function headStart(buildId: string): AppThunk<Promise<void>> {
     const build = open[buildId]?.body as BuildDocument | undefined;
     const shop = open[SHOP_ID]?.body as ShopDocument | undefined;
     // Where a sensor is followed, plans are for the air that it will say.
-    if (build !== undefined && shop !== undefined && shop.sensor?.follow !== true) await askPlan(build, shop);
+    if (build === undefined || shop === undefined || shop.sensor?.follow === true) return;
+    // What is wrong with it is told by the screen.
+    askFirst(build, shop).catch(() => undefined);
   };
 }

@@ -1,14 +1,14 @@
-import { type ComponentType, lazy } from 'react';
+import { type ReadIn, readIn } from '../parts/read-in';
 import { STEP_LOADERS } from './step-loaders';
 import type { StepId } from './steps-list';
 
 /** What each step asks, beside the drawing. */
-export const STEP_PANELS: Readonly<Record<StepId, ComponentType>> = {
-  fit: lazy(STEP_LOADERS.fit),
-  glue: lazy(STEP_LOADERS.glue),
-  order: lazy(STEP_LOADERS.order),
-  squeeze: lazy(STEP_LOADERS.squeeze),
-  rehearse: lazy(STEP_LOADERS.rehearse),
-  'glue-up': lazy(STEP_LOADERS['glue-up']),
-  record: lazy(STEP_LOADERS.record),
+export const STEP_PANELS: Readonly<Record<StepId, ReadIn>> = {
+  fit: readIn(STEP_LOADERS.fit),
+  glue: readIn(STEP_LOADERS.glue),
+  order: readIn(STEP_LOADERS.order),
+  squeeze: readIn(STEP_LOADERS.squeeze),
+  rehearse: readIn(STEP_LOADERS.rehearse),
+  'glue-up': readIn(STEP_LOADERS['glue-up']),
+  record: readIn(STEP_LOADERS.record),
 };

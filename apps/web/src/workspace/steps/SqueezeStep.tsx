@@ -18,12 +18,12 @@ import { HowHeld } from './squeeze/HowHeld';
 export function SqueezeStep() {
   const { plan } = usePlan();
   const later = useDeferredValue(plan);
-  if (plan === null || later === null) return <Loading />;
-  if (plan.row === null || later.row === null) return <PullsStep />;
+  if (plan === null) return <Loading />;
+  if (plan.row === null) return <PullsStep />;
   return (
     <>
       <ClampTable row={plan.row} />
-      <BelowClamps plan={later} row={later.row} />
+      {later?.row && <BelowClamps plan={later} row={later.row} />}
     </>
   );
 }
