@@ -1,6 +1,7 @@
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { panelPressure } from '@lean-clasp/core/mechanics';
-import { type Planner, plannerAnswers } from '../src/planner/planner-answers';
+import { fixesBy } from '../src/planner/fixes-by';
+import { type Planner, plannerAnswers, type PlannerLater } from '../src/planner/planner-answers';
 import { withSettled } from '../src/planner/settled';
 
 // Stands in for the web workers, which jsdom has none of: the same answers, on the page itself; fixes by the estimate.
@@ -18,12 +19,6 @@ function copyOf(value: unknown, seen: Map<object, unknown>): unknown {
   return copy;
 }
 
-type Later = {
-  readonly [Name in keyof Planner]: (
-    ...asked: Parameters<Planner[Name]>
-  ) => Promise<Awaited<ReturnType<Planner[Name]>>>;
-};
-
 /** A worker answers later, whatever it is asked, and by copies. */
 const later = new Proxy(answers, {
   get:
@@ -34,7 +29,7 @@ const later = new Proxy(answers, {
         .then(() => answer(...asked))
         .then((given) => copyOf(given, new Map()));
     },
-}) as unknown as Later;
+}) as unknown as PlannerLater;
 
 export const planner = () => later;
 export const adviser = () => later;
@@ -43,3 +38,11 @@ export const askPlan = (build: BuildDocument, shop: ShopDocument) => later.plan(
 export const askFirst = (build: BuildDocument, shop: ShopDocument) => later.first(build, shop);
 export const askSettled = async (build: BuildDocument, shop: ShopDocument) =>
   withSettled(await later.plan(build, shop), await later.settle(build, shop));
+export const askFixes = async (build: BuildDocument, shop: ShopDocument) =>
+  fixesBy(
+    [later],
+    build,
+    shop,
+    later.plan(build, shop).then(({ verdicts }) => verdicts),
+  );
+export const letGoOfFixes = () => later.letGoOfFixes();

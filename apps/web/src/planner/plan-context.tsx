@@ -2,10 +2,10 @@ import type { Fixes } from '@lean-clasp/core/fixes';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import type { Plan } from '@lean-clasp/core/plan';
 import type { Aspect, Verdict } from '@lean-clasp/core/verdicts';
-import { createContext, type ReactNode, use, useEffect, useMemo, useRef, useState } from 'react';
+import { createContext, type ReactNode, use, useEffect, useMemo, useState } from 'react';
 import { nextFrame } from '../parts/next-frame';
 import { sharing } from './sharing';
-import { adviser, askFirst, askPlan, askSettled } from './workers';
+import { askFirst, askFixes, askPlan, askSettled, letGoOfFixes } from './workers';
 
 /** The newest plan that the worker has delivered for the build on show. */
 export interface PlanState {
@@ -28,7 +28,7 @@ const VerdictsContext = createContext<Verdicts | null>(null);
 const PlanContext = createContext<PlanState>({ plan: null, failure: null });
 const FixesContext = createContext<FixesState>({ fixes: null, fresh: false });
 
-/** Pause after the estimate before elements and fixes are asked, so that a clamp can be dragged without a queue. */
+/** Pause after the verdicts before elements and fixes are asked, so that a clamp can be dragged without a queue. */
 const SETTLE_AFTER_MS = 40;
 /** The same before the fixes of a plan of many parts, each of which takes as long as a key: longer than between two keys. */
 const MANY_PARTS_REST_MS = 400;
@@ -53,9 +53,8 @@ export function PlanProvider({
     null,
   );
   const [failure, setFailure] = useState<string | null>(null);
-  /** Verdicts of the build on show whose plan is not here yet. */
+  /** Verdicts of the build on show whose plan is not drawn yet. */
   const [ahead, setAhead] = useState<Verdicts | null>(null);
-  const shown = useRef(false);
   useEffect(() => {
     let [overtaken, advising] = [false, false];
     const fail = (error: unknown) => {
@@ -67,7 +66,6 @@ export function PlanProvider({
       setPlan((before) => sharing(before, withClamps(answer, before)));
       setAhead(null);
       setFailure(null);
-      shown.current = true;
     };
     let timer: ReturnType<typeof setTimeout> | undefined;
     const rest = (ms: number) =>
@@ -78,20 +76,19 @@ export function PlanProvider({
     const work = async () => {
       const { plan, verdicts } = await askFirst(build, shop);
       if (overtaken) return;
-      // Verdicts first where all of the plan takes long to draw: a large one, or any that is drawn for the first time.
-      if (plan === null || !shown.current) {
-        setAhead(verdicts);
-        await nextFrame();
-        // Of what has been typed over meanwhile nobody needs the rest.
-        if (overtaken) return;
-      }
+      // Verdicts first: all of the plan takes longer to draw.
+      setAhead(verdicts);
+      await nextFrame();
+      // Of what has been typed over meanwhile nobody needs the rest.
+      if (overtaken) return;
+      const rested = rest(SETTLE_AFTER_MS);
       show(await askPlan(build, shop));
-      await rest(SETTLE_AFTER_MS);
+      await rested;
       // The estimate stays where the elements have nothing to say.
       const settling = askSettled(build, shop).then(show, () => undefined);
       if (plan === null) await rest(MANY_PARTS_REST_MS);
       advising = true;
-      const answer = await adviser().fixes(build, shop);
+      const answer = await askFixes(build, shop);
       advising = false;
       await settling;
       if (!overtaken && answer !== null) setAdvice({ fixes: answer, build, shop });
@@ -101,7 +98,7 @@ export function PlanProvider({
       overtaken = true;
       clearTimeout(timer);
       // What is typed next has the machine to itself.
-      if (advising) adviser().letGoOfFixes().catch(fail);
+      if (advising) letGoOfFixes().catch(fail);
     };
   }, [build, shop]);
   const state = useMemo(() => ({ plan, failure }), [plan, failure]);

@@ -1,6 +1,17 @@
 import { remembered } from '@lean-clasp/core/basics';
 import { beforeLong } from '@lean-clasp/core/bench';
-import { type Fixes, fixesInSteps, type LikelyChange, likelyChanges } from '@lean-clasp/core/fixes';
+import {
+  candidateVerdicts,
+  fixCandidates,
+  type Fixes,
+  fixesAmong,
+  type Likely,
+  type LikelyChange,
+  likelyChanges,
+  likelyFixes,
+  triedAmong,
+  type Verdicts,
+} from '@lean-clasp/core/fixes';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import type { Press } from '@lean-clasp/core/mechanics';
 import {
@@ -43,6 +54,9 @@ export interface FirstAnswer {
   readonly settled: boolean;
 }
 
+/** Changes by their places in the list of all, with what they come to. */
+export type Tries = readonly (readonly [place: number, verdicts: Verdicts])[];
+
 /**
  * What the planning worker does for the page.
  * @param press presses rows and stacks by finite elements, for what is asked to be settled or placed.
@@ -54,9 +68,25 @@ export const plannerAnswers = (press: Press, pressFixes?: Press) => {
     const plan = planBuild(build, shop);
     return wantsElements(plan) ? { plan, settled: false } : { plan: settlePlan(plan, press), settled: true };
   }, 1);
-  const advice = newestOnly((build: BuildDocument, shop: ShopDocument): Generator<undefined, Fixes> =>
-    fixesInSteps(planBuild(build, shop), shop, pressFixes),
-  );
+  // Asked about by its parts.
+  const advised = remembered(({ build, shop }: { build: BuildDocument; shop: ShopDocument }) => {
+    const plan = planBuild(build, shop);
+    return { verdicts: plan.verdicts, candidates: fixCandidates(plan, shop) };
+  }, 1);
+  const tries = newestOnly(function* (
+    build: BuildDocument,
+    shop: ShopDocument,
+    isWanted: (place: number) => boolean,
+    by?: Press,
+  ): Generator<undefined, Tries> {
+    const found: [number, Verdicts][] = [];
+    for (const [place, candidate] of advised({ build, shop }).candidates.entries()) {
+      if (!isWanted(place)) continue;
+      found.push([place, candidateVerdicts(candidate, shop, by)]);
+      yield;
+    }
+    return found;
+  });
   return {
     plan: (build: BuildDocument, shop: ShopDocument): Plan => planned({ build, shop }).plan,
     /** What there is to say first: the plan, or the verdicts of one that is slow to hand over. */
@@ -65,9 +95,26 @@ export const plannerAnswers = (press: Press, pressFixes?: Press) => {
       const sides = plan.facts.parts.reduce((sum, { surfaces }) => sum + surfaces.length, 0);
       return { plan: sides > MANY_SIDES ? null : plan, verdicts: plan.verdicts, settled };
     },
-    /** Null where somebody has asked again since, or they were let go. */
-    fixes: advice.ask,
-    letGoOfFixes: advice.letGo,
+    /** What every so many-th change comes to by estimates, in turns with others; null where somebody has asked again since, or it was let go. */
+    estimates: (build: BuildDocument, shop: ShopDocument, turn: number, turns: number) =>
+      tries.ask(build, shop, (place) => place % turns === turn),
+    /** Which changes look best by those. */
+    likely: (build: BuildDocument, shop: ShopDocument, estimates: Tries, settled: Verdicts): Likely => {
+      const { verdicts, candidates } = advised({ build, shop });
+      return likelyFixes(verdicts, triedAmong(candidates, new Map(estimates)), settled);
+    },
+    /** What changes come to in full; null as above. */
+    inFull: (build: BuildDocument, shop: ShopDocument, places: readonly number[]) =>
+      tries.ask(build, shop, (place) => places.includes(place), pressFixes),
+    /** The best of those. */
+    fixes: (
+      build: BuildDocument,
+      shop: ShopDocument,
+      likely: Likely,
+      settled: Verdicts,
+      full: Tries,
+    ): Fixes => fixesAmong(advised({ build, shop }).candidates, likely, settled, new Map(full)),
+    letGoOfFixes: tries.letGo,
     compareGlues: (build: BuildDocument, shop: ShopDocument, today: string): GlueComparison =>
       compareGlues(build, shop, today),
     /** How likely it is, then what would change that, told one by one until told that it is enough. */
@@ -128,3 +175,10 @@ export const plannerAnswers = (press: Press, pressFixes?: Press) => {
 
 /** The answers of a planning worker. */
 export type Planner = ReturnType<typeof plannerAnswers>;
+
+/** The same as they come from a worker. */
+export type PlannerLater = {
+  readonly [Name in keyof Planner]: (
+    ...asked: Parameters<Planner[Name]>
+  ) => Promise<Awaited<ReturnType<Planner[Name]>>>;
+};

@@ -2,12 +2,21 @@ import { remembered } from '@lean-clasp/core/basics';
 import { panelPressure } from '@lean-clasp/core/mechanics';
 import { expose } from 'comlink';
 import { planAhead } from './ahead';
-import { plannerAnswers } from './planner-answers';
+import { type Planner, plannerAnswers } from './planner-answers';
+import { practice } from './practice';
 
 /** Panels pressed lately by this worker: undo, and edits that do not change what presses, cost nothing. */
 const MOST_REMEMBERED = 80;
 const press = remembered(panelPressure, MOST_REMEMBERED);
 const answers = plannerAnswers(press, press);
 
+const practised = practice(answers.first);
+
 addEventListener('message', planAhead(answers));
-expose(answers);
+expose({
+  ...answers,
+  first: (build, shop) => {
+    practised(build, shop);
+    return answers.first(build, shop);
+  },
+} satisfies Planner);

@@ -1,6 +1,8 @@
+import { type Fixes, NO_FIXES, wantingFixes } from '@lean-clasp/core/fixes';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import type { Plan } from '@lean-clasp/core/plan';
 import { newPlannerWorker, plannerWorker } from '../start/planner-worker';
+import { fixesBy } from './fixes-by';
 import { lastingWorker } from './lasting-worker';
 import type { FirstAnswer, Planner } from './planner-answers';
 import { withSettled } from './settled';
@@ -12,7 +14,7 @@ export const planner = lazyWorker(plannerWorker);
 /** Tries many builds at once: fixes and comparisons, which may take a tenth of a second. */
 export const adviser = lazyWorker();
 
-/** Presses panels by finite elements, a tenth of a second each; only the newest edit is worth waiting for. */
+/** Presses panels by finite elements, a tenth of a second each, then helps the adviser; only the newest edit is worth waiting for. */
 const presser = lazyWorker();
 
 /** Works sessions and places of clamps out, which may take seconds; nothing else waits for it. */
@@ -47,6 +49,23 @@ export function askSettled(build: BuildDocument, shop: ShopDocument): Promise<Pl
     const settled = presser().settle(build, shop);
     return withSettled(await askPlan(build, shop), await settled);
   });
+}
+
+/** Fixes for a build, by the two that nobody waits for; null where they were let go. */
+export async function askFixes(build: BuildDocument, shop: ShopDocument): Promise<Fixes | null> {
+  const { verdicts } = await askFirst(build, shop);
+  const settled = askSettled(build, shop).then(
+    (plan) => plan.verdicts,
+    // The elements have nothing to say of it.
+    () => verdicts,
+  );
+  const content = wantingFixes(verdicts).length === 0 && wantingFixes(await settled).length === 0;
+  return content ? NO_FIXES : fixesBy([adviser(), presser()], build, shop, settled);
+}
+
+/** Nobody waits for fixes any more. */
+export async function letGoOfFixes(): Promise<void> {
+  await Promise.all([adviser(), presser()].map((each) => each.letGoOfFixes()));
 }
 
 function once<T>(

@@ -7,7 +7,18 @@ import { covers, findSpreadMethod, listSpreadMethods } from '../spread';
 import { atHour, clampsLaidOut, oneMorePair } from './common-changes';
 import { glueCandidates } from './other-glues';
 import { outsideFirst } from './outside-first';
-import { type Candidate, type Fixes, rankFixes } from './rank';
+import {
+  type Candidate,
+  type Fixes,
+  type Likely,
+  likelyFixes,
+  NO_FIXES,
+  placesOf,
+  rankFixes,
+  type Tried,
+  type Verdicts,
+  wantingFixes,
+} from './rank';
 import { rowChanges } from './row-changes';
 import { squeezeChanges } from './squeeze-changes';
 import { warmWood } from './warm-wood';
@@ -17,35 +28,52 @@ const COMMON_METHODS: readonly string[] = ['bead', 'card', 'brush', 'roller'];
 
 /**
  * Fixes for a build of any kind: other hands, glue, clamps, packing, sessions or hour, each really planned; with `press` those that
- * look best are pressed as well, and their effect is told from there.
+ * look best are pressed as well, and their effect is told from there. Costs a plan for every candidate, and nothing where no verdict
+ * wants a fix.
  */
 export function findFixes(plan: Plan, shop: ShopDocument, press?: Press): Fixes {
-  const steps = fixesInSteps(plan, shop, press);
-  for (;;) {
-    const step = steps.next();
-    if (step.done === true) return step.value;
-  }
+  const settled = press === undefined ? plan.verdicts : settlePlan(plan, press).verdicts;
+  if (wantingFixes(settled).length === 0) return NO_FIXES;
+  const candidates = fixCandidates(plan, shop);
+  const estimates = candidates.map((candidate) => candidateVerdicts(candidate, shop));
+  const at = (verdicts: readonly Verdicts[]) => new Map(verdicts.entries());
+  if (press === undefined) return rankFixes(settled, () => triedAmong(candidates, at(estimates)));
+  const likely = likelyFixes(plan.verdicts, triedAmong(candidates, at(estimates)), settled);
+  const full = placesOf(likely).flatMap((place) => {
+    const candidate = candidates[place];
+    return candidate === undefined ? [] : [[place, candidateVerdicts(candidate, shop, press)] as const];
+  });
+  return fixesAmong(candidates, likely, settled, new Map(full));
 }
 
-/** The same candidate by candidate. */
-export function fixesInSteps(plan: Plan, shop: ShopDocument, press?: Press): Generator<undefined, Fixes> {
-  // A candidate that helps several verdicts is pressed once.
-  const settled = new Map<Candidate, Plan['verdicts']>();
-  const settledBy = (by: Press) => (candidate: Candidate) => {
-    const verdicts =
-      settled.get(candidate) ?? settlePlan(planBuild(candidate.build, candidate.shop ?? shop), by).verdicts;
-    settled.set(candidate, verdicts);
-    return verdicts;
-  };
-  return rankFixes(
-    plan.verdicts,
-    () => candidatesFor(plan, shop),
-    (candidate) => planBuild(candidate.build, candidate.shop ?? shop).verdicts,
-    press && { verdicts: settlePlan(plan, press).verdicts, of: settledBy(press) },
+/** Fixes of those that were worked out in full. */
+export function fixesAmong(
+  candidates: readonly Candidate[],
+  likely: Likely,
+  settled: Verdicts,
+  full: ReadonlyMap<number, Verdicts>,
+): Fixes {
+  const tried = triedAmong(candidates, full);
+  return rankFixes(settled, (aspect) =>
+    likely[aspect].flatMap((place) => tried.filter((each) => each.place === place)),
   );
 }
 
-function candidatesFor(plan: Plan, shop: ShopDocument): Candidate[] {
+/** Candidates with their verdicts, as far as those are known by their places. */
+export const triedAmong = (candidates: readonly Candidate[], known: ReadonlyMap<number, Verdicts>): Tried[] =>
+  candidates.flatMap((candidate, place) => {
+    const verdicts = known.get(place);
+    return verdicts === undefined ? [] : [{ candidate, place, verdicts }];
+  });
+
+/** What a candidate comes to; by finite elements with `press`, else by estimates. */
+export function candidateVerdicts(candidate: Candidate, shop: ShopDocument, press?: Press): Verdicts {
+  const plan = planBuild(candidate.build, candidate.shop ?? shop);
+  return (press === undefined ? plan : settlePlan(plan, press)).verdicts;
+}
+
+/** Everything that might help, in an order that is always the same. */
+export function fixCandidates(plan: Plan, shop: ShopDocument): Candidate[] {
   const { build, row, verdicts } = plan;
   const glue = (change: Partial<BuildDocument['glue']>) => ({ ...build, glue: { ...build.glue, ...change } });
   return [

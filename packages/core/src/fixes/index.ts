@@ -1,3 +1,12 @@
-export { findFixes, fixesInSteps } from './find-fixes';
+export { candidateVerdicts, findFixes, fixCandidates, fixesAmong, triedAmong } from './find-fixes';
 export { type LikelyChange, likelyChanges } from './likelier';
-export type { Fix, Fixes } from './rank';
+export {
+  type Fix,
+  type Fixes,
+  type Likely,
+  likelyFixes,
+  NO_FIXES,
+  placesOf,
+  type Verdicts,
+  wantingFixes,
+} from './rank';

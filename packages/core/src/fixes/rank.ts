@@ -36,7 +36,7 @@ export interface Fix {
 /** Up to three fixes for each verdict that wants one, best first. */
 export type Fixes = Readonly<Record<Aspect, readonly Fix[]>>;
 
-type Verdicts = Readonly<Record<Aspect, Verdict>>;
+export type Verdicts = Readonly<Record<Aspect, Verdict>>;
 
 /** Most fixes shown for one verdict. */
 const MOST_FIXES = 3;
@@ -48,53 +48,58 @@ const COMFORTABLE_BAR = 0.8;
 /** Least gain in bar length that is worth a person's attention. */
 const LEAST_GAIN = 0.02;
 
+/** Verdicts that want a fix. */
+export const wantingFixes = (verdicts: Verdicts): Aspect[] =>
+  ASPECTS.filter((aspect) => wantsFix(verdicts[aspect]));
+
+/** Places of candidates in their list, for each verdict. */
+export type Likely = Readonly<Record<Aspect, readonly number[]>>;
+
+/** Every place that it names, once: what helps several verdicts is worked out once. */
+export const placesOf = (likely: Likely): number[] => [
+  ...new Set(ASPECTS.flatMap((aspect) => likely[aspect])),
+];
+
+/** Nothing for any verdict. */
+export const NO_FIXES = { inTime: [], tight: [], square: [], flat: [] } as const satisfies Fixes & Likely;
+
 /**
- * Plans every candidate for real and keeps for each verdict the three that help most without making another
- * verdict worse; only what mends a failure may bring another from *holds* to *close*. Deterministic. Costs one plan per
- * candidate, and nothing where no verdict wants a fix. Pauses after each candidate, for whoever may no longer want to know.
- * @param settled the verdicts as they come out when worked through in full, and how to do so for a candidate; without it
- *   the plan is all there is.
+ * Candidates that look best in the estimate, for each verdict that wants a fix: worth working out in full, and only of those anything is
+ * shown. Deterministic.
+ * @param verdicts verdicts of the build by estimates.
+ * @param tried candidates by estimates.
+ * @param settled verdicts of the build as they come out in full.
  */
-export function* rankFixes(
-  verdicts: Verdicts,
-  candidates: () => readonly Candidate[],
-  verdictsOf: (candidate: Candidate) => Verdicts,
-  settled?: { readonly verdicts: Verdicts; readonly of: (candidate: Candidate) => Verdicts },
-): Generator<undefined, Fixes> {
-  const now = settled?.verdicts ?? verdicts;
-  const wanting = ASPECTS.filter((aspect) => wantsFix(now[aspect]));
-  const fixes: Record<Aspect, readonly Fix[]> = { inTime: [], tight: [], square: [], flat: [] };
-  if (wanting.length === 0) return fixes;
-  const tried: Tried[] = [];
-  for (const candidate of candidates()) {
-    tried.push({ candidate, verdicts: verdictsOf(candidate) });
-    yield;
-  }
-  for (const aspect of wanting) {
-    if (settled === undefined) {
-      fixes[aspect] = fixesOf(aspect, verdicts, bestFor(aspect, verdicts, tried, MOST_FIXES));
-      continue;
-    }
-    // What looks best in the estimate is worked out for real, and only that is shown.
-    const blind = stateRank(settled.verdicts[aspect].state) < stateRank(verdicts[aspect].state);
-    const likely = blind
+export function likelyFixes(verdicts: Verdicts, tried: readonly Tried[], settled: Verdicts): Likely {
+  const likelyFor = (aspect: Aspect) =>
+    stateRank(settled[aspect].state) < stateRank(verdicts[aspect].state)
       ? bestOf(aspect, tried, MOST_SETTLED_BLIND)
       : bestFor(aspect, verdicts, tried, MOST_SETTLED);
-    const real: Tried[] = [];
-    for (const { candidate } of likely) {
-      real.push({ candidate, verdicts: settled.of(candidate) });
-      yield;
-    }
-    fixes[aspect] = fixesOf(aspect, now, bestFor(aspect, now, real, MOST_FIXES));
-  }
-  return fixes;
+  const likely = wantingFixes(settled).map((aspect) => [aspect, likelyFor(aspect).map(({ place }) => place)]);
+  return { ...NO_FIXES, ...(Object.fromEntries(likely) as Partial<Likely>) };
+}
+
+/**
+ * For each verdict that wants a fix the three that help most without making another verdict worse; only what mends a failure may bring
+ * another from *holds* to *close*. Deterministic.
+ * @param now verdicts of the build.
+ * @param tried what was worked out for a verdict.
+ */
+export function rankFixes(now: Verdicts, tried: (aspect: Aspect) => readonly Tried[]): Fixes {
+  const ranked = wantingFixes(now).map((aspect) => [
+    aspect,
+    fixesOf(aspect, now, bestFor(aspect, now, tried(aspect), MOST_FIXES)),
+  ]);
+  return { ...NO_FIXES, ...(Object.fromEntries(ranked) as Partial<Fixes>) };
 }
 
 function wantsFix({ state, barShare }: Verdict): boolean {
   return state !== 'holds' || barShare < COMFORTABLE_BAR;
 }
 
-interface Tried {
+/** A candidate at its place in the list, with what it comes to. */
+export interface Tried {
+  readonly place: number;
   readonly candidate: Candidate;
   readonly verdicts: Verdicts;
 }
