@@ -38,11 +38,8 @@ export const askPlan = (build: BuildDocument, shop: ShopDocument) => later.plan(
 export const askFirst = (build: BuildDocument, shop: ShopDocument) => later.first(build, shop);
 export const askSettled = async (build: BuildDocument, shop: ShopDocument) =>
   withSettled(await later.plan(build, shop), await later.settle(build, shop));
-export const askFixes = async (build: BuildDocument, shop: ShopDocument) =>
-  fixesBy(
-    [later],
-    build,
-    shop,
-    later.plan(build, shop).then(({ verdicts }) => verdicts),
-  );
+export const askFixes = async (build: BuildDocument, shop: ShopDocument, isWanted: () => boolean) => {
+  const settled = later.plan(build, shop).then(({ verdicts }) => verdicts);
+  return fixesBy([later], build, shop, settled, isWanted);
+};
 export const letGoOfFixes = () => later.letGoOfFixes();

@@ -7,6 +7,7 @@ type Adviser = Pick<PlannerLater, 'estimates' | 'likely' | 'inFull' | 'fixes'>;
 /**
  * Fixes for a build, its many changes planned by several workers side by side: all of them by estimates, then those that look best in full.
  * @param settled the build's verdicts in full.
+ * @param isWanted whether anybody waits for them still: a worker tries for the newest question only, so that an older one must not be gone on with.
  * @returns null where they were let go.
  */
 export async function fixesBy(
@@ -14,6 +15,7 @@ export async function fixesBy(
   build: BuildDocument,
   shop: ShopDocument,
   settled: Promise<Verdicts>,
+  isWanted: () => boolean,
 ): Promise<Fixes | null> {
   const [first] = workers;
   const all = async (share: (worker: Adviser, turn: number) => Promise<Tries | null>) => {
@@ -22,15 +24,17 @@ export async function fixesBy(
     return whole.length < shares.length ? null : whole.flat();
   };
   // Estimates take about as long for one change as for another; what is pressed may take thirty times as long, so whoever is free takes the next.
+  if (!isWanted()) return null;
   const estimates = await all((worker, turn) => worker.estimates(build, shop, turn, workers.length));
   if (estimates === null) return null;
   const now = await settled;
+  if (!isWanted()) return null;
   const likely = await first.likely(build, shop, estimates, now);
   const left = placesOf(likely);
   const full = await all(async (worker) => {
     const found: Tries[number][] = [];
     for (let place = left.shift(); place !== undefined; place = left.shift()) {
-      const tried = await worker.inFull(build, shop, [place]);
+      const tried = isWanted() ? await worker.inFull(build, shop, [place]) : null;
       if (tried === null) return null;
       found.push(...tried);
     }

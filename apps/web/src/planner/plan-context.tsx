@@ -88,7 +88,7 @@ export function PlanProvider({
       const settling = askSettled(build, shop).then(show, () => undefined);
       if (plan === null) await rest(MANY_PARTS_REST_MS);
       advising = true;
-      const answer = await askFixes(build, shop);
+      const answer = await askFixes(build, shop, () => !overtaken);
       advising = false;
       await settling;
       if (!overtaken && answer !== null) setAdvice({ fixes: answer, build, shop });

@@ -51,8 +51,12 @@ export function askSettled(build: BuildDocument, shop: ShopDocument): Promise<Pl
   });
 }
 
-/** Fixes for a build, by the two that nobody waits for; null where they were let go. */
-export async function askFixes(build: BuildDocument, shop: ShopDocument): Promise<Fixes | null> {
+/** Fixes for a build, by the two that nobody waits for, while they are wanted; null where they were let go. */
+export async function askFixes(
+  build: BuildDocument,
+  shop: ShopDocument,
+  isWanted: () => boolean,
+): Promise<Fixes | null> {
   const { verdicts } = await askFirst(build, shop);
   const settled = askSettled(build, shop).then(
     (plan) => plan.verdicts,
@@ -60,7 +64,7 @@ export async function askFixes(build: BuildDocument, shop: ShopDocument): Promis
     () => verdicts,
   );
   const content = wantingFixes(verdicts).length === 0 && wantingFixes(await settled).length === 0;
-  return content ? NO_FIXES : fixesBy([adviser(), presser()], build, shop, settled);
+  return content ? NO_FIXES : fixesBy([adviser(), presser()], build, shop, settled, isWanted);
 }
 
 /** Nobody waits for fixes any more. */
