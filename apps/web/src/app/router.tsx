@@ -51,6 +51,7 @@ export async function untilDrawable(router: AppRouter): Promise<void> {
   await atMost(LONGEST_HEAD_START_MS, ready);
 }
 
+/** What leads from addresses to screens. */
 export type AppRouter = ReturnType<typeof createBrowserRouter>;
 
 /** Every address of the app. Screens load when first visited. */

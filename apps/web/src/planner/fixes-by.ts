@@ -23,18 +23,19 @@ export async function fixesBy(
     const whole = shares.filter((each) => each !== null);
     return whole.length < shares.length ? null : whole.flat();
   };
-  // Estimates take about as long for one change as for another; what is pressed may take thirty times as long, so whoever is free takes the next.
   if (!isWanted()) return null;
+  // As long for one change as for another.
   const estimates = await all((worker, turn) => worker.estimates(build, shop, turn, workers.length));
   if (estimates === null) return null;
   const now = await settled;
   if (!isWanted()) return null;
   const likely = await first.likely(build, shop, estimates, now);
   const left = placesOf(likely);
+  // What is pressed may take thirty times as long, so whoever is free takes the next.
   const full = await all(async (worker) => {
     const found: Tries[number][] = [];
     for (let place = left.shift(); place !== undefined; place = left.shift()) {
-      const tried = isWanted() ? await worker.inFull(build, shop, [place]) : null;
+      const tried = isWanted() ? await worker.inFull(build, shop, place) : null;
       if (tried === null) return null;
       found.push(...tried);
     }

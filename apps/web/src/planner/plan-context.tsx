@@ -1,7 +1,6 @@
-import type { Fixes } from '@lean-clasp/core/fixes';
+import type { Fixes, Verdicts } from '@lean-clasp/core/fixes';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import type { Plan } from '@lean-clasp/core/plan';
-import type { Aspect, Verdict } from '@lean-clasp/core/verdicts';
 import { createContext, type ReactNode, use, useEffect, useMemo, useState } from 'react';
 import { nextFrame } from '../parts/next-frame';
 import { sharing } from './sharing';
@@ -20,8 +19,6 @@ export interface FixesState {
   /** False while they belong to an older state of the build: applying one would take the edits since back. */
   readonly fresh: boolean;
 }
-
-type Verdicts = Readonly<Record<Aspect, Verdict>>;
 
 // Three contexts, so that what shows the plan is drawn again neither for verdicts that come before it nor for fixes after it.
 const VerdictsContext = createContext<Verdicts | null>(null);

@@ -103,9 +103,9 @@ export const plannerAnswers = (press: Press, pressFixes?: Press) => {
       const { verdicts, candidates } = advised({ build, shop });
       return likelyFixes(verdicts, triedAmong(candidates, new Map(estimates)), settled);
     },
-    /** What changes come to in full; null as above. */
-    inFull: (build: BuildDocument, shop: ShopDocument, places: readonly number[]) =>
-      tries.ask(build, shop, (place) => places.includes(place), pressFixes),
+    /** What one change comes to in full; null as above. */
+    inFull: (build: BuildDocument, shop: ShopDocument, wanted: number) =>
+      tries.ask(build, shop, (place) => place === wanted, pressFixes),
     /** The best of those. */
     fixes: (
       build: BuildDocument,

@@ -35,10 +35,13 @@ export function findFixes(plan: Plan, shop: ShopDocument, press?: Press): Fixes 
   const settled = press === undefined ? plan.verdicts : settlePlan(plan, press).verdicts;
   if (wantingFixes(settled).length === 0) return NO_FIXES;
   const candidates = fixCandidates(plan, shop);
-  const estimates = candidates.map((candidate) => candidateVerdicts(candidate, shop));
-  const at = (verdicts: readonly Verdicts[]) => new Map(verdicts.entries());
-  if (press === undefined) return rankFixes(settled, () => triedAmong(candidates, at(estimates)));
-  const likely = likelyFixes(plan.verdicts, triedAmong(candidates, at(estimates)), settled);
+  const estimated = candidates.map((candidate, place): Tried => ({
+    candidate,
+    place,
+    verdicts: candidateVerdicts(candidate, shop),
+  }));
+  if (press === undefined) return rankFixes(settled, () => estimated);
+  const likely = likelyFixes(plan.verdicts, estimated, settled);
   const full = placesOf(likely).flatMap((place) => {
     const candidate = candidates[place];
     return candidate === undefined ? [] : [[place, candidateVerdicts(candidate, shop, press)] as const];

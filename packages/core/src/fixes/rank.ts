@@ -36,6 +36,7 @@ export interface Fix {
 /** Up to three fixes for each verdict that wants one, best first. */
 export type Fixes = Readonly<Record<Aspect, readonly Fix[]>>;
 
+/** The four verdicts of a plan. */
 export type Verdicts = Readonly<Record<Aspect, Verdict>>;
 
 /** Most fixes shown for one verdict. */
