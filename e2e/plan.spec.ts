@@ -99,19 +99,36 @@ test('glues are compared on this job and one press takes another', async ({ page
   await kept(page);
 });
 
-test('a clamp is dragged along the panel and the pressure follows', async ({ page, app }) => {
+test('a clamp is dragged along the panel and the pressure follows, already before it is let go', async ({
+  page,
+  app,
+}) => {
   await page.goto(`${app.url}/builds/stage-floor/squeeze`);
   const clamp = page.locator('[data-part^="clamp-"]').nth(5);
   await expect(clamp).toBeVisible();
-  const before = await verdict(page, 'tight').innerText();
+  const tight = verdict(page, 'tight');
+  await expect(tight).toHaveAttribute('data-state', 'holds');
   const box = await clamp.boundingBox();
   if (box === null) throw new Error('no clamp to drag');
+  const dragTo = (x: number) => page.mouse.move(x, box.y + 60, { steps: 8 });
   await page.mouse.move(box.x + box.width / 2, box.y + 20);
   await page.mouse.down();
-  await page.mouse.move(box.x - 60, box.y + 60, { steps: 6 });
+  await dragTo(box.x - 60);
+  await expect(tight).toHaveAttribute('data-state', 'fails');
+  const takenBack = page.getByRole('button', { name: /^Take back: Clamp position/ });
+  await expect(takenBack).toBeHidden();
+  // Past its neighbours, where clamps change numbers, home again, and out.
+  await dragTo(box.x - 300);
+  await dragTo(box.x + box.width / 2);
+  await expect(tight).toHaveAttribute('data-state', 'holds');
+  await dragTo(box.x - 60);
   await page.mouse.up();
-  await expect(verdict(page, 'tight')).not.toHaveText(before);
-  await expect(page.getByRole('button', { name: /^Take back: Clamp position/ })).toBeVisible();
+  await expect(takenBack).toBeVisible();
+  await expect(tight).toHaveAttribute('data-state', 'fails');
+  // It stays where it was let go.
+  const label = (await clamp.getAttribute('aria-label')) ?? '';
+  await dragTo(box.x - 200);
+  await expect(clamp).toHaveAttribute('aria-label', label);
 });
 
 test('readings of the dry fit are answered in words', async ({ page, app }) => {

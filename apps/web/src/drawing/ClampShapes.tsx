@@ -1,6 +1,6 @@
 import type { ClampMark, PanelMarks } from '@lean-clasp/core/drawing';
 import { useTheme } from '@mui/material/styles';
-import { type KeyboardEvent, type PointerEvent, useState } from 'react';
+import { type KeyboardEvent, type PointerEvent, useMemo, useState } from 'react';
 import { useFormat } from '../quantities/use-format';
 import type { DrawingExtras, GhostClamp } from './extras';
 import { Pickable } from './Pickable';
@@ -30,9 +30,19 @@ export function ClampShapes({
   readonly sheet: Sheet;
   readonly extras: DrawingExtras;
 }) {
+  // Clamps stand in the order of their places; while one is dragged past another they keep it, for a shape that is moved in the page
+  // lets go of the finger.
+  const [held, setHeld] = useState<readonly string[] | null>(null);
+  const clamps = useMemo(
+    () =>
+      held === null
+        ? marks.clamps
+        : [...marks.clamps].sort((a, b) => held.indexOf(a.id) - held.indexOf(b.id)),
+    [marks, held],
+  );
   return (
     <>
-      {marks.clamps.map((clamp) => (
+      {clamps.map((clamp) => (
         <ClampShape
           key={clamp.id}
           clamp={clamp}
@@ -40,6 +50,7 @@ export function ClampShapes({
           sheet={sheet}
           extras={extras}
           dim={extras.focus !== undefined && extras.focus.clamp !== clamp.number}
+          onHold={(isHeld) => setHeld(isHeld ? clamps.map(({ id }) => id) : null)}
         />
       ))}
       {extras.ghosts?.map((ghost) => (
@@ -55,18 +66,21 @@ function ClampShape({
   sheet,
   extras,
   dim,
+  onHold,
 }: {
   readonly clamp: ClampMark;
   readonly marks: PanelMarks;
   readonly sheet: Sheet;
   readonly extras: DrawingExtras;
   readonly dim: boolean;
+  /** When it is taken hold of, and when it is let go. */
+  readonly onHold: (isHeld: boolean) => void;
 }) {
   const { tokens } = useTheme().palette;
   const { length } = useFormat();
   const { selected } = useSelection();
-  const [dragMm, setDragMm] = useState<number | null>(null);
-  const { onMoveClamp, onRemoveClamp } = extras;
+  const [drag, setDrag] = useState<{ readonly fromMm: number; readonly atMm: number } | null>(null);
+  const { onMoveClamp, onDragClamp, onRemoveClamp } = extras;
   const chosen = isSelected(selected, 'clamp', clamp.id);
   const above = clamp.side === 'above';
   const colour = clamp.faulty ? tokens.fails : tokens.action;
@@ -80,6 +94,12 @@ function ClampShape({
     const px = matrix == null ? event.clientX : (event.clientX - matrix.e) / matrix.a;
     const mm = Math.round((px - sheet.left) / sheet.scale / STEP_MM) * STEP_MM;
     return Math.min(marks.lengthMm, Math.max(0, mm));
+  };
+  const letGo = (drop: typeof drag) => {
+    if (drop === null || drop.atMm === drop.fromMm) onDragClamp?.(clamp.id, null);
+    else onMoveClamp?.(clamp.id, drop.atMm);
+    setDrag(null);
+    onHold(false);
   };
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'Delete' && onRemoveClamp !== undefined) onRemoveClamp(clamp.id);
@@ -95,22 +115,25 @@ function ClampShape({
       what={{ kind: 'clamp', id: clamp.id }}
       label={`Clamp ${clamp.number}, ${clamp.side}, at ${length(clamp.xMm)}${clamp.faulty ? ', does not do' : ''}`}
       opacity={dim ? 0.25 : 1}
-      transform={`translate(${sheet.x(dragMm ?? clamp.xMm)} 0)`}
+      transform={`translate(${sheet.x(drag?.atMm ?? clamp.xMm)} 0)`}
       style={{ touchAction: onMoveClamp === undefined ? undefined : 'none' }}
       onKeyDown={onKeyDown}
       onPointerDown={(event) => {
         if (onMoveClamp === undefined) return;
         event.currentTarget.setPointerCapture(event.pointerId);
-        setDragMm(clamp.xMm);
+        setDrag({ fromMm: clamp.xMm, atMm: clamp.xMm });
+        onHold(true);
       }}
       onPointerMove={(event) => {
-        if (dragMm !== null) setDragMm(along(event));
+        const atMm = along(event);
+        if (drag === null || drag.atMm === atMm) return;
+        setDrag({ ...drag, atMm });
+        onDragClamp?.(clamp.id, atMm);
       }}
       onPointerUp={() => {
-        if (dragMm !== null && dragMm !== clamp.xMm) onMoveClamp?.(clamp.id, dragMm);
-        setDragMm(null);
+        if (drag !== null) letGo(drag);
       }}
-      onPointerCancel={() => setDragMm(null)}
+      onPointerCancel={() => letGo(null)}
     >
       <g className={CLAMP_HANDLE_CLASS} stroke={colour} fill={colour}>
         <rect
@@ -167,9 +190,9 @@ function ClampShape({
           {clamp.number}
         </text>
       </g>
-      {dragMm !== null && (
+      {drag !== null && (
         <text y={bottom + 42} textAnchor="middle" fontSize={14} fill={tokens.ink}>
-          {length(dragMm)}
+          {length(drag.atMm)}
         </text>
       )}
     </Pickable>

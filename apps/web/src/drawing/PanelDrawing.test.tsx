@@ -61,6 +61,45 @@ describe('PanelDrawing', () => {
     expect(onRemoveClamp).toHaveBeenCalledTimes(1);
   });
 
+  it('tells where a clamp is while it is dragged, past others too, and moves it when it is let go', () => {
+    const [onDragClamp, onMoveClamp] = [jest.fn(), jest.fn()];
+    // What jsdom lacks: a finger that is followed, and a drawing with a place on the screen.
+    Object.assign(Element.prototype, { setPointerCapture: () => undefined });
+    Object.assign(SVGElement.prototype, { getScreenCTM: () => ({ a: 1, e: 0 }) });
+    draw({ dressing: 'pressure', onDragClamp, onMoveClamp });
+    const shapes = () => [...document.querySelectorAll('[data-part^="clamp-"]')];
+    const second = screen.getByRole('button', { name: /^Clamp 2/ });
+    fireEvent(second, new MouseEvent('pointerdown', { bubbles: true, clientX: 300 }));
+    for (const clientX of [400, 401, 560]) {
+      fireEvent(second, new MouseEvent('pointermove', { bubbles: true, clientX }));
+    }
+    expect(shapes().indexOf(second)).toBe(1);
+    const told = onDragClamp.mock.calls.map(([, at]) => at as number);
+    // A pixel is less than a step of 5 mm.
+    expect(told).toHaveLength(2);
+    expect(told.every((at) => at % 5 === 0)).toBe(true);
+    expect(onMoveClamp).not.toHaveBeenCalled();
+    fireEvent(second, new MouseEvent('pointerup', { bubbles: true }));
+    expect(onMoveClamp.mock.calls).toEqual([[expect.any(String), told.at(-1)]]);
+  });
+
+  it('lets a clamp be where it was when it was only touched, or the drag was broken off', () => {
+    const [onDragClamp, onMoveClamp] = [jest.fn(), jest.fn()];
+    draw({ dressing: 'pressure', onDragClamp, onMoveClamp });
+    const clamp = screen.getByRole('button', { name: /^Clamp 2/ });
+    fireEvent(clamp, new MouseEvent('pointerdown', { bubbles: true, clientX: 300 }));
+    fireEvent(clamp, new MouseEvent('pointerup', { bubbles: true }));
+    fireEvent(clamp, new MouseEvent('pointerdown', { bubbles: true, clientX: 300 }));
+    fireEvent(clamp, new MouseEvent('pointermove', { bubbles: true, clientX: 420 }));
+    fireEvent(clamp, new MouseEvent('pointercancel', { bubbles: true }));
+    expect(onDragClamp.mock.calls.map(([, at]) => at as number | null)).toEqual([
+      null,
+      expect.any(Number),
+      null,
+    ]);
+    expect(onMoveClamp).not.toHaveBeenCalled();
+  });
+
   it('hatches what is under target besides colouring it', () => {
     const low = marksOf(withRow(stageFloor(DEMO_SHOP), { pullPct: 30 }));
     renderBuild(

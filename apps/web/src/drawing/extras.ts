@@ -23,5 +23,7 @@ export interface DrawingExtras {
   readonly focus?: { readonly lines: readonly number[]; readonly clamp: number | null };
   readonly marked?: readonly MarkedStretch[];
   readonly onMoveClamp?: ((id: string, xMm: number) => void) | undefined;
+  /** Where a clamp is while it is dragged; null when it is let go where it was. */
+  readonly onDragClamp?: ((id: string, xMm: number | null) => void) | undefined;
   readonly onRemoveClamp?: ((id: string) => void) | undefined;
 }

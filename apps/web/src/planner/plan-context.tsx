@@ -3,8 +3,10 @@ import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import type { Plan } from '@lean-clasp/core/plan';
 import { createContext, type ReactNode, use, useEffect, useMemo, useState } from 'react';
 import { nextFrame } from '../parts/next-frame';
+import { glancing, type Look } from './glancing';
+import type { Glance } from './planner-answers';
 import { sharing } from './sharing';
-import { askFirst, askFixes, askPlan, askSettled, letGoOfFixes } from './workers';
+import { askFirst, askFixes, askGlance, askPlan, askSettled, letGoOfFixes } from './workers';
 
 /** The newest plan that the worker has delivered for the build on show. */
 export interface PlanState {
@@ -20,10 +22,18 @@ export interface FixesState {
   readonly fresh: boolean;
 }
 
-// Three contexts, so that what shows the plan is drawn again neither for verdicts that come before it nor for fixes after it.
+/** What is seen of the build while something in it is dragged. */
+export interface GlanceState {
+  /** Null while nothing is dragged, and once what was let go is planned. */
+  readonly glance: Glance | null;
+  readonly look: Look;
+}
+
+// Contexts apart, so that what shows the plan is drawn again neither for verdicts that come before it nor for fixes after it.
 const VerdictsContext = createContext<Verdicts | null>(null);
 const PlanContext = createContext<PlanState>({ plan: null, failure: null });
 const FixesContext = createContext<FixesState>({ fixes: null, fresh: false });
+const GlanceContext = createContext<GlanceState>({ glance: null, look: () => undefined });
 
 /** Pause after the verdicts before elements and fixes are asked, so that a clamp can be dragged without a queue. */
 const SETTLE_AFTER_MS = 40;
@@ -52,10 +62,14 @@ export function PlanProvider({
   const [failure, setFailure] = useState<string | null>(null);
   /** Verdicts of the build on show whose plan is not drawn yet. */
   const [ahead, setAhead] = useState<Verdicts | null>(null);
+  const [glance, setGlance] = useState<Glance | null>(null);
+  const look = useMemo(() => glancing((moved) => askGlance(moved, shop), setGlance), [shop]);
   useEffect(() => {
     let [overtaken, advising] = [false, false];
     const fail = (error: unknown) => {
-      if (!overtaken) setFailure(error instanceof Error ? error.message : String(error));
+      if (overtaken) return;
+      setFailure(error instanceof Error ? error.message : String(error));
+      look(null);
     };
     const show = (answer: Plan) => {
       if (overtaken) return;
@@ -82,7 +96,10 @@ export function PlanProvider({
       show(await askPlan(build, shop));
       await rested;
       // The estimate stays where the elements have nothing to say.
-      const settling = askSettled(build, shop).then(show, () => undefined);
+      const settling = askSettled(build, shop)
+        .then(show, () => undefined)
+        // What was dragged is now seen where it was let go.
+        .then(() => (overtaken ? undefined : look(null)));
       if (plan === null) await rest(MANY_PARTS_REST_MS);
       advising = true;
       const answer = await askFixes(build, shop, () => !overtaken);
@@ -97,14 +114,17 @@ export function PlanProvider({
       // What is typed next has the machine to itself.
       if (advising) letGoOfFixes().catch(fail);
     };
-  }, [build, shop]);
+  }, [build, shop, look]);
   const state = useMemo(() => ({ plan, failure }), [plan, failure]);
   const fresh = advice !== null && advice.build === build && advice.shop === shop;
   const fixes = useMemo(() => ({ fixes: advice?.fixes ?? null, fresh }), [advice, fresh]);
+  const glanced = useMemo(() => ({ glance, look }), [glance, look]);
   return (
-    <VerdictsContext value={ahead ?? plan?.verdicts ?? null}>
+    <VerdictsContext value={ahead ?? glance?.verdicts ?? plan?.verdicts ?? null}>
       <PlanContext value={state}>
-        <FixesContext value={fixes}>{children}</FixesContext>
+        <FixesContext value={fixes}>
+          <GlanceContext value={glanced}>{children}</GlanceContext>
+        </FixesContext>
       </PlanContext>
     </VerdictsContext>
   );
@@ -123,6 +143,11 @@ export function useVerdicts(): Verdicts | null {
 /** The newest fixes for the build on show. */
 export function useFixes(): FixesState {
   return use(FixesContext);
+}
+
+/** What is seen while something is dragged, and how to have it looked at. */
+export function useGlance(): GlanceState {
+  return use(GlanceContext);
 }
 
 /** Whether the pressures on show are estimates still, the elements not being there yet. */

@@ -1,5 +1,6 @@
 import { remembered } from '@lean-clasp/core/basics';
 import { beforeLong } from '@lean-clasp/core/bench';
+import { type PanelMarks, panelMarks } from '@lean-clasp/core/drawing';
 import {
   candidateVerdicts,
   fixCandidates,
@@ -13,7 +14,7 @@ import {
   type Verdicts,
 } from '@lean-clasp/core/fixes';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
-import type { Press } from '@lean-clasp/core/mechanics';
+import { type Press, steadyPressure } from '@lean-clasp/core/mechanics';
 import {
   pullPlacings,
   type PullPlacingStep,
@@ -26,6 +27,7 @@ import {
   type BuildToDate,
   buildToDate,
   compareGlues,
+  cornersOf,
   type GlueComparison,
   type Likelihood,
   likelihoodOf,
@@ -52,6 +54,12 @@ export interface FirstAnswer {
   readonly verdicts: Plan['verdicts'];
   /** Whether finite elements would change nothing of it. */
   readonly settled: boolean;
+}
+
+/** What is drawn of a row, and said of it, while something of it is being moved. */
+export interface Glance {
+  readonly marks: PanelMarks;
+  readonly verdicts: Verdicts;
 }
 
 /** Changes by their places in the list of all, with what they come to. */
@@ -133,6 +141,13 @@ export const plannerAnswers = (press: Press, pressFixes?: Press) => {
       const plan = planBuild(build, shop);
       const { row, squeeze, verdicts, joints } = settlePlan(plan, press);
       return { row, squeeze, verdicts, joints: joints === plan.joints ? null : joints };
+    },
+    /** A build at a glance, for every frame while a clamp is dragged; null where its boards do not lie in a row. */
+    glance: (build: BuildDocument, shop: ShopDocument): Glance | null => {
+      const plan = settlePlan(planBuild(build, shop), steadyPressure);
+      return plan.row === null
+        ? null
+        : { marks: panelMarks(plan.row, cornersOf(plan)), verdicts: plan.verdicts };
     },
     /** Places clamps on a row, telling how far it is, until told that it is enough. */
     place: async (

@@ -4,7 +4,7 @@ import type { Plan } from '@lean-clasp/core/plan';
 import { newPlannerWorker, plannerWorker } from '../start/planner-worker';
 import { fixesBy } from './fixes-by';
 import { lastingWorker } from './lasting-worker';
-import type { FirstAnswer, Planner } from './planner-answers';
+import type { FirstAnswer, Glance, Planner } from './planner-answers';
 import { withSettled } from './settled';
 
 const lazyWorker = (make = newPlannerWorker) => lastingWorker<Planner>(make);
@@ -14,7 +14,7 @@ export const planner = lazyWorker(plannerWorker);
 /** Tries many builds at once: fixes and comparisons, which may take a tenth of a second. */
 export const adviser = lazyWorker();
 
-/** Presses panels by finite elements, a tenth of a second each, then helps the adviser; only the newest edit is worth waiting for. */
+/** Presses panels by finite elements, also while a clamp is dragged, then helps the adviser; only the newest edit is worth waiting for. */
 const presser = lazyWorker();
 
 /** Works sessions and places of clamps out, which may take seconds; nothing else waits for it. */
@@ -50,6 +50,10 @@ export function askSettled(build: BuildDocument, shop: ShopDocument): Promise<Pl
     return withSettled(await askPlan(build, shop), await settled);
   });
 }
+
+/** A build at a glance while something of it is being moved. */
+export const askGlance = (build: BuildDocument, shop: ShopDocument): Promise<Glance | null> =>
+  presser().glance(build, shop);
 
 /** Fixes for a build, by the two that nobody waits for, while they are wanted; null where they were let go. */
 export async function askFixes(

@@ -1,4 +1,4 @@
-import { panelMarks } from '@lean-clasp/core/drawing';
+import { type PanelMarks, panelMarks } from '@lean-clasp/core/drawing';
 import type { Fix } from '@lean-clasp/core/fixes';
 import { cornersOf, type Plan, rowOf, type RowPlan } from '@lean-clasp/core/plan';
 import Box from '@mui/material/Box';
@@ -9,7 +9,7 @@ import { PressureLegend } from '../drawing/PressureLegend';
 import { useSelection } from '../drawing/selection';
 import { Loading } from '../frame/Loading';
 import { readIn } from '../parts/read-in';
-import { usePlan } from '../planner/plan-context';
+import { useGlance, usePlan } from '../planner/plan-context';
 import { type Format, useFormat } from '../quantities/use-format';
 import { moveClamp, removeClamps } from './edits';
 import { useOpenBuild } from './open-build';
@@ -61,16 +61,21 @@ function RowDrawing({
   const f = useFormat();
   const dressing = DRESSINGS[step];
   const movable = step === 'squeeze';
-  const marks = useMemo(() => panelMarks(row, cornersOf(plan)), [row, plan]);
+  const { glance, look } = useGlance();
+  const planned = useMemo(() => panelMarks(row, cornersOf(plan)), [row, plan]);
+  const marks = glance?.marks ?? planned;
   const extras = useMemo(
     (): DrawingExtras => ({
       dressing,
-      lineNotes: notesFor(dressing, plan, row, f),
+      lineNotes: notesFor(dressing, plan, row, marks, f),
       ghosts: ghostsOf(row, ghost),
       onMoveClamp: movable ? (id, xMm) => edit('Clamp position', moveClamp(row, id, xMm)) : undefined,
+      onDragClamp: movable
+        ? (id, xMm) => look(xMm === null ? null : moveClamp(row, id, xMm)(build))
+        : undefined,
       onRemoveClamp: movable ? (id) => edit('Clamp off', removeClamps(row, [id])) : undefined,
     }),
-    [dressing, plan, row, f, ghost, movable, edit],
+    [dressing, plan, row, marks, f, ghost, movable, edit, look, build],
   );
   const legend = useMemo(() => {
     const target = row.lines[0]?.target;
@@ -87,14 +92,20 @@ function RowDrawing({
 }
 
 /** A few characters at the right end of each line. */
-function notesFor(dressing: Dressing, plan: Plan, row: RowPlan, f: Format): (string | null)[] {
+function notesFor(
+  dressing: Dressing,
+  plan: Plan,
+  row: RowPlan,
+  marks: PanelMarks,
+  f: Format,
+): (string | null)[] {
   const turns = new Map(
     (plan.order?.sessions ?? [])
       .flatMap(({ closings }) => closings)
       .flatMap(({ joints }) => joints)
       .map((id, i) => [id, i + 1]),
   );
-  return row.lines.map(({ line, gapMm, spread, pressure }) => {
+  return row.lines.map(({ line, gapMm, spread }, i) => {
     switch (dressing) {
       case 'gaps':
         return gapMm === null || gapMm === 0
@@ -105,7 +116,7 @@ function notesFor(dressing: Dressing, plan: Plan, row: RowPlan, f: Format): (str
       case 'order':
         return `${turns.get(line.id) ?? line.index + 1}.`;
       case 'pressure':
-        return f.pressureNumber(pressure.minMPa);
+        return f.pressureNumber(marks.lines[i]?.minMPa ?? 0);
       case 'plain':
         return null;
     }

@@ -14,6 +14,7 @@ export {
   type PressedPanel,
   type PressingClamp,
   type PressPlace,
+  steadyPressure,
   type UnitPressures,
   unitPressures,
 } from './panel';

@@ -6,5 +6,6 @@ export {
   type Press,
   type PressedPanel,
   type PressingClamp,
+  steadyPressure,
 } from './panel-pressure';
 export { type PressPlace, type UnitPressures, unitPressures } from './unit-pressures';

@@ -1,10 +1,11 @@
+import fc from 'fast-check';
 import { InputError } from '../../basics/checks';
 import { resolveSpecies } from '../../materials';
 import closing from '../../test-support/reference/closing-force.json';
 import cases from '../../test-support/reference/panel-pressure.json';
 import type { Cut, WoodProperties } from '../../materials';
 import type { PressedBoard } from './panel-chain';
-import { panelPressure, type PressedPanel } from './panel-pressure';
+import { panelPressure, type PressedPanel, steadyPressure } from './panel-pressure';
 
 const maple = resolveSpecies('hard-maple').properties;
 /** The maple of the reference cases. */
@@ -47,6 +48,82 @@ interface Case {
     }[];
   };
 }
+
+/** A hollow, or where less than nothing a proud line, as a plan has it. */
+const parabola = (mm: number) => Array.from({ length: 25 }, (_, i) => mm * (1 - (i / 12 - 1) ** 2));
+
+/** Panels of unequal boards under clamps anywhere, some lines hollow or proud. */
+const PANELS: fc.Arbitrary<PressedPanel> = fc
+  .record({
+    widths: fc.array(fc.integer({ min: 60, max: 220 }), { minLength: 2, maxLength: 6 }),
+    lengthMm: fc.integer({ min: 500, max: 2200 }),
+    // In shares of the length.
+    places: fc.uniqueArray(fc.integer({ min: 5, max: 95 }), { minLength: 2, maxLength: 8 }),
+    forceN: fc.integer({ min: 1000, max: 6000 }),
+    padMm: fc.integer({ min: 25, max: 60 }),
+    hollowMm: fc.double({ min: -0.3, max: 0.3, noNaN: true }),
+  })
+  .map(({ widths, lengthMm, places, forceN, padMm, hollowMm }) => ({
+    boards: widths.map((width) => board(width)),
+    lengthMm,
+    clamps: clampsAt(
+      places.map((share) => (lengthMm * share) / 100),
+      forceN,
+      Math.min(padMm, lengthMm / 10),
+    ),
+    gaps: [{ line: 0, profileMm: parabola(hollowMm) }],
+  }));
+
+describe('steadyPressure', () => {
+  it('presses as graded elements do: within 5 % of the mean at the lowest, and of the highest anywhere where a line is shut', () => {
+    fc.assert(
+      fc.property(PANELS, (panel) => {
+        const [graded, even] = [panelPressure(panel), steadyPressure(panel)];
+        expect(even.status).toBe(graded.status);
+        graded.lines.forEach(({ minMPa, meanMPa, maxMPa, pressureMPa, closed }, l) => {
+          const line = even.lines[l];
+          expect(Math.abs((line?.minMPa ?? NaN) - minMPa)).toBeLessThan(0.05 * meanMPa);
+          if (!closed) return;
+          pressureMPa.forEach((pressure, i) =>
+            expect(Math.abs((line?.pressureMPa[i] ?? NaN) - pressure)).toBeLessThan(0.05 * maxMPa),
+          );
+        });
+      }),
+      { seed: 20, numRuns: 60 },
+    );
+  });
+
+  it.each([0.2, 0.5, 1, 2, 3])(
+    'a pad that ends %d mm short of an end presses there as finer elements say',
+    (shortMm) => {
+      const panel = { ...FIVE, clamps: clampsAt([15 + shortMm, 200, 500, 800, 985 - shortMm]) };
+      const finer = panelPressure({ ...panel, fineness: 3 });
+      for (const press of [panelPressure, steadyPressure]) {
+        press(panel).lines.forEach(({ pressureMPa, meanMPa }, l) => {
+          for (const end of [0, -1]) {
+            const expected = finer.lines[l]?.pressureMPa.at(end) ?? NaN;
+            expect(Math.abs((pressureMPa.at(end) ?? NaN) - expected)).toBeLessThan(0.03 * meanMPa);
+          }
+        });
+      }
+    },
+  );
+
+  it('is the same whatever was pressed before it', () => {
+    const alone = steadyPressure(FIVE);
+    const moved = { ...FIVE, clamps: clampsAt([150, 375, 625, 875]) };
+    expect(steadyPressure(moved)).not.toEqual(alone);
+    steadyPressure({ ...FIVE, boards: FIVE.boards.map((each) => ({ ...each, thicknessMm: 30 })) });
+    expect(steadyPressure(FIVE)).toEqual(alone);
+  });
+
+  it('has the same elements wherever the clamps are', () => {
+    const unknowns = [110, 233, 377].map(
+      (first) => steadyPressure({ ...FIVE, clamps: clampsAt([first, 700]) }).unknowns,
+    );
+    expect(new Set(unknowns).size).toBe(1);
+  });
+});
 
 describe('panelPressure against fine-mesh finite elements', () => {
   it.each((cases.cases as readonly Case[]).map((each) => [each.name, each] as const))(

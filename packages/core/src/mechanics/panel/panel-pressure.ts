@@ -1,7 +1,8 @@
+import { remembered } from '../../basics';
 import { InputError } from '../../basics/checks';
 import { alongLine, type PressedLine } from './along';
 import { contactOf } from './contact';
-import { nodesAlong, type PadSpan } from './mesh';
+import { evenNodes, nodesAlong, type PadSpan } from './mesh';
 import {
   addPadForces,
   chainOfPanel,
@@ -35,6 +36,8 @@ export interface PressedPanel {
   readonly samples?: number | undefined;
   /** 2 halves every element, for finding out what the mesh costs; 1 unless said otherwise. */
   readonly fineness?: number | undefined;
+  /** Even elements stay where they are when clamps move, so that boards are condensed once for all their places. */
+  readonly elements?: 'graded' | 'even' | undefined;
 }
 
 /** How a panel presses along all its lines. */
@@ -50,6 +53,9 @@ export interface PanelPressure {
 
 /** Presses a panel; handed about so that answers may be remembered. */
 export type Press = (panel: PressedPanel) => PanelPressure;
+
+/** The panel pressed last: while its elements stay where they are, only its clamps are another. */
+const chainAsBefore = remembered(chainOfPanel, 1);
 
 /** More than this share of the pull in what should carry nothing means that a board is not held. */
 const MOST_STRAY = 0.01;
@@ -70,8 +76,12 @@ export function panelPressure(panel: PressedPanel): PanelPressure {
   check(panel);
   const { boards, batten, lengthMm, clamps, fineness = 1 } = panel;
   const pads = clamps.map(({ xMm, padMm }): PadSpan => ({ fromMm: xMm - padMm / 2, toMm: xMm + padMm / 2 }));
-  const xsMm = nodesAlong(lengthMm, pads, fineness, endsWithin(panel));
-  const condensed = chainOfPanel({ boards, batten, gaps: panel.gaps, xsMm, fineness });
+  const ends = endsWithin(panel);
+  const xsMm =
+    panel.elements === 'even'
+      ? evenNodes(lengthMm, fineness, ends)
+      : nodesAlong(lengthMm, pads, fineness, ends);
+  const condensed = chainAsBefore({ boards, batten, gaps: panel.gaps, xsMm, fineness });
   const push = new Float64Array(xsMm.length);
   pads.forEach((pad, c) => addPadForces(push, xsMm, pad, clamps[c]?.forceN ?? 0));
   const free = condensed.read();
@@ -99,6 +109,14 @@ export function panelPressure(panel: PressedPanel): PanelPressure {
     strayShare,
   };
 }
+
+/**
+ * The same by even elements: after the first time a panel takes a third as long with its clamps elsewhere, which is what it is for.
+ *
+ * Range: as `panelPressure`, from which the lowest of a line differs by less than 5 % of its mean, mostly by less than 1 %, and no
+ * station of a line that is shut by more than 5 % of the highest, see the tests; at the edge of what stays open by up to a tenth.
+ */
+export const steadyPressure: Press = (panel) => panelPressure({ ...panel, elements: 'even' });
 
 /** Where boards begin and end between the two ends of a panel. */
 export function endsWithin({ boards, lengthMm }: Pick<PressedPanel, 'boards' | 'lengthMm'>): number[] {

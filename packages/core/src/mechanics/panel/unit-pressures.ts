@@ -1,6 +1,6 @@
 import { consistentPressure } from './along';
 import { type NodeSpan, shutLines } from './contact';
-import { type PadSpan } from './mesh';
+import { evenNodes, type PadSpan } from './mesh';
 import { addPadForces, chainOfPanel } from './panel-chain';
 import { endsWithin, type PressedPanel } from './panel-pressure';
 
@@ -21,11 +21,6 @@ export interface UnitPressures {
   /** The same from the openings of the dry fit alone: what closing them costs, MPa; negative where it pulls apart. */
   readonly fromGaps: Float64Array;
 }
-
-/** Longest element along the length, mm, and at a free end; more elements than this only for long panels. */
-const ELEMENT_MM = 14;
-const END_MM = 5;
-const MOST_ELEMENTS = 110;
 
 /**
  * Pressures under one newton at each of many places, by the same elements as `panelPressure`, all lines shut.
@@ -78,21 +73,4 @@ export function unitPressures(
       return pressures(openMm);
     }),
   };
-}
-
-/** Even steps, two short ones at either end, where pressure falls off; where boards end in between, one on either side. */
-function evenNodes(lengthMm: number, fineness: number, boardEnds: readonly number[]): Float64Array {
-  const ends = Math.min(END_MM, lengthMm / 8) / fineness;
-  const inner = lengthMm - 4 * ends;
-  const count = Math.ceil(Math.min(MOST_ELEMENTS, Math.max(8, inner / ELEMENT_MM)) * fineness);
-  const middle = Array.from({ length: count + 1 }, (_, i) => 2 * ends + (inner * i) / count);
-  const even = [0, ends, ...middle, lengthMm - ends, lengthMm];
-  if (boardEnds.length === 0) return Float64Array.from(even);
-  const exact = boardEnds.flatMap((at) => [at - ends, at, at + ends]);
-  const clear = (at: number, others: readonly number[]) =>
-    others.every((other) => Math.abs(other - at) >= ends / 2);
-  const fixed = [0, lengthMm, ...boardEnds];
-  const around = exact.filter((at) => clear(at, fixed) && at > 0 && at < lengthMm);
-  const kept = even.filter((at) => clear(at, [...fixed, ...around]));
-  return Float64Array.from([...new Set([...fixed, ...around, ...kept])].sort((a, b) => a - b));
 }
