@@ -87,6 +87,7 @@ const WORK: Words<InstructionValues & MomentValues> = {
   'do-tape': ({ count }) => `Tape, ${many(count, 'strip', 'strips')}`,
   'do-wrap': ({ place, count }) => `Wrap place ${place}, ${many(count, 'turn', 'turns')}`,
   'do-bag': () => 'Into the bag, seal, pull',
+  'do-drive-pegs': ({ line, count }) => `Drive ${many(count, 'peg', 'pegs')}, ${line}`,
   'do-coat': ({ coat, coats }) => `Thin coat ${coat} of ${coats}`,
   'do-iron': ({ line }) => `Iron ${line}`,
   'do-corners-down': () => 'Corners down to the base',
@@ -129,6 +130,8 @@ const WORK_DETAILS: Words<InstructionValues & MomentValues> = {
     `both faces, ${massG < 1 ? '' : 'about '}${f.mass(massG)}, thinned; dry to the touch in about ${formatWait(dryLowMin)} to ${formatWait(dryHighMin)} in this air`,
   'do-iron': () =>
     'lay it on dry, from the centre outward, edges last; a block follows the iron until it is cold',
+  'do-drive-pegs': () =>
+    'the middle one first, with glue on it; on the others glue only near the outer face, so that the panel can move',
   'do-bag': () => 'the pump stays on the whole time; read the gauge',
   'do-corners-down': ({ count, kind, forceN }, f) =>
     `${count} ${clampName(kind, count)}, ${f.force(forceN)} each, opposite ones in turn`,

@@ -38,6 +38,8 @@ export const GATHER: Words<GatherValues> = {
   'gather-spares': ({ count }) => `${count} more clamps, open, for whatever goes wrong`,
   'gather-iron': () =>
     'An iron on a stand, a damp cloth, a smooth block to follow it, an offcut to try it on',
+  'gather-pegs': ({ count, thickMm }, f) =>
+    `${count} pegs of ${f.length(thickMm)}, their tips tapered, and two spare; a hammer`,
   'gather-checks': () => 'Straightedge, square, tape, soft mallet and a block',
   'gather-cleaning': () => 'Scraper, rag, water or what the label asks for, gloves, light',
 };

@@ -143,8 +143,17 @@ export interface Pull {
   readonly everyMm?: number;
   /** Directions of clamps that come on in opposed pairs beside what goes round, as on a square post; left out where none may. */
   readonly opposedAxes?: readonly [Vec3, Vec3];
-  /** Pegs in offset holes draw it home where no clamp does; by how much they are offset, mm. */
-  readonly peggedMm?: number;
+  /** Pegs that are driven through each of its joints once it is closed. */
+  readonly pegs?: Pegs;
+}
+
+/** Pegs through a joint: in holes that are offset they draw it home where no clamp does. */
+export interface Pegs {
+  /** Through each joint. */
+  readonly each: number;
+  readonly thickMm: number;
+  /** 0 where the holes are in line. */
+  readonly offsetMm: number;
 }
 
 /** Something that presses, guides or shapes and is taken away again. */

@@ -40,6 +40,7 @@ export function gatherList(whole: Plan, session: number | null = null): Finding[
     ...blockClamps(plan),
     ...cornerClamps(plan),
     ...(facts.assembly.pressedBy === 'iron' ? [finding('gather-iron', 'informs')] : []),
+    ...pegs(plan),
     ...(clamped(plan) ? [finding('gather-spares', 'informs', { count: 2 })] : []),
     finding('gather-checks', 'informs'),
     finding('gather-cleaning', 'informs'),
@@ -77,6 +78,15 @@ function cornerClamps(plan: Plan): Finding[] {
   if (down === null) return [];
   const { count, lot, openingMm } = down;
   return [finding('gather-corner-clamps', 'informs', { count, kind: lot.kind, openingMm })];
+}
+
+function pegs({ pulls, joints }: Plan): Finding[] {
+  return pulls.flatMap(({ pull }) => {
+    if (pull.pegs === undefined) return [];
+    const { each, thickMm } = pull.pegs;
+    const pegged = joints.filter(({ facts }) => pull.joints.includes(facts.joint.id));
+    return [finding('gather-pegs', 'informs', { count: pegged.length * each, thickMm })];
+  });
 }
 
 /** What is never clamped wants no clamp standing by: tape, wraps and a bag have no spare that opens. */

@@ -91,6 +91,7 @@ export interface InstructionValues {
   'do-tape': { count: number; line: string };
   'do-wrap': { place: number; count: number; line: string };
   'do-bag': None;
+  'do-drive-pegs': { count: number; line: string };
   'do-coat': { coat: number; coats: number; massG: number; dryLowMin: number; dryHighMin: number };
   'do-iron': { line: string; lengthMm: number };
 }
@@ -143,6 +144,7 @@ export interface GatherValues {
   'gather-corner-clamps': { count: number; kind: string; openingMm: number };
   'gather-spares': { count: number };
   'gather-iron': None;
+  'gather-pegs': { count: number; thickMm: number };
   'gather-checks': None;
   'gather-cleaning': None;
 }

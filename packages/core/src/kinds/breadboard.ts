@@ -62,6 +62,7 @@ export const BREADBOARD = defineKind({
     }
     const third = t / 3;
     const wood = resolveSpecies(species, 'answers.species', season.woods).properties;
+    const offsetMm = held === 'drawbored' ? drawboreMm(wood.sg) : 0;
     const gluedMm = Math.min(
       w / pegs,
       heldWidthMm({ wood, mcLowPct: season.lowPct, mcHighPct: season.highPct }),
@@ -114,7 +115,7 @@ export const BREADBOARD = defineKind({
           axis: X,
           openingMm: l + 2 * endWidthMm + PADS_MM,
           kinds: BAR_CLAMPS,
-          ...(held === 'drawbored' ? { peggedMm: drawboreMm(wood.sg) } : {}),
+          ...(held === 'clamped' ? {} : { pegs: { each: pegs, thickMm: answers.pegMm, offsetMm } }),
         },
       ],
       square: { kind: 'diagonals', abMm: l + 2 * endWidthMm, bcMm: w },
@@ -128,7 +129,7 @@ export const BREADBOARD = defineKind({
                 pegs,
                 pegMm: answers.pegMm,
                 fromShoulderMm: tongueMm / 2,
-                offsetMm: held === 'drawbored' ? drawboreMm(wood.sg) : 0,
+                offsetMm,
               }),
               ...slotFindings(answers, season, slots),
             ]),

@@ -57,6 +57,7 @@ const WORK_OF: Readonly<Partial<Record<string, Work>>> = {
   tape: 'press',
   wrap: 'press',
   bag: 'press',
+  tap: 'press',
   iron: 'press',
   tighten: 'tighten',
   check: 'check',

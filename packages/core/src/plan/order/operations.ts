@@ -145,9 +145,9 @@ function pullDrafts(
   return own.map((step, i) => {
     const number = numberOf(plan, pull, step, first);
     return {
-      id: `${step.kind}:${pull.pull.id}:${step.item ?? `all${i}`}`,
+      id: `${step.kind}:${pull.pull.id}:${step.joint ?? step.item ?? `all${i}`}`,
       kind: step.kind,
-      joints,
+      joints: step.joint === undefined ? joints : [step.joint],
       clamps: number === null ? [] : [number],
       hands: [step.hand],
       startMin: fromMin + step.startMin * stretch,
@@ -160,7 +160,13 @@ function pullDrafts(
 }
 
 /** Whether a step is for some of these joints; what has no place of its own is for all of its pull. */
-function concerns(plan: Plan, pull: PlannedPull, { item }: PressStep, joints: readonly string[]): boolean {
+function concerns(
+  plan: Plan,
+  pull: PlannedPull,
+  { item, joint }: PressStep,
+  joints: readonly string[],
+): boolean {
+  if (joint !== undefined) return joints.includes(joint);
   // Clamps of a row press all its lines.
   if (isRow(plan, pull)) return true;
   const clamp = plan.squeeze?.pulls.find(({ planned }) => planned.pull.id === pull.pull.id)?.clamps[
@@ -187,9 +193,9 @@ function numberOf(plan: Plan, pull: PlannedPull, { kind, item }: PressStep, firs
 const isRow = ({ row }: Plan, { pull }: PlannedPull): boolean => row !== null && pull.id === ACROSS;
 
 function pressInstruction(
-  { row, squeeze }: Plan,
+  { row, squeeze, joints }: Plan,
   pull: PlannedPull,
-  { kind, item, count }: PressStep,
+  { kind, item, count, joint }: PressStep,
   number: number | null,
 ): Finding {
   if (kind === 'caul') {
@@ -200,6 +206,10 @@ function pressInstruction(
     return finding('do-wrap', 'informs', { place: number ?? 0, count, line: pull.joint });
   }
   if (kind === 'bag') return finding('do-bag', 'informs');
+  if (kind === 'tap') {
+    const pegged = joints.find(({ facts }) => facts.joint.id === joint);
+    return finding('do-drive-pegs', 'informs', { count, line: pegged?.facts.label ?? pull.joint });
+  }
   const piece = piecesOf(pull)[item ?? -1];
   const onRow = row?.clampSet.clamps.find((clamp) => clamp.number === number);
   const placed = squeeze?.pulls.find(({ planned }) => planned.pull.id === pull.pull.id)?.clamps[item ?? -1];

@@ -11,6 +11,8 @@ import type { RowPlan } from '../row/row-plan';
 const STRIP_MIN = 0.05;
 /** A spring clamp snaps on, min [judgement]. */
 const SNAP_MIN = 0.1;
+/** A peg picked up, glued at its head and driven, min [judgement]. */
+const PEG_MIN = 0.25;
 const SNAP_ON: readonly string[] = ['spring', 'pointed-spring'];
 /** What is laid or snapped on is not tightened afterwards. */
 const NOT_TIGHTENED: readonly string[] = [...SNAP_ON, 'weight', 'vacuum', 'elastic-wrap'];
@@ -24,11 +26,13 @@ export interface Workforce {
 
 /** One stretch of work with what presses. */
 export interface PressStep {
-  readonly kind: 'caul' | 'set-clamp' | 'tighten' | 'tape' | 'wrap' | 'bag';
+  readonly kind: 'caul' | 'set-clamp' | 'tighten' | 'tape' | 'wrap' | 'bag' | 'tap';
   /** Which clamp of the pull, or of the row, or which pair of cauls, from 0; null where it is several at once. */
   readonly item: number | null;
-  /** How many strips or turns; 1 for a clamp. */
+  /** How many strips, turns or pegs; 1 for a clamp. */
   readonly count: number;
+  /** The one joint of the pull that it is for; left out where it is for all of them, or goes by the place of its clamp. */
+  readonly joint?: string;
   readonly hand: number;
   readonly startMin: number;
   readonly endMin: number;
@@ -40,13 +44,13 @@ export interface PressSteps {
   readonly minutes: number;
 }
 
-interface Task extends Pick<PressStep, 'kind' | 'item' | 'count'> {
+interface Task extends Pick<PressStep, 'kind' | 'item' | 'count' | 'joint'> {
   readonly minutes: number;
 }
 
 /**
  * Sets clamps, cauls, strips or the bag of one pull, each by whoever is free first; then, once all are on, brings clamps to
- * full pull in the order of tightening. What was put on beforehand takes no time. A row goes from the centre out or from its worst gap, cauls snugged first.
+ * full pull in the order of tightening, and drives pegs into what is home. What was put on beforehand takes no time. A row goes from the centre out or from its worst gap, cauls snugged first.
  */
 export function pressSteps(pull: PlannedPull, row: RowPlan | null, workforce: Workforce): PressSteps {
   if (pull.pull.beforehand === true) return { steps: [], minutes: 0 };
@@ -67,6 +71,7 @@ export function pressSteps(pull: PlannedPull, row: RowPlan | null, workforce: Wo
   const kinds = own === null ? kindsOf(pull) : own.clampSet.clamps.map(({ lot }) => lot.kind);
   run([...caulTasks(own), ...settingTasks(pull, kinds, order, workforce)], 0);
   run(tighteningTasks(kinds, order), Math.max(0, ...free));
+  run(pegTasks(pull), Math.max(0, ...free));
   return { steps, minutes: Math.max(0, ...free) };
 }
 
@@ -124,6 +129,12 @@ function tighteningTasks(kinds: readonly (string | null)[], order: readonly numb
   return order
     .filter((item) => !NOT_TIGHTENED.includes(kinds[item] ?? ''))
     .map((item) => ({ kind: 'tighten', item, count: 1, minutes: PACE.tightenClampMin }));
+}
+
+function pegTasks({ pull: { joints, pegs } }: PlannedPull): Task[] {
+  if (pegs === undefined) return [];
+  const { each } = pegs;
+  return joints.map((joint) => ({ kind: 'tap', item: null, count: each, joint, minutes: each * PEG_MIN }));
 }
 
 /** All clamps of a row by their turn, those too short included: nobody is quicker for having placed them. */

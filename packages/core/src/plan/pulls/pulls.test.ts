@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import type { BuildDocument, RackLot, ShopDocument } from '../../formats';
 import { buildOf, TEST_SHOP } from '../../test-support/builds';
+import { fuseOf } from '../order/fuses';
+import { operationsOf } from '../order/operations';
 import { planBuild, settlePlan } from '../plan-build';
 import { clampsOnLine, coverageMm, MOST_SEATED_ONE_BY_ONE } from './least-clamps';
 import { jointsOf, linesOfPull } from './lines-of-pull';
@@ -180,6 +182,50 @@ describe('pegs', () => {
       state: 'holds',
       cause: { code: 'pegs-draw' },
     });
+  });
+
+  const script = (top: BuildDocument, shop: ShopDocument) => {
+    const plan = planBuild(top, shop);
+    const session = plan.order?.sessions[0];
+    if (session === undefined) throw new Error('two ends are glued in a session');
+    return operationsOf(plan, session);
+  };
+
+  it('are driven end by end once it is closed, and the fuse burns until they are', () => {
+    const shop = shopWith(lot('bar', 't-bar', 4, 1200, 5000));
+    const operations = script(top(2000), shop);
+    const driven = operations.filter(({ kind }) => kind === 'tap');
+    expect(driven.map(({ joints, instruction }) => [joints, instruction.code])).toEqual([
+      [['panel_breadboard-1'], 'do-drive-pegs'],
+      [['panel_breadboard-2'], 'do-drive-pegs'],
+    ]);
+    for (const { joints, startMin, endMin } of driven) {
+      const closed = operations.find(
+        (each) => each.kind === 'close' && each.joints.includes(joints[0] ?? ''),
+      );
+      expect(startMin).toBeGreaterThanOrEqual(closed?.endMin ?? Infinity);
+      // Five of them, a quarter of a minute each.
+      expect(endMin - startMin).toBeCloseTo(1.25, 9);
+    }
+    const joint = planBuild(top(2000), shop).joints[0];
+    expect(joint && fuseOf(joint, operations)?.out).toBe(driven[0]?.id);
+  });
+
+  it('in straight holes are driven once clamps have brought it home', () => {
+    const shop = shopWith(lot('bar', 't-bar', 4, 1200, 5000));
+    const kinds = script(started('breadboard', { panelLengthMm: 900, held: 'pegged' }), shop).map(
+      ({ kind }) => kind,
+    );
+    expect(kinds.lastIndexOf('tighten')).toBeGreaterThan(-1);
+    expect(kinds.indexOf('tap')).toBeGreaterThan(kinds.lastIndexOf('tighten'));
+    expect(
+      script(started('breadboard', { panelLengthMm: 900, held: 'clamped' }), shop).some(
+        ({ kind }) => kind === 'tap',
+      ),
+    ).toBe(false);
+    // Straight holes draw nothing home: where no clamp is long enough it is not tight.
+    const long = started('breadboard', { panelLengthMm: 2000, held: 'pegged' });
+    expect(planBuild(long, shop).verdicts.tight.state).toBe('fails');
   });
 });
 

@@ -120,7 +120,8 @@ function planPullFor(
         ? Math.min(1, (SEAT_ROOM * neededN) / mostN)
         : Math.min(1, (EASED_TO * wanted.highMPa) / heaviestMPa);
   const taken = full.map((each) => ({ ...each, forceN: each.mostN * ease }));
-  const drawnMm = need === 'seat' && full.length === 0 ? (pull.peggedMm ?? null) : null;
+  const offsetMm = pull.pegs?.offsetMm ?? 0;
+  const drawnMm = need === 'seat' && full.length === 0 && offsetMm > 0 ? offsetMm : null;
   const reachN = drawnMm === null ? mostN * ease : neededN;
   const reachMPa =
     vacuum === undefined
