@@ -180,8 +180,8 @@ function alsoOthers(line: string, others: number): string {
 const NEED_LACKS: Readonly<Record<string, string>> = {
   band: 'no band or wrap',
   tape: 'no tape or clamp',
-  seat: 'no clamp on the rack',
-  line: 'no clamp on the rack',
+  seat: 'no suitable clamp on the rack',
+  line: 'no suitable clamp on the rack',
 };
 
 /** What a proposed edit does. */

@@ -293,7 +293,7 @@ export const downThrough = (
 
 /** Clamp kinds that pull across a flat assembly, best first. */
 export const BAR_CLAMPS = ['t-bar', 'pipe', 'parallel-jaw', 'f-heavy', 'f-light', 'trigger'] as const;
-/** Clamp kinds that press a stack. */
+/** Clamp kinds that press a stack; long bars stand clumsily on a thin one, but do it. */
 const STACK_CLAMPS = [
   'c-clamp',
   'f-heavy',
@@ -301,6 +301,8 @@ const STACK_CLAMPS = [
   'hand-screw',
   'f-light',
   'trigger',
+  't-bar',
+  'pipe',
   'weight',
 ] as const;
 /** Clamp kinds that hold a mitred corner. */

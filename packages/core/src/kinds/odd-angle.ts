@@ -18,6 +18,9 @@ const LEAST_FOOT_MM = 30;
 /** With less face than this a jaw does not sit. */
 const LEAST_HALF_FACE_MM = 8;
 
+/** What reaches from block to block, the light ones first; a bar pulled just snug does it too. */
+const BLOCK_TO_BLOCK = ['f-heavy', 'f-light', 'hand-screw', 'trigger', 'parallel-jaw', 't-bar', 'pipe'];
+
 /** Two members that meet at an odd angle, pulled together through blocks cut to suit the joint. */
 export const ODD_ANGLE = defineKind({
   id: 'odd-angle',
@@ -67,7 +70,7 @@ export const ODD_ANGLE = defineKind({
         stacked: true,
         // The blocks spread it over the whole joint.
         everyMm: Math.hypot(answers.widthMm / Math.sin(radians(angleDeg / 2)), answers.thicknessMm),
-        kinds: ['f-heavy', 'f-light', 'hand-screw', 'trigger'],
+        kinds: BLOCK_TO_BLOCK,
         openingMm: blocks.openingMm,
       })),
     };

@@ -14,7 +14,7 @@ const NEVER_FURTHER_MM = 400;
 /** A pad under the jaw of a clamp reaches along this much of a scarf [judgement], mm. */
 const PAD_MM = 80;
 /** Clamps for the feather ends of a scarf reach over its width. */
-const SCARF_CLAMPS = ['c-clamp', 'f-light', 'f-heavy', 'trigger', 'hand-screw', 'spring'];
+const SCARF_CLAMPS = ['c-clamp', 'f-light', 'f-heavy', 'trigger', 'hand-screw', 'spring', 'parallel-jaw'];
 /** What keeps a plank down on the one below. */
 const EDGE_CLAMPS = ['spring', 'trigger', 'f-light', 'c-clamp', 'tape', ...BAR_CLAMPS];
 

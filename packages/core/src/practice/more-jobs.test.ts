@@ -6,6 +6,15 @@ import { astray, type Expected, PRACTICE_SHOP, practise } from '../test-support/
 const OUTDOORS = { adhesive: 'pva-exterior', method: 'roller', faces: 1 as const };
 const RESIN = { adhesive: 'epoxy-slow', method: 'roller', faces: 2 as const };
 const alone = { crew: 1 };
+const PIPES = {
+  id: 'pipes',
+  kind: 'pipe',
+  count: 24,
+  maxOpeningMm: 1200,
+  forceN: null,
+  padWidthMm: 45,
+  padHeightMm: 50,
+};
 
 /** More work as it comes in at the door: other woods, sizes, glues and hands. */
 const JOBS: readonly (readonly [name: string, input: PlanInput, expected: Expected])[] = [
@@ -248,6 +257,24 @@ const JOBS: readonly (readonly [name: string, input: PlanInput, expected: Expect
       },
     },
     { states: { inTime: 'holds', tight: 'holds' }, says: ['peg-slot'] },
+  ],
+  [
+    'a bench leg laminated under pipe clamps, the only ones there are: their handles want room, so it is a little lightly pressed',
+    {
+      template: 'face-lamination',
+      shop: { ...PRACTICE_SHOP, rack: [PIPES] },
+      answers: { layers: 3, layerMm: 28, widthMm: 85, lengthMm: 800 },
+    },
+    { states: { tight: ['holds', 'close'] }, clamps: { pipe: [6, 24] } },
+  ],
+  [
+    'two rails at 120° over blocks under parallel jaws',
+    {
+      template: 'odd-angle',
+      shop: { ...PRACTICE_SHOP, rack: [{ ...PIPES, id: 'jaws', kind: 'parallel-jaw', count: 4 }] },
+      answers: { angleDeg: 120, firstMm: 400, secondMm: 400, widthMm: 60, thicknessMm: 25 },
+    },
+    { states: { inTime: 'holds', tight: 'holds' }, clamps: { 'parallel-jaw': [1, 2] }, pullN: [50, 2500] },
   ],
   [
     'a curved drawer front of thin plies over a form',
