@@ -1,7 +1,6 @@
 import type { Service } from '@lean-clasp/core/adhesives';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { type Answers, FREE, KINDS, startOf } from '@lean-clasp/core/kinds';
-import { planBuild } from '@lean-clasp/core/plan';
 import { newBuild } from '@lean-clasp/core/templates';
 import {
   ASPECT_NAMES,
@@ -14,7 +13,7 @@ import {
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useCreateBuildMutation } from '../api/api';
 import { AnswersForm } from '../assembly/AnswersForm';
@@ -25,6 +24,7 @@ import { NothingHere } from '../frame/NothingHere';
 import { Page } from '../frame/Page';
 import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';
+import { useVerdictsOf } from '../planner/use-verdicts-of';
 import { useFormat } from '../quantities/use-format';
 import { SHOP_ID } from '../shop/shop-id';
 import { StateMark } from '../verdicts/state-mark';
@@ -129,8 +129,8 @@ function NewBuild({ template, shop }: { readonly template: string; readonly shop
 /** What the four verdicts come to with these answers and the shop as it is. */
 function Preview({ build, shop }: { readonly build: BuildDocument; readonly shop: ShopDocument }) {
   const f = useFormat();
-  const later = useDeferredValue(build);
-  const { verdicts } = useMemo(() => planBuild(later, shop), [later, shop]);
+  const verdicts = useVerdictsOf(build, shop);
+  if (verdicts === null) return null;
   return (
     <Box component="ul" sx={{ listStyle: 'none', p: 0, m: 0 }}>
       {Object.values(verdicts).map((verdict) => (

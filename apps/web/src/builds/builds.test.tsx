@@ -133,7 +133,7 @@ describe('a new build', () => {
 
   it.each(KINDS.map((kind) => [kind.id, kind] as const))(
     '%s asks its few questions and judges while they are answered',
-    (id, kind) => {
+    async (id, kind) => {
       start(id);
       const form = document.querySelector('form');
       for (const [question, { later, when }] of Object.entries(kind.questions)) {
@@ -142,7 +142,7 @@ describe('a new build', () => {
         expect(form?.textContent).toContain(questionWords(id, question));
       }
       for (const aspect of ['In time', 'Tight', 'Square', 'Flat']) {
-        expect(screen.getByText(aspect)).toBeInTheDocument();
+        expect(await screen.findByText(aspect)).toBeInTheDocument();
       }
       expect(document.body.textContent).not.toMatch(/undefined|NaN|\[object/);
       expect(screen.getByRole('button', { name: 'Start this build' })).toBeEnabled();
@@ -203,7 +203,7 @@ describe('a new build', () => {
 
   it('judges anew as answers change: more boards take longer', async () => {
     start('edge-panel');
-    const before = screen.getByText('In time').parentElement?.textContent ?? '';
+    const before = (await screen.findByText('In time')).parentElement?.textContent ?? '';
     fireEvent.change(screen.getByRole('textbox', { name: 'Boards' }), { target: { value: '9' } });
     await waitFor(() => expect(screen.getByText('In time').parentElement?.textContent).not.toBe(before));
   });

@@ -9,12 +9,12 @@ import {
   type PlannedPull,
   pullOpenings,
   rowOpenings,
-  settlePlan,
 } from '../plan';
 
 /**
  * Everything to have within reach before the first bead of a session, in order of use; of all sessions where none is named. Where there
  * are clamps two more stand open unassigned, because one always turns out wrong.
+ * @param whole settled: before that clamps have no places, and only those of a row are listed.
  */
 export function gatherList(whole: Plan, session: number | null = null): Finding[] {
   const plan = session === null ? whole : planOfSession(whole, session);
@@ -116,12 +116,9 @@ function clampThings(plan: Plan, session: number | null): Finding[] {
   const below = new Set(
     plan.row?.clampSet.clamps.flatMap(({ number, placed }) => (placed.side === 'below' ? [number] : [])),
   );
-  const squeezed = (plan.squeeze === null && plan.row === null ? settlePlan(plan) : plan).squeeze ?? {
-    pulls: [],
-  };
   const opened =
     plan.row === null
-      ? pullOpenings(squeezed).map((each) => ({
+      ? pullOpenings(plan.squeeze ?? { pulls: [] }).map((each) => ({
           ...each,
           session: null,
         }))

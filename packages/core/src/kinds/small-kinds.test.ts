@@ -1,5 +1,5 @@
 import { InputError } from '../basics/checks';
-import { planBuild, planQuestion } from '../plan';
+import { planBuild, planQuestion, settlePlan } from '../plan';
 import { ofCode } from '../findings';
 import { asDriedFilm, coatDriesMin, findAdhesive, IRON_WITHIN_MIN } from '../adhesives';
 import type { BuildDocument } from '../formats';
@@ -112,7 +112,7 @@ describe('a seam of veneer', () => {
 describe('what is only taped', () => {
   it('has no spare clamp standing by', () => {
     const { build, shop } = planQuestion({ template: 'veneer-seam', shop: PRACTICE_SHOP, answers: {} });
-    const codes = gatherList(planBuild(build as BuildDocument, shop)).map(({ code }) => code);
+    const codes = gatherList(settlePlan(planBuild(build as BuildDocument, shop))).map(({ code }) => code);
     expect(codes).toContain('gather-loose');
     expect(codes).not.toContain('gather-spares');
   });
