@@ -11,6 +11,9 @@ const PLAN = /packages\/core\/|src\/(words|quantities|verdicts|drawing|parts)\//
 const KINDS =
   /polygon-clipping|robust-predicates|splaytree|core\/src\/(kinds|solids|sequence\/ways-out|assembly\/(derive|joint-facts|reinforcement|reference-marks)|drawing\/(assembly-marks|apart|painters-order|faceted-parts)|templates\/assembly)|web\/src\/assembly\/(?!SolidView|part-geometry)/;
 
+/** What is done at the bench and read from the log, and tables of the shop: for neither the start page nor a plan. */
+const DOING = /core\/src\/(bench|diagnosis|learning|tables|lessons)\//;
+
 /** What draws in space: for whoever turns an assembly round or takes it along as a file. */
 const SPACE = /node_modules\/three\/|web\/src\/assembly\/part-geometry/;
 
@@ -22,7 +25,7 @@ const START =
   /web\/src\/(start\/(?!base)|shop\/shop-id|workspace\/step(s-list|-loaders))|vite\/preload-helper|rolldown\/runtime/;
 
 const isPackage = (id: string) => id.includes('node_modules') && !SELDOM.test(id) && !KINDS.test(id);
-const isPlan = (id: string) => PLAN.test(id) && !KINDS.test(id);
+const isPlan = (id: string) => PLAN.test(id) && !KINDS.test(id) && !DOING.test(id);
 
 /**
  * What is read in together, for few and large beats many and small: the frame with all it stands on, then the
@@ -38,6 +41,7 @@ export const CHUNKS: readonly Rolldown.CodeSplittingGroup[] = [
   { name: 'packages', priority: 3, test: isPackage, minShareCount: 2 },
   { name: 'plan', priority: 2, test: isPlan, minShareCount: 2 },
   { name: 'kinds', priority: 1, test: KINDS, minShareCount: 2 },
+  { name: 'doing', priority: 1, test: DOING, minShareCount: 2 },
 ];
 
 /** What may be left out where nobody uses it, though it is made by calling something: descriptions of documents, and a package that says nothing of itself. */
