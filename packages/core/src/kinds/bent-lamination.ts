@@ -4,7 +4,8 @@ import { type Finding, finding } from '../findings';
 import { radians } from '../geometry';
 import { extruded, solidOf } from '../solids';
 import { arcCorners } from './arcs';
-import { defineKind, downThrough, joint, part, partId, upTo, X } from './kind';
+import { defineKind } from './kind';
+import { downThrough, joint, part, partId, upTo, X } from './pieces';
 import { askCount, askLength, askNumber, askSpecies, later } from './question';
 
 /** Straight stretches that a curve is drawn with; the chord is short of the arc by less than 0.1 % up to 180°. */

@@ -2,7 +2,8 @@ import { InputError } from '../basics/checks';
 import { type Finding, finding } from '../findings';
 import { breadboardSlot, heldWidthMm, resolveSpecies, drawboreMm } from '../materials';
 import { box, type Prism, solidOf } from '../solids';
-import { BAR_CLAMPS, defineKind, joint, PADS_MM, part, type Season, upTo, X, Y } from './kind';
+import { defineKind, type Season } from './kind';
+import { BAR_CLAMPS, joint, PADS_MM, part, upTo, X, Y } from './pieces';
 import { askChoice, askCount, askLength, askSpecies, later, onlyWhen } from './question';
 
 /** Play of a peg in its slot at either extreme, mm. */

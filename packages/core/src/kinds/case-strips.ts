@@ -1,6 +1,7 @@
 import { InputError } from '../basics/checks';
 import { box, type Prism, solidOf } from '../solids';
-import { part, type PartDraft, upTo, X } from './kind';
+import { type PartDraft } from './kind';
+import { part, upTo, X } from './pieces';
 
 /** Thickness of a strip as a share of the case's wood. */
 const THICK_SHARE = 0.7;

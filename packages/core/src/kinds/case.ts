@@ -3,7 +3,8 @@ import { finding } from '../findings';
 import type { Aid, JointKind } from '../assembly';
 import { box, type Prism } from '../solids';
 import { layStrips, STRIP_CLAMPS, STRIP_END_MM } from './case-strips';
-import { BAR_CLAMPS, defineKind, joint, PADS_MM, part, partId, upTo, X, Y, Z } from './kind';
+import { defineKind } from './kind';
+import { BAR_CLAMPS, joint, PADS_MM, part, partId, upTo, X, Y, Z } from './pieces';
 import { type Answers, askChoice, askCount, askLength, askSpecies, later, onlyWhen } from './question';
 
 /** Depth of a housing as a share of the side. */

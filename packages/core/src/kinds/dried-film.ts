@@ -2,7 +2,8 @@ import { InputError } from '../basics/checks';
 import { finding } from '../findings';
 import { box, extruded, type Solid, solidOf } from '../solids';
 import { arcCorners } from './arcs';
-import { defineKind, joint, type PartDraft, part, X, Z } from './kind';
+import { defineKind, type PartDraft } from './kind';
+import { joint, part, X, Z } from './pieces';
 import { askChoice, askLength, askSpecies, onlyWhen } from './question';
 
 /** Straight stretches that a curved edge is drawn with. */

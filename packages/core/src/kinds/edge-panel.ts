@@ -2,7 +2,8 @@ import type { Board } from '../formats';
 import { MOST_BOARDS } from '../formats';
 import { LIMITS } from '../basics/limits';
 import { box, solidOf } from '../solids';
-import { defineKind, joint, PADS_MM, partId, type PartDraft, X } from './kind';
+import { defineKind, type PartDraft } from './kind';
+import { joint, PADS_MM, partId, X } from './pieces';
 import { askCount, askLength, askSpecies } from './question';
 import { acrossRow, sideBySide } from './side-by-side';
 

@@ -1,7 +1,8 @@
 import { InputError } from '../basics/checks';
 import { finding } from '../findings';
 import { box, solidOf } from '../solids';
-import { defineKind, downThrough, joint, PADS_MM, part, partId, upTo, X } from './kind';
+import { defineKind } from './kind';
+import { downThrough, joint, PADS_MM, part, partId, upTo, X } from './pieces';
 import { askCount, askLength, askSpecies } from './question';
 
 /** No stack stands higher in its clamps, mm: past it jaws tip [judgement]. */

@@ -1,7 +1,7 @@
 import { InputError } from '../basics/checks';
 import type { FreeJoint, FreePart } from '../formats';
 import { box, type Prism, type Vec3 } from '../solids';
-import { BOTTOM_ROOM_MM, WALL_MM } from './kind';
+import { BOTTOM_ROOM_MM, WALL_MM } from './pieces';
 import { type AxisIndex, grainAxis, others, shared, span, TOUCH_MM, touchAxis } from './free-blocks';
 
 /** What a joint adds to the part that enters, and takes out of the part that receives. */

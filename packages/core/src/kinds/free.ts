@@ -6,7 +6,8 @@ import { AXIS_NAMES, grainAxis, grainOf, overlap, touchAxis } from './free-block
 import { type Joinery, joineryOf, letsIn } from './free-joinery';
 import { type MitreCuts, mitreCuts, mitredSolid } from './free-mitres';
 import { squareOfRing } from './free-ring';
-import { BAR_CLAMPS, CORNER_CLAMPS, joint, type Layout, PADS_MM, PLAIN_LAYOUT } from './kind';
+import { type Layout, PLAIN_LAYOUT } from './kind';
+import { BAR_CLAMPS, CORNER_CLAMPS, joint, PADS_MM } from './pieces';
 
 /** Joints that are only drawn home; all others are pressed on their faces. */
 const SEATED: readonly JointKind[] = [

@@ -1,6 +1,7 @@
 import { finding } from '../findings';
 import { box, solidOf } from '../solids';
-import { defineKind, joint, PADS_MM, partId, upTo } from './kind';
+import { defineKind } from './kind';
+import { joint, PADS_MM, partId, upTo } from './pieces';
 import { askCount, askLength, askSpecies } from './question';
 import { acrossRow, sideBySide } from './side-by-side';
 

@@ -2,7 +2,8 @@ import { InputError } from '../basics/checks';
 import { finding } from '../findings';
 import { mitrePolygon, radians } from '../geometry';
 import { extruded, solidOf, type Vec2 } from '../solids';
-import { joint, type Layout, MITRE_CLAMPS, part, type PartDraft, partId, PLAIN_LAYOUT, upTo } from './kind';
+import { type Layout, type PartDraft, PLAIN_LAYOUT } from './kind';
+import { joint, MITRE_CLAMPS, part, partId, upTo } from './pieces';
 
 /** Longest miss that sanding or a hair of glue forgives, mm. */
 const CLOSES_WITHIN_MM = 0.5;

@@ -1,5 +1,6 @@
 import { finding } from '../findings';
-import { CORNER_CLAMPS, defineKind, upTo } from './kind';
+import { defineKind } from './kind';
+import { CORNER_CLAMPS, upTo } from './pieces';
 import { cornerPulls, frameOf, roundPull } from './mitre-outline';
 import { glassFindings, unequalFindings } from './mitre-widths';
 import {

@@ -2,7 +2,8 @@ import { type Finding, finding } from '../findings';
 import { radians } from '../geometry';
 import { extruded, MAIN_AXES, solidOf, type Vec2 } from '../solids';
 import type { Aid, ClampsOnBlocks } from '../assembly';
-import { defineKind, PADS_MM } from './kind';
+import { defineKind } from './kind';
+import { PADS_MM } from './pieces';
 import { frameOf } from './mitre-outline';
 import { askLength, askSpecies } from './question';
 

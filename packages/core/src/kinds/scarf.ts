@@ -1,5 +1,6 @@
 import { extruded, solidOf, type Vec2 } from '../solids';
-import { defineKind, downThrough, joint, part, partId, upTo, X } from './kind';
+import { defineKind } from './kind';
+import { downThrough, joint, part, partId, upTo, X } from './pieces';
 import { askCount, askLength, askNumber, askSpecies } from './question';
 import { InputError } from '../basics/checks';
 

@@ -1,18 +1,7 @@
 import type { Pull } from '../assembly';
 import { box, solidOf } from '../solids';
-import {
-  BAR_CLAMPS,
-  joint,
-  type Layout,
-  PADS_MM,
-  part,
-  partId,
-  type PartDraft,
-  upTo,
-  usualRing,
-  X,
-  Y,
-} from './kind';
+import { type Layout, type PartDraft } from './kind';
+import { BAR_CLAMPS, joint, PADS_MM, part, partId, upTo, usualRing, X, Y } from './pieces';
 
 /** Equal boards lying side by side, grain along x, from the first clamped edge on. */
 export function sideBySide(

@@ -1,19 +1,8 @@
 import { InputError } from '../basics/checks';
 import { finding } from '../findings';
 import { box, type Prism, type Solid, solidOf } from '../solids';
-import {
-  BAR_CLAMPS,
-  defineKind,
-  joint,
-  PADS_MM,
-  part,
-  type PartDraft,
-  partId,
-  railName,
-  upTo,
-  X,
-  Y,
-} from './kind';
+import { defineKind, type PartDraft } from './kind';
+import { BAR_CLAMPS, joint, PADS_MM, part, partId, railName, upTo, X, Y } from './pieces';
 import { askChoice, askCount, askLength, askSpecies, later } from './question';
 
 /** What the stack must stay short of the shoulder by, so that the second leg can seat, mm. */

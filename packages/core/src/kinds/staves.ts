@@ -1,6 +1,7 @@
 import { stave } from '../geometry';
 import { extruded, solidOf, turned, type Vec2 } from '../solids';
-import { defineKind, joint, part, partId, upTo, X, Y, Z } from './kind';
+import { defineKind } from './kind';
+import { joint, part, partId, upTo, X, Y, Z } from './pieces';
 import { askCount, askLength, askSpecies } from './question';
 
 /** What goes round a post, and what may press a square one in opposed pairs, lightest first. */

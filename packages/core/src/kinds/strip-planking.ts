@@ -2,7 +2,8 @@ import { InputError } from '../basics/checks';
 import { finding } from '../findings';
 import { resolveSpecies } from '../materials';
 import { box, extruded, solidOf, type Vec2 } from '../solids';
-import { BAR_CLAMPS, defineKind, joint, part, partId, X, Y, Z } from './kind';
+import { defineKind } from './kind';
+import { BAR_CLAMPS, joint, part, partId, X, Y, Z } from './pieces';
 import { askCount, askLength, askNumber, askSpecies } from './question';
 
 /** Thick glue fills so much between two places where a plank is held down [judgement], mm. */

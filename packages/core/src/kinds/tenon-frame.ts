@@ -1,12 +1,11 @@
 import type { JointKind, Pull } from '../assembly';
 import { InputError } from '../basics/checks';
 import { box, type Prism, type Solid } from '../solids';
+import { defineKind, type Layout } from './kind';
 import {
   BOTTOM_ROOM_MM,
   BAR_CLAMPS,
-  defineKind,
   joint,
-  type Layout,
   PADS_MM,
   part,
   partId,
@@ -16,7 +15,7 @@ import {
   Y,
   Z,
   WALL_MM,
-} from './kind';
+} from './pieces';
 import type { Answers } from './question';
 import { askChoice, askCount, askEachChoice, askEachLength, askLength, askSpecies, later } from './question';
 

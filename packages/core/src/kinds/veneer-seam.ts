@@ -1,7 +1,8 @@
 import { STRIPS_EVERY_MM } from '../clamps';
 import { finding } from '../findings';
 import { box, solidOf } from '../solids';
-import { defineKind, joint, part, partId, upTo, X, Y } from './kind';
+import { defineKind } from './kind';
+import { joint, part, partId, upTo, X, Y } from './pieces';
 import { askCount, askLength, askSpecies } from './question';
 
 /** Leaves of veneer taped edge to edge: tape pulls, tape dams, and never a clamp, under which they would buckle. */

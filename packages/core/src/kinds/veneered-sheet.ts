@@ -2,7 +2,8 @@ import { finding } from '../findings';
 import { vacuumBag } from '../geometry';
 import { resolveSpecies } from '../materials';
 import { box, solidOf } from '../solids';
-import { defineKind, downThrough, joint, part, partId, X, Z } from './kind';
+import { defineKind } from './kind';
+import { downThrough, joint, part, partId, X, Z } from './pieces';
 import { askChoice, askLength, askSpecies, later } from './question';
 
 const bagFor = (lengthMm: number, widthMm: number, thicknessMm: number) => {

@@ -1,6 +1,7 @@
 import { InputError } from '../../basics/checks';
 import { box, solidOf } from '../../solids';
-import { BAR_CLAMPS, defineKind, joint, PADS_MM, part, X, Y } from '../kind';
+import { defineKind } from '../kind';
+import { BAR_CLAMPS, joint, PADS_MM, part, X, Y } from '../pieces';
 import { askLength, askSpecies } from '../question';
 
 /** A shelf that sags is lipped on its edge: a strip taller than the shelf is thick, flush with its top. */
