@@ -12,13 +12,8 @@ export {
   StorageError,
 } from './folder';
 export { type PassphraseStore, passphraseStore, readPassphrase, type Role, ROLES } from './passphrases';
-export {
-  type DocumentEdit,
-  type DocumentStore,
-  documentStore,
-  type LoggedEdit,
-  type StoredDocument,
-} from './documents';
+export { documentStore } from './documents';
+export type { DocumentEdit, DocumentStore, LoggedEdit, StoredDocument } from './document';
 export { MOST_PICTURES, type PictureStore, pictureStore } from './pictures';
 export { type RunPage, type RunStore, runStore } from './runs';
 export { upgradeBuilds, upgradeRuns, type UpgradeOutcome } from './upgrade-documents';
