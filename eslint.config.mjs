@@ -27,7 +27,10 @@ export default tseslint.config(
   js.configs.recommended,
   { files: ['**/*.mjs', '**/*.cjs'], languageOptions: { globals: globals.node } },
   // What runs inside the page that a script drives.
-  { files: ['scripts/bench/*.mjs', 'scripts/screenshots.mjs'], languageOptions: { globals: globals.browser } },
+  {
+    files: ['scripts/bench/*.mjs', 'scripts/screenshots.mjs'],
+    languageOptions: { globals: globals.browser },
+  },
   {
     files: ['**/*.{ts,tsx}'],
     extends: [tseslint.configs.recommendedTypeChecked],

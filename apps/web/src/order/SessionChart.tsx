@@ -42,6 +42,7 @@ const TOGETHER: Readonly<Partial<Record<OperationKind, string>>> = {
   tape: 'tape',
   wrap: 'wraps',
   bag: 'bag',
+  tap: 'pegs',
   check: 'check',
   iron: 'iron',
 };

@@ -12,6 +12,7 @@ const FILLS: Readonly<
   tape: 'action',
   wrap: 'action',
   bag: 'action',
+  tap: 'action',
   coat: 'glue',
   iron: 'action',
 };

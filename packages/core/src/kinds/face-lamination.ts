@@ -2,7 +2,7 @@ import { InputError } from '../basics/checks';
 import { finding } from '../findings';
 import { box, solidOf } from '../solids';
 import { defineKind } from './kind';
-import { downThrough, joint, PADS_MM, part, partId, upTo, X } from './pieces';
+import { downThrough, joint, PADS_MM, part, partId, upTo, X, STRAIGHT_STACK_CLAMPS } from './pieces';
 import { askCount, askLength, askSpecies } from './question';
 
 /** No stack stands higher in its clamps, mm: past it jaws tip [judgement]. */
@@ -55,7 +55,7 @@ export const FACE_LAMINATION = defineKind({
       joints,
       oneGo: true,
       inTurn: true,
-      pulls: downThrough(joints, all * layerMm + PADS_MM),
+      pulls: downThrough(joints, all * layerMm + PADS_MM, { kinds: STRAIGHT_STACK_CLAMPS }),
       flat: { kind: 'wind' },
       sets: Math.ceil(blanks / together),
       findings:

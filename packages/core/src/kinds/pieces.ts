@@ -111,7 +111,7 @@ export const downThrough = (
 
 /** Clamp kinds that pull across a flat assembly, best first. */
 export const BAR_CLAMPS = ['t-bar', 'pipe', 'parallel-jaw', 'f-heavy', 'f-light', 'trigger'] as const;
-/** Clamp kinds that press a stack; long bars stand clumsily on a thin one, but do it. */
+/** Clamp kinds that press a stack. */
 const STACK_CLAMPS = [
   'c-clamp',
   'f-heavy',
@@ -119,10 +119,10 @@ const STACK_CLAMPS = [
   'hand-screw',
   'f-light',
   'trigger',
-  't-bar',
-  'pipe',
   'weight',
 ] as const;
+/** The same where it is straight: long bars stand clumsily on it, but do it. */
+export const STRAIGHT_STACK_CLAMPS = [...STACK_CLAMPS, 't-bar', 'pipe'] as const;
 /** Clamp kinds that hold a mitred corner. */
 export const MITRE_CLAMPS = ['band', 'cam-mitre', 'pointed-spring', 'elastic-wrap', 'tape'] as const;
 /** What closes one mitred corner by itself: cams, points that bite, a light bar over angled blocks, tape, wraps. */

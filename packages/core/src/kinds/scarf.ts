@@ -1,6 +1,6 @@
 import { extruded, solidOf, type Vec2 } from '../solids';
 import { defineKind } from './kind';
-import { downThrough, joint, part, partId, upTo, X } from './pieces';
+import { downThrough, joint, part, partId, upTo, X, STRAIGHT_STACK_CLAMPS } from './pieces';
 import { askCount, askLength, askNumber, askSpecies } from './question';
 import { InputError } from '../basics/checks';
 
@@ -53,7 +53,7 @@ export const SCARF = defineKind({
       joints,
       oneGo: true,
       inTurn: true,
-      pulls: downThrough(joints, t + 60),
+      pulls: downThrough(joints, t + 60, { kinds: STRAIGHT_STACK_CLAMPS }),
       flat: { kind: 'wind' },
     };
   },

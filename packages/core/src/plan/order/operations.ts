@@ -10,6 +10,7 @@ import { workforceOf } from './order-problem';
 import { driedFilmDrafts } from './dried-film';
 import { checksOf, cornersDraft, momentsOf } from './moments';
 import type { OrderedSession } from './ordered-sessions';
+import { drivePegs, pegDrafts } from './pegs';
 import type { Draft, PlannedOperation } from './planned-operation';
 import { type PressStep, pressSteps } from './press-steps';
 
@@ -36,12 +37,14 @@ export function operationsOf(plan: Plan, session: OrderedSession): PlannedOperat
       instruction: finding(`do-${what}`, 'informs'),
     }));
   const workedMin = dried ? Math.max(0, ...worked.map(({ endMin }) => endMin)) : session.handsOnMin;
-  const corners = dried ? [] : cornersDraft(plan, workedMin);
-  const downMin = Math.max(workedMin, ...corners.map(({ endMin }) => endMin));
+  const pegs = pegDrafts(plan, session.joints, workedMin);
+  const peggedMin = Math.max(workedMin, ...pegs.map(({ endMin }) => endMin));
+  const corners = dried ? [] : cornersDraft(plan, peggedMin);
+  const downMin = Math.max(peggedMin, ...corners.map(({ endMin }) => endMin));
   const checks = checksOf(plan, session, downMin);
   const readMin = Math.max(downMin, ...checks.map(({ endMin }) => endMin));
   const moments = dried ? [] : momentsOf(plan, session, readMin);
-  const drafts = [...before, ...worked, ...corners, ...checks, ...moments];
+  const drafts = [...before, ...worked, ...pegs, ...corners, ...checks, ...moments];
   const sorted = drafts
     .map((draft, i) => ({ draft, i }))
     .sort((a, b) => a.draft.startMin - b.draft.startMin || a.draft.endMin - b.draft.endMin || a.i - b.i)
@@ -193,11 +196,12 @@ function numberOf(plan: Plan, pull: PlannedPull, { kind, item }: PressStep, firs
 const isRow = ({ row }: Plan, { pull }: PlannedPull): boolean => row !== null && pull.id === ACROSS;
 
 function pressInstruction(
-  { row, squeeze, joints }: Plan,
+  plan: Plan,
   pull: PlannedPull,
   { kind, item, count, joint }: PressStep,
   number: number | null,
 ): Finding {
+  const { row, squeeze } = plan;
   if (kind === 'caul') {
     return finding('do-caul', 'informs', { pair: number ?? 0, pairs: row?.job.holding.caulPairs ?? 0 });
   }
@@ -206,10 +210,7 @@ function pressInstruction(
     return finding('do-wrap', 'informs', { place: number ?? 0, count, line: pull.joint });
   }
   if (kind === 'bag') return finding('do-bag', 'informs');
-  if (kind === 'tap') {
-    const pegged = joints.find(({ facts }) => facts.joint.id === joint);
-    return finding('do-drive-pegs', 'informs', { count, line: pegged?.facts.label ?? pull.joint });
-  }
+  if (kind === 'tap') return drivePegs(plan, joint ?? '', count);
   const piece = piecesOf(pull)[item ?? -1];
   const onRow = row?.clampSet.clamps.find((clamp) => clamp.number === number);
   const placed = squeeze?.pulls.find(({ planned }) => planned.pull.id === pull.pull.id)?.clamps[item ?? -1];

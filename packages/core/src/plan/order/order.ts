@@ -12,6 +12,7 @@ import { lineByLine } from './line-by-line';
 import type { OrderJob } from './order-problem';
 import { paceOf } from './paces';
 import { partByPart } from './part-by-part';
+import { pegsAfterMin } from './pegs';
 import { sessionIndexes } from './session-indexes';
 import type { DryJig, Order, OrderedSession } from './ordered-sessions';
 
@@ -64,7 +65,13 @@ export function orderOfPlans(
     const closings = named.operations
       .filter(({ kind }) => kind === 'close')
       .map(({ joints, startMin }) => ({ joints, startMin }));
-    return { ...named, closings, dryJig: jig, workMin: named.handsOnMin + check + (jig?.minutes ?? 0) };
+    const pegs = pegsAfterMin(job, named.joints);
+    return {
+      ...named,
+      closings,
+      dryJig: jig,
+      workMin: named.handsOnMin + pegs + check + (jig?.minutes ?? 0),
+    };
   });
   return orderOfLaid(job, laid);
 }

@@ -1,6 +1,7 @@
 import { centreOutOrder, findClampKind, TURN_N } from '../../clamps';
 import { PACE } from '../../sequence';
 import type { Pace } from './paces';
+import { pegsOf } from './pegs';
 import { isOpposed } from '../pulls/opposed';
 import { piecesOf } from '../pulls/pieces';
 import type { PlannedPull } from '../pulls/planned-pull';
@@ -11,8 +12,6 @@ import type { RowPlan } from '../row/row-plan';
 const STRIP_MIN = 0.05;
 /** A spring clamp snaps on, min [judgement]. */
 const SNAP_MIN = 0.1;
-/** A peg picked up, glued at its head and driven, min [judgement]. */
-const PEG_MIN = 0.25;
 const SNAP_ON: readonly string[] = ['spring', 'pointed-spring'];
 /** What is laid or snapped on is not tightened afterwards. */
 const NOT_TIGHTENED: readonly string[] = [...SNAP_ON, 'weight', 'vacuum', 'elastic-wrap'];
@@ -50,7 +49,7 @@ interface Task extends Pick<PressStep, 'kind' | 'item' | 'count' | 'joint'> {
 
 /**
  * Sets clamps, cauls, strips or the bag of one pull, each by whoever is free first; then, once all are on, brings clamps to
- * full pull in the order of tightening, and drives pegs into what is home. What was put on beforehand takes no time. A row goes from the centre out or from its worst gap, cauls snugged first.
+ * full pull in the order of tightening, or drives the pegs that do so in their place. What was put on beforehand takes no time. A row goes from the centre out or from its worst gap, cauls snugged first.
  */
 export function pressSteps(pull: PlannedPull, row: RowPlan | null, workforce: Workforce): PressSteps {
   if (pull.pull.beforehand === true) return { steps: [], minutes: 0 };
@@ -131,11 +130,9 @@ function tighteningTasks(kinds: readonly (string | null)[], order: readonly numb
     .map((item) => ({ kind: 'tighten', item, count: 1, minutes: PACE.tightenClampMin }));
 }
 
-function pegTasks({ pull: { joints, pegs } }: PlannedPull): Task[] {
-  if (pegs === undefined) return [];
-  const { each } = pegs;
-  return joints.map((joint) => ({ kind: 'tap', item: null, count: each, joint, minutes: each * PEG_MIN }));
-}
+/** Pegs that draw joints home where no clamp does; where clamps do, the glue no longer waits for them. */
+const pegTasks = (pull: PlannedPull): Task[] =>
+  pull.drawnMm === null ? [] : pegsOf(pull).map((pegs) => ({ kind: 'tap', item: null, ...pegs }));
 
 /** All clamps of a row by their turn, those too short included: nobody is quicker for having placed them. */
 const orderOfRow = ({ clampSet }: RowPlan): number[] =>

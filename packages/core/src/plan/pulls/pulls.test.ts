@@ -218,6 +218,13 @@ describe('pegs', () => {
     );
     expect(kinds.lastIndexOf('tighten')).toBeGreaterThan(-1);
     expect(kinds.indexOf('tap')).toBeGreaterThan(kinds.lastIndexOf('tighten'));
+    // They take hands, but the glue does not wait for them.
+    const [few, many] = [3, 11].map((pegs) =>
+      planBuild(started('breadboard', { panelLengthMm: 900, held: 'pegged', pegs }), shop),
+    );
+    expect(many?.verdicts.inTime.figure).toBe(few?.verdicts.inTime.figure);
+    const work = (plan: typeof many) => plan?.order?.sessions[0]?.workMin ?? NaN;
+    expect(work(many) - work(few)).toBeCloseTo(2 * 8 * 0.25, 9);
     expect(
       script(started('breadboard', { panelLengthMm: 900, held: 'clamped' }), shop).some(
         ({ kind }) => kind === 'tap',
