@@ -64,6 +64,8 @@ export function PlanProvider({
   const [ahead, setAhead] = useState<Verdicts | null>(null);
   const [glance, setGlance] = useState<Glance | null>(null);
   const look = useMemo(() => glancing((moved) => askGlance(moved, shop), setGlance), [shop]);
+  // In another air nobody waits for what was looked at in this one.
+  useEffect(() => () => look(null), [look]);
   useEffect(() => {
     let [overtaken, advising] = [false, false];
     const fail = (error: unknown) => {
