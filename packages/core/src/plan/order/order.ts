@@ -65,13 +65,7 @@ export function orderOfPlans(
     const closings = named.operations
       .filter(({ kind }) => kind === 'close')
       .map(({ joints, startMin }) => ({ joints, startMin }));
-    const pegs = pegsAfterMin(job, named.joints);
-    return {
-      ...named,
-      closings,
-      dryJig: jig,
-      workMin: named.handsOnMin + pegs + check + (jig?.minutes ?? 0),
-    };
+    return { ...named, closings, dryJig: jig, workMin: named.handsOnMin + check + (jig?.minutes ?? 0) };
   });
   return orderOfLaid(job, laid);
 }
@@ -103,11 +97,16 @@ function largeOrder(
 
 const idsOf = ({ joints }: Pick<OrderJob, 'joints'>): string[] => joints.map(({ facts }) => facts.joint.id);
 
-function orderOfLaid({ joints }: OrderJob, laid: readonly OrderedSession[]): Order {
+/** Sessions however they were laid out, with what is still driven once their clamps are at full pull. */
+function orderOfLaid(job: OrderJob, laid: readonly OrderedSession[]): Order {
+  const sessions = laid.map((session) => ({
+    ...session,
+    workMin: session.workMin + pegsAfterMin(job, session.joints),
+  }));
   return {
-    sessions: laid,
-    times: timesOf(joints, laid),
-    handsOnMin: laid.reduce((sum, { workMin }) => sum + workMin, 0),
+    sessions,
+    times: timesOf(job.joints, sessions),
+    handsOnMin: sessions.reduce((sum, { workMin }) => sum + workMin, 0),
     impossible: null,
   };
 }
