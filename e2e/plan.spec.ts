@@ -131,6 +131,41 @@ test('a clamp is dragged along the panel and the pressure follows, already befor
   await expect(clamp).toHaveAttribute('aria-label', label);
 });
 
+test('a clamp taken hold of before the plan is settled goes on being seen where it is held', async ({
+  page,
+  app,
+}) => {
+  // What the page asks the elements of its own accord waits until it is let through.
+  await page.addInitScript(() => {
+    window.Worker = class extends Worker {
+      override postMessage(message: { readonly id?: string; readonly path?: readonly string[] }): void {
+        const send = () => super.postMessage(message);
+        if (message.path?.[0] !== 'settle') return send();
+        const answered = new Promise<void>((done) => {
+          this.addEventListener('message', ({ data }: MessageEvent<{ readonly id?: string }>) => {
+            if (data.id === message.id) done();
+          });
+        });
+        Reflect.set(window, 'letSettle', () => (send(), answered));
+      }
+    };
+  });
+  await page.goto(`${app.url}/builds/stage-floor/squeeze`);
+  const tight = verdict(page, 'tight');
+  await expect(tight).toHaveAttribute('data-state', 'holds');
+  await page.waitForFunction('letSettle');
+  const box = await page.locator('[data-part^="clamp-"]').nth(5).boundingBox();
+  if (box === null) throw new Error('no clamp to drag');
+  await page.mouse.move(box.x + box.width / 2, box.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(box.x - 60, box.y + 60, { steps: 8 });
+  await expect(tight).toHaveAttribute('data-state', 'fails');
+  await page.evaluate('letSettle()');
+  // By when what it answered would be drawn.
+  await page.evaluate('new Promise((done) => setTimeout(done, 500))');
+  await expect(tight).toHaveAttribute('data-state', 'fails');
+});
+
 test('readings of the dry fit are answered in words', async ({ page, app }) => {
   await page.goto(`${app.url}/builds/stage-floor/fit`);
   await retype(page.getByRole('textbox', { name: 'Gap A–B' }), '0.3');

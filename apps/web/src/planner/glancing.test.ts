@@ -20,7 +20,7 @@ function slowly() {
   const asked: string[] = [];
   const shown: (number | null)[] = [];
   const waiting: ((answer: Promise<Glance | null>) => void)[] = [];
-  const look = glancing(
+  const { look, endingSoFar } = glancing(
     (build) => {
       asked.push(build.name);
       return new Promise((done) => waiting.push(done));
@@ -35,6 +35,7 @@ function slowly() {
     asked,
     shown,
     look,
+    endingSoFar,
     answer,
     answered: (name: string) => answer(Promise.resolve(glanceOf(named(name)))),
   };
@@ -65,6 +66,18 @@ describe('what is dragged', () => {
       ['1', '2'],
       [null, 2],
     ]);
+  });
+
+  it('goes on being seen when a plan arrives that was asked for before it was taken hold of', async () => {
+    const { shown, look, endingSoFar, answered } = slowly();
+    const atOpening = endingSoFar();
+    look(named('1'));
+    await answered('1');
+    const afterDrop = endingSoFar();
+    atOpening();
+    expect(shown).toEqual([1]);
+    afterDrop();
+    expect(shown).toEqual([1, null]);
   });
 
   it('is drawn as it was where it cannot be planned', async () => {

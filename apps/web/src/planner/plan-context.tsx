@@ -63,11 +63,13 @@ export function PlanProvider({
   /** Verdicts of the build on show whose plan is not drawn yet. */
   const [ahead, setAhead] = useState<Verdicts | null>(null);
   const [glance, setGlance] = useState<Glance | null>(null);
-  const look = useMemo(() => glancing((moved) => askGlance(moved, shop), setGlance), [shop]);
+  const { look, endingSoFar } = useMemo(() => glancing((moved) => askGlance(moved, shop), setGlance), [shop]);
   // In another air nobody waits for what was looked at in this one.
   useEffect(() => () => look(null), [look]);
   useEffect(() => {
     let [overtaken, advising] = [false, false];
+    // What was dragged and let go is part of this build; what is dragged from here on is not.
+    const endOfDragged = endingSoFar();
     const fail = (error: unknown) => {
       if (overtaken) return;
       setFailure(error instanceof Error ? error.message : String(error));
@@ -101,7 +103,7 @@ export function PlanProvider({
       const settling = askSettled(build, shop)
         .then(show, () => undefined)
         // What was dragged is now seen where it was let go.
-        .then(() => (overtaken ? undefined : look(null)));
+        .then(() => (overtaken ? undefined : endOfDragged()));
       if (plan === null) await rest(MANY_PARTS_REST_MS);
       advising = true;
       const answer = await askFixes(build, shop, () => !overtaken);
@@ -116,7 +118,7 @@ export function PlanProvider({
       // What is typed next has the machine to itself.
       if (advising) letGoOfFixes().catch(fail);
     };
-  }, [build, shop, look]);
+  }, [build, shop, look, endingSoFar]);
   const state = useMemo(() => ({ plan, failure }), [plan, failure]);
   const fresh = advice !== null && advice.build === build && advice.shop === shop;
   const fixes = useMemo(() => ({ fixes: advice?.fixes ?? null, fresh }), [advice, fresh]);
