@@ -11,6 +11,8 @@ export default defineConfig({
   reporter: 'line',
   use: {
     browserName: 'chromium',
+    // Keeping the program in the browser reads in all of it, in every new window: only where a test needs it.
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     launchOptions: CHROMIUM,
     screenshot: 'only-on-failure',

@@ -2,6 +2,9 @@ import type { Page } from '@playwright/test';
 import { compareFuse, MINUTE, NOON, pressThrough, runAt } from './bench-run';
 import { type App, expect, prefer, test } from './fixtures';
 
+// With the server gone the page opens from what the browser keeps of it.
+test.use({ serviceWorkers: 'allow' });
+
 /** Numbers from 0 to 1, the same for a seed. */
 function scatter(seed: number): () => number {
   let state = seed;

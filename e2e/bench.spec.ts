@@ -1,6 +1,9 @@
 import { type Page } from '@playwright/test';
 import { expect, prefer, retype, test } from './fixtures';
 
+// With the server gone the page opens from what the browser keeps of it.
+test.use({ serviceWorkers: 'allow' });
+
 /** What of a run is looked at here. */
 interface Run {
   readonly events: readonly { readonly kind: string }[];

@@ -1,6 +1,9 @@
 import { makeDataFolder, removeFolder, startServer } from '../scripts/lib/server.mjs';
 import { expect, test, verdict } from './fixtures';
 
+// With the server gone the page opens from what the browser keeps of it.
+test.use({ serviceWorkers: 'allow' });
+
 test('an empty shop is told by tapping what is there, and has a true plan', async ({ page }) => {
   const data = makeDataFolder();
   const server = await startServer({ data });

@@ -1,5 +1,8 @@
 import { expect, kept, prefer, retype, test, verdict } from './fixtures';
 
+// With the server gone the page opens from what the browser keeps of it.
+test.use({ serviceWorkers: 'allow' });
+
 test.beforeEach(({ page }) => prefer(page, {}));
 
 test('every edit survives a reload, and undo still goes all the way back', async ({ page, app }) => {

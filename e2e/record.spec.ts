@@ -1,5 +1,8 @@
 import { expect, choose, prefer, test } from './fixtures';
 
+// With the server gone the page opens from what the browser keeps of it.
+test.use({ serviceWorkers: 'allow' });
+
 /** What of a run's events is looked at here. */
 interface Told {
   readonly kind: string;
