@@ -4,11 +4,14 @@ import { clampName } from './catalogue';
 import type { Words } from './values';
 
 /** What is not opened to a size goes by its own name. */
-const LOOSE: Readonly<Record<string, string>> = {
-  tape: 'strips of tape, torn off beforehand',
-  'elastic-wrap': 'places to wrap with elastic, up to eight turns each',
-  vacuum: 'bag with its pump, gauge and sealant; look it over for leaks',
-  weight: 'weights',
+const LOOSE: Readonly<Record<string, (count: number) => string>> = {
+  tape: (count) => `${count === 1 ? 'strip' : 'strips'} of tape, torn off beforehand`,
+  'elastic-wrap': (count) =>
+    count === 1
+      ? 'place to wrap with elastic, up to eight turns'
+      : 'places to wrap with elastic, up to eight turns each',
+  vacuum: () => 'bag with its pump, gauge and sealant; look it over for leaks',
+  weight: (count) => (count === 1 ? 'weight' : 'weights'),
 };
 
 /** What to have within reach. */
@@ -19,7 +22,7 @@ export const GATHER: Words<GatherValues> = {
     `${count} boards in order, letters up, edges planed within the day, pencil marks off the edges`,
   'gather-parts': ({ count }) =>
     `${count} parts in order of closing, faces marked, everything done that closing makes unreachable`,
-  'gather-loose': ({ count, kind }) => `${count} ${LOOSE[kind] ?? clampName(kind, count)}`,
+  'gather-loose': ({ count, kind }) => `${count} ${LOOSE[kind]?.(count) ?? clampName(kind, count)}`,
   'gather-stop': () => 'A straight stop across one end',
   'gather-glue': ({ adhesive, massG, volumeMl, onShelfMl }, f) =>
     `${findAdhesive(adhesive).name}: ${f.amount(massG, volumeMl)}; the shelf has ${f.volume(onShelfMl)}. Look at the date on the bottle`,
@@ -35,7 +38,8 @@ export const GATHER: Words<GatherValues> = {
     `${count} ${clampName(kind, count)} to hold the blocks, open to ${f.length(openingMm)}`,
   'gather-corner-clamps': ({ count, kind, openingMm }, f) =>
     `${count} ${clampName(kind, count)} for the corners, open to ${f.length(openingMm)}`,
-  'gather-spares': ({ count }) => `${count} more clamps, open, for whatever goes wrong`,
+  'gather-spares': ({ count }) =>
+    `${count} more ${count === 1 ? 'clamp' : 'clamps'}, open, for whatever goes wrong`,
   'gather-iron': () =>
     'An iron on a stand, a damp cloth, a smooth block to follow it, an offcut to try it on',
   'gather-pegs': ({ count, thickMm }, f) =>

@@ -114,7 +114,9 @@ export const PULL_TIGHTENING: Words<PullTighteningValues> = {
       ? 'Band round, snug; every corner level and its inside in line; then tension, a little at a time.'
       : `Bands and wraps from the middle, then outward: ${order}. Keep them off the ends; snug first, then tension.`,
   'tighten-tape': ({ count }) =>
-    `${count} strips of tape, stretched across each joint, from the middle outward.`,
+    count === 1
+      ? 'One strip of tape, stretched across the joint.'
+      : `${count} strips of tape, stretched across each joint, from the middle outward.`,
   'tighten-bag': () =>
     'Seal, draw down, smooth from the middle; look for a wrinkle or a leak; the pump runs until the clamps could come off.',
   'tighten-sheets': ({ order }) =>

@@ -11,6 +11,8 @@ const REASONS: Words<ReasonValues> = {
   'little-time': ({ ratio }) => `hardly more open time than the job takes (${ratio.toFixed(1)} ×)`,
   'clamps-off-soon': ({ clampMin }) => `clamps off after about ${formatWait(clampMin)}`,
   'clamps-on-long': ({ clampMin }) => `clamps stay on for about ${formatWait(clampMin)}`,
+  'holds-up-the-set': ({ clampMin, withinMin }) =>
+    `clamps stay on for about ${formatWait(clampMin)}, the next of the set wants them after ${formatWait(withinMin)}`,
   creeps: () => 'creeps under a load that never goes away',
   'does-not-creep': () => 'does not creep under lasting load',
   'gap-near-limit': ({ gapMm, glueMm }, f) =>

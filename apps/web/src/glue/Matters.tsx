@@ -1,5 +1,5 @@
 import { LIMITS } from '@lean-clasp/core/basics';
-import { type Finish, FINISHES, NO_WISHES, type Wishes } from '@lean-clasp/core/formats';
+import { type Finish, FINISHES, wishesOf, type Wishes } from '@lean-clasp/core/formats';
 import Box from '@mui/material/Box';
 import { Choice } from '../parts/Choice';
 import { FieldRow } from '../parts/FieldRow';
@@ -18,9 +18,9 @@ const FINISH_OPTIONS = FINISHES.map((value) => ({ value, name: FINISH_WORDS[valu
 /** What this piece asks of its glue beside holding. */
 export function Matters() {
   const { build, edit } = useOpenBuild();
-  const wishes = build.wishes ?? NO_WISHES;
+  const wishes = wishesOf(build);
   const set = (label: string, change: Partial<Wishes>) =>
-    edit(label, (before) => ({ ...before, wishes: { ...(before.wishes ?? NO_WISHES), ...change } }));
+    edit(label, (before) => ({ ...before, wishes: { ...wishesOf(before), ...change } }));
   return (
     <Box component="details" sx={{ mb: 1.5 }}>
       <Box component="summary" sx={{ cursor: 'pointer', py: 1.25 }}>

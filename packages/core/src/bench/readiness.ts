@@ -7,6 +7,7 @@ const FORBIDS: ReadonlySet<string> = new Set([
   'too-cold',
   'wood-too-wet',
   'service-too-hard',
+  'softens-there',
   'no-clamps',
   'clamp-too-short',
   'not-enough-on-rack',

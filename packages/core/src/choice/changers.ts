@@ -41,15 +41,15 @@ const CHANGES: Readonly<Record<ChangeCode, (job: GlueJob) => GlueJob>> = {
 
 /**
  * Changes of one circumstance that would put another glue first, each really ranked.
- * @param more reasons beyond the job, taken to stay as they are.
+ * @param ofPlan what plans add to the job, taken to stay as it is.
  */
 export function whatWouldChange(
   job: GlueJob,
   families?: readonly Adhesive[],
-  more?: Parameters<typeof rankAdhesives>[2],
+  ofPlan?: Parameters<typeof rankAdhesives>[2],
 ): OrderChange[] {
   const usable = (changed: GlueJob) =>
-    rankAdhesives(changed, families, more).glues.find((glue) => glue.refusals.length === 0);
+    rankAdhesives(changed, families, ofPlan).glues.find((glue) => glue.refusals.length === 0);
   const now = usable(job)?.adhesive.id;
   return (Object.keys(CHANGES) as ChangeCode[]).flatMap((code) => {
     const first = usable(CHANGES[code](job));

@@ -39,7 +39,10 @@ export interface GlueJob {
   readonly repairable: boolean;
   /** What the joint was glued with before. */
   readonly oldGlue: 'none' | 'hide' | 'other';
+  /** The person must have the clamps back by then, min; null for whenever. */
   readonly clampsOffWithinMin: number | null;
+  /** The next piece of a set wants them by then, min: what is slower holds the set up. Null for a piece by itself. */
+  readonly freeForNextMin: number | null;
   readonly avoid: readonly Hazard[];
   /** Area to be glued, for amount and cost, mm². */
   readonly areaMm2: number;
@@ -68,6 +71,7 @@ export const PLAIN_JOB: GlueJob = {
   repairable: false,
   oldGlue: 'none',
   clampsOffWithinMin: null,
+  freeForNextMin: null,
   avoid: [],
   areaMm2: 60000,
   shelf: [],

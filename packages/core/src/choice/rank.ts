@@ -15,6 +15,17 @@ export interface RankedGlue {
   readonly sum: number;
 }
 
+/** What only a plan knows of a glue: more reasons, and how long the work takes with it. */
+export interface OfPlan {
+  readonly reasons: readonly Reason[];
+  /** So many times the minutes that the job says. */
+  readonly openTimes: number;
+  readonly closedTimes: number;
+}
+
+/** Of a glue that nobody has planned with. */
+const NOTHING_PLANNED: OfPlan = { reasons: [], openTimes: 1, closedTimes: 1 };
+
 /** Glues in order, and what put the first before the second. */
 export interface Ranking {
   readonly glues: readonly RankedGlue[];
@@ -32,12 +43,12 @@ export interface Deciding {
  * Ranks adhesive families for a job: what must be refused goes last, the rest by the sum of their reasons.
  * Deterministic; ties keep the order of the catalogue. Weights [judgement].
  * @param families the catalogue, or families with the person's own labels in place.
- * @param more reasons that only a plan can know.
+ * @param ofPlan what a plan with a glue adds.
  */
 export function rankAdhesives(
   job: GlueJob,
   families: readonly Adhesive[] = listAdhesives(),
-  more: (adhesive: Adhesive) => readonly Reason[] = () => [],
+  ofPlan: (adhesive: Adhesive) => OfPlan = () => NOTHING_PLANNED,
 ): Ranking {
   const glues = families.map((family): RankedGlue => {
     const adhesive = job.veneer === 'iron-on' ? asDriedFilm(family) : family;
@@ -50,8 +61,15 @@ export function rankAdhesives(
       sg: job.sg,
       woodTempC: job.woodTempC ?? undefined,
     });
-    const candidate = { job, adhesive, window };
-    const reasons = heaviestFirst([...reasonsFor(candidate), ...more(adhesive)]);
+    const { openTimes, closedTimes, reasons: ofItsPlan } = ofPlan(adhesive);
+    const { openNeedMin, closedNeedMin } = job;
+    const own = {
+      ...job,
+      openNeedMin: openNeedMin * openTimes,
+      closedNeedMin: closedNeedMin * closedTimes,
+    };
+    const candidate = { job: own, adhesive, window };
+    const reasons = heaviestFirst([...reasonsFor(candidate), ...ofItsPlan]);
     return {
       adhesive,
       window,

@@ -6,6 +6,7 @@ export interface ReasonValues {
   'little-time': { ratio: number };
   'clamps-off-soon': { clampMin: number };
   'clamps-on-long': { clampMin: number };
+  'holds-up-the-set': { clampMin: number; withinMin: number };
   creeps: None;
   'does-not-creep': None;
   'gap-near-limit': { gapMm: number; glueMm: number };

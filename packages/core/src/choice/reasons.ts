@@ -84,6 +84,12 @@ const soonReleased: Rule = ({ window }) => {
     : reason('clamps-on-long', -Math.min(1.5, 0.3 * Math.log2(hours)), { clampMin: window.clampMin.likely });
 };
 
+/** A set is made as fast as its clamps come free. */
+const heldUp: Rule = ({ job: { freeForNextMin }, window: { clampMin } }) =>
+  freeForNextMin !== null && clampMin !== null && clampMin.likely > freeForNextMin
+    ? reason('holds-up-the-set', -6, { clampMin: clampMin.likely, withinMin: freeForNextMin })
+    : [];
+
 const lastingLoad: Rule = ({ job, adhesive }) => {
   if (!job.lastingLoad) return [];
   return adhesive.creep === 'some' ? reason('creeps', -6) : reason('does-not-creep', 2.5);
@@ -211,6 +217,7 @@ const shelf: Rule = ({ job, adhesive }) => {
 const RULES: readonly Rule[] = [
   spareTime,
   soonReleased,
+  heldUp,
   lastingLoad,
   gaps,
   overkill,

@@ -58,5 +58,5 @@ export {
   ShopDocumentSchema,
 } from './shop-document';
 export { upgradedBuild, upgradedRun } from './upgrades';
-export { type Finish, FINISHES, NO_WISHES, type Wishes } from './wishes';
+export { type Finish, FINISHES, NO_WISHES, type Wishes, wishesOf } from './wishes';
 export { bounded, oneOf, orNull, strictObject, wholeBounded } from './schema';

@@ -38,3 +38,6 @@ export const NO_WISHES: Wishes = {
   noSensitisers: false,
   woodTempC: null,
 };
+
+/** What a build says of it, else what is usual. */
+export const wishesOf = ({ wishes }: { readonly wishes?: Wishes | undefined }): Wishes => wishes ?? NO_WISHES;

@@ -76,8 +76,8 @@ export type RowByAnswers = Partial<Pick<RowSection, 'edge'>> & { readonly caulPa
 export interface AsksOfGlue {
   /** It stays under load for good, as a bend does that wants to spring back. */
   readonly lastingLoad?: boolean;
-  /** Clamps are wanted for the next one of a set, min. */
-  readonly clampsOffWithinMin?: number;
+  /** Clamps are wanted for the next one of a set after so long, min. */
+  readonly freeForNextMin?: number;
   readonly veneer?: 'sheet' | 'iron-on';
 }
 

@@ -85,7 +85,7 @@ const HOT_MELT = {
   adhesive: 'polyurethane-hot-melt',
   faces: 1,
   method: 'hot-nozzle',
-  asksOfGlue: { clampsOffWithinMin: RELEASE_MIN },
+  asksOfGlue: { freeForNextMin: RELEASE_MIN },
   preparation: ['fresh-faces', 'pre-clamp-dry', 'heat-gun-up', 'test-bead', 'inside-corners'],
 } as const;
 

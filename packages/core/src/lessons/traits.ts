@@ -1,4 +1,4 @@
-import { type AmountTrait, NO_WISHES, type ShopDocument, type WordTrait } from '../formats';
+import { type AmountTrait, wishesOf, type ShopDocument, type WordTrait } from '../formats';
 import { kindOf } from '../kinds';
 import { bottlesOf, endGrainOf, isOpposed, packingOf, type Plan } from '../plan';
 import { dot } from '../solids';
@@ -99,7 +99,7 @@ const WORDS: Readonly<Record<WordTrait, WordsOf>> = {
   chemistry: ({ adhesive }) => [adhesive.chemistry],
   joint: ({ joints }) => joints.map(({ facts }) => facts.joint.kind),
   clamp: ({ pulls }) => pulls.flatMap(({ taken }) => taken.map(({ lot }) => lot.kind)),
-  finish: ({ build }) => [(build.wishes ?? NO_WISHES).finish],
+  finish: ({ build }) => [wishesOf(build).finish],
   'squeeze-out': ({ build }) => [kindOf(build.template)?.squeezeOut ?? 'open'],
   prepared: ({ build }) => build.prepared,
   'one-sided': ({ facts }) =>

@@ -1,9 +1,11 @@
 import type { Adhesive } from '../adhesives';
+import { leastBy } from '../basics/least-by';
 import {
   areaOf,
   type Deciding,
   type OrderChange,
   type GlueJob,
+  type OfPlan,
   rankAdhesives,
   type RankedGlue,
   type Reason,
@@ -14,6 +16,7 @@ import { glueJobOf } from './glue-job';
 import type { Plan } from './plan';
 import { planBuild } from './plan-build';
 import { familiesOf } from './shelf';
+import { type WindowUse, windowUses } from '../verdicts/in-time';
 import type { Verdict } from '../verdicts/verdict';
 
 /** One adhesive family as it would do on this very build, in this air. */
@@ -54,12 +57,15 @@ export function compareGlues(build: BuildDocument, shop: ShopDocument, today: st
     adhesive === build.glue.adhesive ? now : planBuild({ ...build, glue: { ...build.glue, adhesive } }, shop);
   const families = familiesOf(shop);
   const plans = new Map(families.map(({ id }) => [id, planWith(id)]));
-  const fallShort = ({ id }: Adhesive) => pressureReason(plans.get(id)?.verdicts.tight);
-  const ranking = rankAdhesives(job, families, fallShort);
+  const byPlan = ({ id }: Adhesive): OfPlan => {
+    const plan = plans.get(id) ?? now;
+    return { reasons: pressureReason(plan.verdicts.tight), ...timesOf(plan, job) };
+  };
+  const ranking = rankAdhesives(job, families, byPlan);
   return {
     job,
     deciding: ranking.deciding,
-    changes: whatWouldChange(job, families, fallShort),
+    changes: whatWouldChange(job, families, byPlan),
     options: ranking.glues.flatMap((glue) => {
       const plan = plans.get(glue.adhesive.id);
       if (plan === undefined) return [];
@@ -81,9 +87,19 @@ export function compareGlues(build: BuildDocument, shop: ShopDocument, today: st
   };
 }
 
-function pressureReason(tight: Verdict | undefined): Reason[] {
-  const weight = tight === undefined ? 0 : WEAK_CLAMPS[tight.state];
-  return tight === undefined || weight === 0
+/** How many times the minutes of a job the plan of a glue takes, where its windows are tightest: another glue goes on in another order. */
+function timesOf(plan: Plan, job: GlueJob): Omit<OfPlan, 'reasons'> {
+  const uses = windowUses(plan);
+  const times = (wanted: WindowUse['window'], jobMin: number) => {
+    const own = uses.filter(({ window }) => window === wanted);
+    return own.length === 0 || jobMin === 0 ? 1 : leastBy(own, ({ margin }) => margin).usedMin / jobMin;
+  };
+  return { openTimes: times('open', job.openNeedMin), closedTimes: times('closed', job.closedNeedMin) };
+}
+
+function pressureReason(tight: Verdict): Reason[] {
+  const weight = WEAK_CLAMPS[tight.state];
+  return weight === 0
     ? []
     : [{ code: 'clamps-fall-short', weight, values: { minMPa: tight.figure ?? 0, lowMPa: tight.against } }];
 }

@@ -1,6 +1,6 @@
 import { SENSITISERS } from '../adhesives';
 import type { GlueJob } from '../choice';
-import { type BuildDocument, NO_WISHES, type Wishes } from '../formats';
+import { type BuildDocument, wishesOf } from '../formats';
 import { kindOf } from '../kinds';
 import { sharedTraits } from '../materials';
 import { endGrainOf } from './end-grain';
@@ -25,8 +25,6 @@ const PALE_WOODS: ReadonlySet<string> = new Set([
 ]);
 /** A bowed line that clamps pull together keeps about this, mm. */
 const CLOSED_TO_MM = 0.05;
-
-const wishesOf = (build: BuildDocument): Wishes => build.wishes ?? NO_WISHES;
 
 function fromWishes(build: BuildDocument) {
   const wishes = wishesOf(build);
@@ -62,7 +60,7 @@ export function glueJobOf(plan: PlanParts, today: string | null): GlueJob {
     ...wishes,
     ...climate,
     lastingLoad: wishes.lastingLoad || kind.lastingLoad === true,
-    clampsOffWithinMin: wishes.clampsOffWithinMin ?? kind.clampsOffWithinMin ?? null,
+    freeForNextMin: kind.freeForNextMin ?? null,
     mcPct: most(glued.map(({ mcPct }) => mcPct)),
     openNeedMin: most(times.map((time) => time.closedAtMin - time.spreadStartMin)),
     closedNeedMin: most(times.map((time) => time.pressedAtMin - time.closedAtMin)),

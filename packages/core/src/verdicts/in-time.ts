@@ -1,5 +1,7 @@
 import { COLD_REFUSALS } from '../adhesives';
-import { finding } from '../findings';
+import { type Finding, finding } from '../findings';
+import { wishesOf } from '../formats';
+import { slowestOf } from '../plan/joints/slowest';
 import { paceOf } from '../plan/order/paces';
 import type { PlanParts } from '../plan/plan';
 import { atRest, type Judged } from './judged';
@@ -50,12 +52,17 @@ export function windowUses({ joints, times }: Pick<PlanParts, 'joints' | 'times'
 
 /** In time: every joint closed and under full pressure inside the unfavourable end of its windows. */
 export function inTime(parts: PlanParts): Judged {
-  const { joints, order } = parts;
+  const { joints, order, facts, adhesive } = parts;
+  const refused = { state: 'fails', figure: null, against: 0, margin: -1, workings: [] } as const;
   const refusal = joints
     .flatMap(({ window }) => window.findings)
     .find(({ code }) => COLD_REFUSALS.includes(code));
   if (refusal !== undefined) {
-    return { state: 'fails', figure: null, against: 0, margin: -1, cause: refusal, workings: [] };
+    return { ...refused, cause: refusal };
+  }
+  if (facts.assembly.pressedBy === 'iron' && !adhesive.aptitudes.ironOn) {
+    // Nothing is left to dry that an iron would not melt again.
+    return { ...refused, cause: finding('no-iron-on', 'refuses') };
   }
   if (order?.impossible) {
     const { session, code, joints: held } = order.impossible;
@@ -64,25 +71,37 @@ export function inTime(parts: PlanParts): Judged {
       line: held[0] ?? '',
       others: held.length - 1,
     });
-    return { state: 'fails', figure: null, against: 0, margin: -1, cause, workings: [] };
+    return { ...refused, cause };
   }
   const uses = windowUses(parts);
   if (uses.length === 0) return { ...atRest(0, finding('nothing-glued', 'warns')), state: 'close' };
   const worst = uses.reduce((a, b) => (b.margin < a.margin ? b : a));
   const missed = worst.margin < 0;
+  const kept = missed ? undefined : keptTooLong(parts);
   return {
-    state: missed ? 'fails' : worst.margin < COMFORTABLE_MARGIN ? 'close' : 'holds',
+    state: missed ? 'fails' : kept !== undefined || worst.margin < COMFORTABLE_MARGIN ? 'close' : 'holds',
     figure: worst.windowMin - worst.usedMin,
     against: worst.windowMin,
     margin: worst.margin / (2 * COMFORTABLE_MARGIN),
-    cause: finding(missed ? 'window-missed' : 'tightest-window', missed ? 'refuses' : 'informs', {
-      line: worst.label,
-      window: worst.window,
-      usedMin: worst.usedMin,
-      windowMin: worst.windowMin,
-    }),
+    cause:
+      kept ??
+      finding(missed ? 'window-missed' : 'tightest-window', missed ? 'refuses' : 'informs', {
+        line: worst.label,
+        window: worst.window,
+        usedMin: worst.usedMin,
+        windowMin: worst.windowMin,
+      }),
     workings: workings(parts, worst),
   };
+}
+
+/** Clamps that the person must have back before the slowest joint lets them go. */
+function keptTooLong({ joints, build }: PlanParts): Finding | undefined {
+  const withinMin = wishesOf(build).clampsOffWithinMin;
+  const clampMin = slowestOf(joints).clampMin;
+  return withinMin === null || clampMin === null || clampMin <= withinMin
+    ? undefined
+    : finding('clamps-on-too-long', 'warns', { clampMin, withinMin });
 }
 
 function workings(

@@ -1,5 +1,4 @@
-import { standsService } from '../adhesives';
-import { canLightSqueeze, LIGHT_SQUEEZE, pressureWord, TYPICAL_FORCE_SPREAD } from '../clamps';
+import { pressureWord, TYPICAL_FORCE_SPREAD } from '../clamps';
 import { type Panel, slidingBlock } from '../assembly';
 import type { Clash } from '../clamps';
 import { howLightly } from './how-lightly';
@@ -8,6 +7,7 @@ import { leastBy } from '../basics/least-by';
 import { judgedLines, type PlannedLine, type RowInPlan } from '../plan/row/row-plan';
 import { blockClampsOfRow, blockClampTrouble } from '../plan/squeeze/block-clamps';
 import { stageOfLine } from '../plan/row/stages';
+import { unfitGlue } from './unfit-glue';
 import { barShareOf, type Verdict, type VerdictState } from './verdict';
 
 /** From so many times the force on, the order in which lines are closed is worth telling. */
@@ -46,17 +46,8 @@ function marginOf({ pressure: { minMPa }, target: { lowMPa, highMPa } }: Planned
 /** What forbids the plan, most fundamental first. */
 function refusal(parts: RowInPlan): Finding | undefined {
   const { build, job, adhesive, clampSet, lines } = parts;
-  const wet = lines.flatMap(({ window }) => window.findings).find(({ code }) => code === 'wood-too-wet');
-  if (wet !== undefined) return wet;
-  if (!standsService(adhesive.service, build.service)) {
-    return finding('service-too-hard', 'refuses', { rated: adhesive.service, wanted: build.service });
-  }
-  if (job.school === 'light' && !canLightSqueeze(adhesive)) {
-    return finding('light-squeeze-needs-filler', 'refuses', {
-      gapMm: adhesive.gapMm,
-      neededMm: LIGHT_SQUEEZE.gapMm,
-    });
-  }
+  const unfit = unfitGlue({ build, adhesive, joints: lines, lightly: job.school === 'light' });
+  if (unfit !== undefined) return unfit;
   if (clampSet.clamps.length === 0) return finding('no-clamps', 'refuses');
   const short = clampSet.clamps.find(({ fit }) => fit === 'too-short');
   if (short !== undefined) {

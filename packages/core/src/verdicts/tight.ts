@@ -1,5 +1,3 @@
-import { standsService } from '../adhesives';
-import { canLightSqueeze, LIGHT_SQUEEZE } from '../clamps';
 import { howLightly } from './how-lightly';
 import { type Finding, finding, type Severity } from '../findings';
 import { leastBy } from '../basics/least-by';
@@ -10,11 +8,12 @@ import type { Judged } from './judged';
 import type { PlannedPull } from '../plan/pulls/planned-pull';
 import { blockClampsOf, blockClampTrouble } from '../plan/squeeze/block-clamps';
 import { leastOf } from '../plan/squeeze/least';
+import { unfitGlue } from './unfit-glue';
 
 /** Whether every joint is pressed as its glue wants, by the pull that has the least of it. */
 export function tight(parts: PlanParts): Judged {
   const { joints, adhesive, facts, squeeze } = parts;
-  const unfit = unfitGlue(parts);
+  const unfit = unfitGlue({ ...parts, lightly: parts.build.squeeze?.school === 'light' });
   if (facts.assembly.pressedBy === 'iron') {
     const judged = ironed(parts);
     return unfit === undefined ? judged : { ...judged, state: 'fails', margin: -0.5, cause: unfit };
@@ -65,22 +64,6 @@ const nothingFor = ({ joint: line, pull: { need, openingMm, bag } }: PlannedPull
   bag === undefined || need !== 'vacuum'
     ? finding('nothing-to-pull-with', 'refuses', { line, need, openingMm })
     : finding('no-bag', 'refuses', { line, ...bag });
-
-/** Wood too wet for the glue, or a place that it would not stand. */
-function unfitGlue({ joints, adhesive, build }: PlanParts): Finding | undefined {
-  return (
-    joints.flatMap(({ window }) => window.findings).find(({ code }) => code === 'wood-too-wet') ??
-    (standsService(adhesive.service, build.service)
-      ? undefined
-      : finding('service-too-hard', 'refuses', { rated: adhesive.service, wanted: build.service })) ??
-    (build.squeeze?.school !== 'light' || canLightSqueeze(adhesive)
-      ? undefined
-      : finding('light-squeeze-needs-filler', 'refuses', {
-          gapMm: adhesive.gapMm,
-          neededMm: LIGHT_SQUEEZE.gapMm,
-        }))
-  );
-}
 
 /** A joint that gets more than its glue wants, the worst first: above what starves it it fails, above high it is close. */
 function tooMuch({ squeeze, pulls }: PlanParts): Finding | undefined {

@@ -1,5 +1,5 @@
 import { DEMO_SHOP, wagonBuilds } from '../demo';
-import type { BuildDocument } from '../formats';
+import { type BuildDocument, NO_WISHES } from '../formats';
 import { planBuild, settlePlan } from '../plan';
 import { buildOf, maplePanel, planRow, TEST_SHOP } from '../test-support/builds';
 import { ASPECTS, COMFORTABLE_MARGIN, windowUses } from '.';
@@ -54,6 +54,23 @@ describe('In time', () => {
     }
   });
 
+  it('is refused under an iron to a glue whose film does not melt again', () => {
+    const glued = (adhesive: string) => {
+      const build = started('dried-film');
+      return verdictsOf({ ...build, glue: { ...build.glue, adhesive } }).inTime;
+    };
+    expect(glued('epoxy-slow')).toMatchObject({ state: 'fails', cause: { code: 'no-iron-on' } });
+    expect(glued('pva-interior').state).toBe('holds');
+  });
+
+  it('does not simply hold where clamps are wanted back before they may come off', () => {
+    const back = (clampsOffWithinMin: number | null) =>
+      verdictsOf({ ...started('odd-angle'), wishes: { ...NO_WISHES, clampsOffWithinMin } }).inTime;
+    expect(back(null).state).toBe('holds');
+    expect(back(600).state).toBe('holds');
+    expect(back(5)).toMatchObject({ state: 'close', cause: { code: 'clamps-on-too-long' } });
+  });
+
   it('has nothing to say where every joint is left dry', () => {
     const build = started('tenon-frame');
     const dry = planBuild(build, TEST_SHOP).facts.joints.map(({ joint }) => ({
@@ -105,6 +122,21 @@ describe('Tight', () => {
     expect(closingN(0.3)).toBeGreaterThan(0);
     expect(closingN(1)).toBeGreaterThan(closingN(0.3) ?? NaN);
   });
+
+  it.each(['edge-panel', 'tenon-frame', 'dried-film'])(
+    'fails where a %s will stand warmer than its glue bears',
+    (template) => {
+      const build = started(template);
+      const standing = (warmC: number | null) =>
+        verdictsOf({
+          ...build,
+          glue: { ...build.glue, adhesive: 'pva-interior' },
+          wishes: { ...NO_WISHES, warmC },
+        }).tight.cause.code;
+      expect(standing(90)).toBe('softens-there');
+      expect(standing(null)).not.toBe('softens-there');
+    },
+  );
 });
 
 describe('Square', () => {

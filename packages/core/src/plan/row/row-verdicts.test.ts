@@ -319,7 +319,7 @@ describe('compareGlues', () => {
       ).job;
     expect(job('bent-lamination').lastingLoad).toBe(true);
     expect(job('veneered-sheet').veneer).toBe('sheet');
-    expect(job('trim-set').clampsOffWithinMin).toBe(5);
+    expect(job('trim-set').freeForNextMin).toBe(5);
     expect(job('mitred-frame').endGrainShare).toBeGreaterThan(0.9);
     expect(job('face-lamination').endGrainShare).toBe(0);
   });
