@@ -73,22 +73,18 @@ const spareTime: Rule = ({ job, window }) => {
   return reason(weight > 0 ? 'time-to-spare' : 'little-time', weight, { spareMin, ratio });
 };
 
-/** Clamps off soon: each halving is worth something. */
-const soonReleased: Rule = ({ window }) => {
-  if (window.clampMin === null) return [];
-  const hours = window.clampMin.likely / 60;
+/** Clamps off soon: each halving is worth something. A set is made as fast as its clamps come free. */
+const soonReleased: Rule = ({ job: { freeForNextMin: withinMin }, window: { clampMin: range } }) => {
+  if (range === null) return [];
+  const clampMin = range.likely;
+  if (withinMin !== null && clampMin > withinMin) {
+    return reason('holds-up-the-set', -6, { clampMin, withinMin });
+  }
+  const hours = clampMin / 60;
   return hours <= 1
-    ? reason('clamps-off-soon', Math.min(1.2, 0.4 - 0.3 * Math.log2(Math.max(hours, 0.01))), {
-        clampMin: window.clampMin.likely,
-      })
-    : reason('clamps-on-long', -Math.min(1.5, 0.3 * Math.log2(hours)), { clampMin: window.clampMin.likely });
+    ? reason('clamps-off-soon', Math.min(1.2, 0.4 - 0.3 * Math.log2(Math.max(hours, 0.01))), { clampMin })
+    : reason('clamps-on-long', -Math.min(1.5, 0.3 * Math.log2(hours)), { clampMin });
 };
-
-/** A set is made as fast as its clamps come free. */
-const heldUp: Rule = ({ job: { freeForNextMin }, window: { clampMin } }) =>
-  freeForNextMin !== null && clampMin !== null && clampMin.likely > freeForNextMin
-    ? reason('holds-up-the-set', -6, { clampMin: clampMin.likely, withinMin: freeForNextMin })
-    : [];
 
 const lastingLoad: Rule = ({ job, adhesive }) => {
   if (!job.lastingLoad) return [];
@@ -217,7 +213,6 @@ const shelf: Rule = ({ job, adhesive }) => {
 const RULES: readonly Rule[] = [
   spareTime,
   soonReleased,
-  heldUp,
   lastingLoad,
   gaps,
   overkill,
