@@ -4,6 +4,9 @@ import type { PlannerLater, Tries } from './planner-answers';
 
 type Adviser = Pick<PlannerLater, 'estimates' | 'likely' | 'inFull' | 'fixes'>;
 
+/** Parts that all changes are tried in, so that whoever had something else to do first takes fewer. */
+const SLICES = 4;
+
 /**
  * Fixes for a build, its many changes planned by several workers side by side: all of them by estimates, then those that look best in full.
  * @param settled the build's verdicts in full.
@@ -18,28 +21,28 @@ export async function fixesBy(
   isWanted: () => boolean,
 ): Promise<Fixes | null> {
   const [first] = workers;
-  const all = async (share: (worker: Adviser, turn: number) => Promise<Tries | null>) => {
-    const shares = await Promise.all(workers.map(share));
+  /** What is left is taken by whoever is free; null once it was let go. */
+  const tried = async (left: number[], ask: (worker: Adviser, next: number) => Promise<Tries | null>) => {
+    const shares = await Promise.all(
+      workers.map(async (worker) => {
+        const found: Tries[number][] = [];
+        for (let next = left.shift(); next !== undefined; next = left.shift()) {
+          const tries = isWanted() ? await ask(worker, next) : null;
+          if (tries === null) return null;
+          found.push(...tries);
+        }
+        return found;
+      }),
+    );
     const whole = shares.filter((each) => each !== null);
     return whole.length < shares.length ? null : whole.flat();
   };
-  if (!isWanted()) return null;
-  // As long for one change as for another.
-  const estimates = await all((worker, turn) => worker.estimates(build, shop, turn, workers.length));
+  const slices = Array.from({ length: SLICES }, (_, slice) => slice);
+  const estimates = await tried(slices, (worker, slice) => worker.estimates(build, shop, slice, SLICES));
   if (estimates === null) return null;
   const now = await settled;
   if (!isWanted()) return null;
   const likely = await first.likely(build, shop, estimates, now);
-  const left = placesOf(likely);
-  // What is pressed may take thirty times as long, so whoever is free takes the next.
-  const full = await all(async (worker) => {
-    const found: Tries[number][] = [];
-    for (let place = left.shift(); place !== undefined; place = left.shift()) {
-      const tried = isWanted() ? await worker.inFull(build, shop, place) : null;
-      if (tried === null) return null;
-      found.push(...tried);
-    }
-    return found;
-  });
+  const full = await tried(placesOf(likely), (worker, place) => worker.inFull(build, shop, place));
   return full === null ? null : first.fixes(build, shop, likely, now, full);
 }

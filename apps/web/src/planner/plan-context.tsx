@@ -35,8 +35,8 @@ const PlanContext = createContext<PlanState>({ plan: null, failure: null });
 const FixesContext = createContext<FixesState>({ fixes: null, fresh: false });
 const GlanceContext = createContext<GlanceState>({ glance: null, look: () => undefined });
 
-/** Pause after the verdicts before elements and fixes are asked, so that a clamp can be dragged without a queue. */
-const SETTLE_AFTER_MS = 40;
+/** Pause after the verdicts before elements and fixes are asked, in which the plan is drawn. */
+const SETTLE_AFTER_MS = 20;
 /** The same before the fixes of a plan of many parts, each of which takes as long as a key: longer than between two keys. */
 const MANY_PARTS_REST_MS = 400;
 
