@@ -101,14 +101,27 @@ async function runningAt(page: Page, url: string): Promise<Run | undefined> {
   return (await (await page.request.get(`${url}/api/runs/${id}`)).json()) as Run;
 }
 
+/** In the quiet after the first screen all others are fetched: the last of them is there once nothing more comes. */
+async function everyScreenFetched(page: Page): Promise<void> {
+  const fetched = () => page.evaluate(() => performance.getEntriesByType('resource').length);
+  const atFirst = await fetched();
+  let before = atFirst;
+  const still = async () => {
+    const now = await fetched();
+    const same = now > atFirst && now === before;
+    before = now;
+    return same;
+  };
+  await expect.poll(still, { intervals: [2000] }).toBe(true);
+}
+
 test('the clock is started with the server gone, and the run comes in with its events', async ({
   page,
   app,
 }) => {
   await page.goto(`${app.url}/builds/stage-floor/glue-up`);
   await expect(page.getByRole('button', { name: /Start the clock/ })).toBeEnabled();
-  // In the quiet after the first screen, all others are fetched.
-  await page.waitForTimeout(5000);
+  await everyScreenFetched(page);
   await app.stop();
   await page.getByRole('button', { name: /Start the clock/ }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Spread A–B' })).toBeVisible();

@@ -121,6 +121,8 @@ export const CAUSES: Words<CauseValues> = {
     forceN > 0
       ? `${line} is open ${f.fine(gapMm)}; closing it takes more than these clamps should give: back to the plane`
       : `${line} is open ${f.fine(gapMm)}; this glue fills ${f.fine(glueMm)} and no clamp bends it shut: cut it again`,
+  'hollow-under-iron': ({ line, gapMm, glueMm }, f) =>
+    `${line} is open ${f.fine(gapMm)}; a dried film fills ${f.fine(glueMm)}, and the face may not follow the hollow: plane or fill it first`,
   'joint-gap-costs': ({ line, gapMm, forceN }, f) =>
     `${line} is open ${f.fine(gapMm)}; closing it takes about ${f.force(forceN)}`,
   'nothing-to-pull-with': ({ line, need, openingMm }, f) =>

@@ -62,6 +62,7 @@ export interface CauseValues extends Record<FlatPart | SquarePart, { mm: number 
   'panel-near-popping': { loadShare: number };
   'held-from-popping': { loadShare: number; heldBy: string };
   'joint-gap': { forceN: number; line: string; gapMm: number; glueMm: number };
+  'hollow-under-iron': { line: string; gapMm: number; glueMm: number };
   'joint-gap-costs': { line: string; gapMm: number; forceN: number };
   'nothing-to-pull-with': { line: string; need: string; openingMm: number };
   'pull-crushes': { line: string };

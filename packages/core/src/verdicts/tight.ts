@@ -14,9 +14,14 @@ import { unfitGlue } from './unfit-glue';
 export function tight(parts: PlanParts): Judged {
   const { joints, adhesive, facts, squeeze } = parts;
   const unfit = unfitGlue({ ...parts, lightly: parts.build.squeeze?.school === 'light' });
+  const open = joints.find(({ closing }) => closing === 'back-to-plane');
   if (facts.assembly.pressedBy === 'iron') {
     const judged = ironed(parts);
-    return unfit === undefined ? judged : { ...judged, state: 'fails', margin: -0.5, cause: unfit };
+    if (unfit !== undefined) return { ...judged, state: 'fails', margin: -0.5, cause: unfit };
+    // A thin face follows a hollow under the iron, or does not: a dried film fills nothing.
+    return open === undefined || judged.state !== 'holds'
+      ? judged
+      : { ...judged, state: 'close', cause: hollowUnderIron(open, adhesive.gapMm) };
   }
   const pulls = parts.pulls.map((pull) => leastOf(pull, squeeze));
   const share = ({ reachMPa, wanted }: PlannedPull) => reachMPa / wanted.lowMPa;
@@ -25,7 +30,6 @@ export function tight(parts: PlanParts): Judged {
   const blocking = said.find(({ severity }) => severity === 'refuses');
   const trouble =
     blockClampTrouble(blockClampsOf(parts)) ?? said.find(({ severity }) => severity === 'warns');
-  const open = joints.find(({ closing }) => closing === 'back-to-plane');
   const costly = joints.find(({ closing }) => closing === 'costly');
   const cause =
     unfit ??
@@ -97,6 +101,9 @@ function gap(
     glueMm,
   });
 }
+
+const hollowUnderIron = ({ facts, gap: read }: PlannedJoint, glueMm: number): Finding =>
+  finding('hollow-under-iron', 'warns', { line: facts.label, gapMm: Math.abs(read?.gapMm ?? 0), glueMm });
 
 function pullCause(
   { word, joint, reachMPa, neededN, reachN, drawnMm }: PlannedPull,

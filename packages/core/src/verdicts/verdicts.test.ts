@@ -123,6 +123,15 @@ describe('Tight', () => {
     expect(closingN(1)).toBeGreaterThan(closingN(0.3) ?? NaN);
   });
 
+  it('is not sure of a dried film over a hollow, which it does not fill', () => {
+    const build = started('dried-film');
+    const id = planBuild(build, TEST_SHOP).facts.joints[0]?.joint.id ?? '';
+    const over = (gapMm: number) =>
+      verdictsOf({ ...build, jointNotes: [{ id, gapMm, reinforcement: 'none' }] }).tight;
+    expect(over(0).state).toBe('holds');
+    expect(over(0.8)).toMatchObject({ state: 'close', cause: { code: 'hollow-under-iron' } });
+  });
+
   it.each(['edge-panel', 'tenon-frame', 'dried-film'])(
     'fails where a %s will stand warmer than its glue bears',
     (template) => {
