@@ -39,7 +39,8 @@ const IDS = Object.keys(builds) as (keyof typeof builds)[];
 /**
  * Kinds that plan differently since, on purpose: rows are judged by row mechanics, tightening is counted for every kind, and a pull
  * goes no further than what its joints want. Glue is laid as a bead before it is spread, scarfs get clamps as near as it takes, and
- * cauls are drawn flat whatever their crown. Pegs are driven in the script. End grain that holds gets a coat before the real one. Wood that nobody has metered has lain in the usual air. What is told here is what came of it, so that no other change goes unseen.
+ * cauls are drawn flat whatever their crown. Pegs are driven in the script. End grain that holds gets a coat before the real one.
+ * Clamps that are wanted back sooner than they come off are told. Wood that nobody has metered has lain in the usual air. What is told here is what came of it, so that no other change goes unseen.
  */
 const CHANGED: Readonly<Partial<Record<keyof typeof builds, Readonly<Record<string, string>>>>> = {
   'bench-seat': { tight: 'holds → close' },
@@ -48,7 +49,7 @@ const CHANGED: Readonly<Partial<Record<keyof typeof builds, Readonly<Record<stri
   drumhead: { inTime: 'holds → fails', tight: 'holds → fails', flat: 'close → holds' },
   'gable-sign': { tight: 'close → holds' },
   'lamp-posts': { tight: 'close → holds' },
-  'side-panel': { tight: 'close → holds' },
+  'side-panel': { inTime: 'holds → close', tight: 'close → holds' },
   'trestle-feet': { inTime: 'holds → close' },
 };
 
