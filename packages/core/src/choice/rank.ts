@@ -23,9 +23,6 @@ export interface OfPlan {
   readonly closedTimes: number;
 }
 
-/** Of a glue that nobody has planned with. */
-const NOTHING_PLANNED: OfPlan = { reasons: [], openTimes: 1, closedTimes: 1 };
-
 /** Glues in order, and what put the first before the second. */
 export interface Ranking {
   readonly glues: readonly RankedGlue[];
@@ -43,12 +40,12 @@ export interface Deciding {
  * Ranks adhesive families for a job: what must be refused goes last, the rest by the sum of their reasons.
  * Deterministic; ties keep the order of the catalogue. Weights [judgement].
  * @param families the catalogue, or families with the person's own labels in place.
- * @param ofPlan what a plan with a glue adds.
+ * @param ofPlan what a plan with a glue adds; nothing of one that nobody has planned with.
  */
 export function rankAdhesives(
   job: GlueJob,
   families: readonly Adhesive[] = listAdhesives(),
-  ofPlan: (adhesive: Adhesive) => OfPlan = () => NOTHING_PLANNED,
+  ofPlan: (adhesive: Adhesive) => Partial<OfPlan> = () => ({}),
 ): Ranking {
   const glues = families.map((family): RankedGlue => {
     const adhesive = job.veneer === 'iron-on' ? asDriedFilm(family) : family;
@@ -61,7 +58,7 @@ export function rankAdhesives(
       sg: job.sg,
       woodTempC: job.woodTempC ?? undefined,
     });
-    const { openTimes, closedTimes, reasons: ofItsPlan } = ofPlan(adhesive);
+    const { openTimes = 1, closedTimes = 1, reasons: ofItsPlan = [] } = ofPlan(adhesive);
     const { openNeedMin, closedNeedMin } = job;
     const own = {
       ...job,

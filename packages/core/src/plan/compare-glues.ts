@@ -57,10 +57,8 @@ export function compareGlues(build: BuildDocument, shop: ShopDocument, today: st
     adhesive === build.glue.adhesive ? now : planBuild({ ...build, glue: { ...build.glue, adhesive } }, shop);
   const families = familiesOf(shop);
   const plans = new Map(families.map(({ id }) => [id, planWith(id)]));
-  const byPlan = ({ id }: Adhesive): OfPlan => {
-    const plan = plans.get(id) ?? now;
-    return { reasons: pressureReason(plan.verdicts.tight), ...timesOf(plan, job) };
-  };
+  const added = new Map([...plans].map(([id, plan]) => [id, ofPlan(plan, job)]));
+  const byPlan = ({ id }: Adhesive) => added.get(id) ?? {};
   const ranking = rankAdhesives(job, families, byPlan);
   return {
     job,
@@ -87,14 +85,18 @@ export function compareGlues(build: BuildDocument, shop: ShopDocument, today: st
   };
 }
 
-/** How many times the minutes of a job the plan of a glue takes, where its windows are tightest: another glue goes on in another order. */
-function timesOf(plan: Plan, job: GlueJob): Omit<OfPlan, 'reasons'> {
+/** What the plan of a glue adds to a job: how far its clamps fall short, and where its windows are tightest how many times the minutes it takes, since another glue goes on in another order. */
+function ofPlan(plan: Plan, job: GlueJob): OfPlan {
   const uses = windowUses(plan);
   const times = (wanted: WindowUse['window'], jobMin: number) => {
     const own = uses.filter(({ window }) => window === wanted);
     return own.length === 0 || jobMin === 0 ? 1 : leastBy(own, ({ margin }) => margin).usedMin / jobMin;
   };
-  return { openTimes: times('open', job.openNeedMin), closedTimes: times('closed', job.closedNeedMin) };
+  return {
+    reasons: pressureReason(plan.verdicts.tight),
+    openTimes: times('open', job.openNeedMin),
+    closedTimes: times('closed', job.closedNeedMin),
+  };
 }
 
 function pressureReason(tight: Verdict): Reason[] {
