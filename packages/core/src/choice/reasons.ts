@@ -1,4 +1,4 @@
-import { type Adhesive, type AdhesiveWindow, SERVICES, standsService } from '../adhesives';
+import { type Adhesive, type AdhesiveWindow, SERVICES, tooHardFor, tooWarmFor } from '../adhesives';
 import { type Finding, finding, type FindingCode, type FindingValue, type None } from '../findings';
 import type { GlueJob } from './job';
 import type { ReasonValues } from './reason-values';
@@ -23,12 +23,10 @@ const ENOUGH_SPARE = 3;
 /** Why a glue cannot do a job at all. */
 export function refusalsOf({ job, adhesive, window }: Candidate): Finding[] {
   const { openMin, closedMin, clampMin } = window;
-  const { warmC, clampsOffWithinMin: withinMin, openNeedMin, closedNeedMin } = job;
-  const { softensC } = adhesive;
+  const { clampsOffWithinMin: withinMin, openNeedMin, closedNeedMin } = job;
   const found: Finding[] = window.findings.filter(({ severity }) => severity === 'refuses');
-  if (!standsService(adhesive.service, job.service)) {
-    found.push(finding('service-too-hard', 'refuses', { rated: adhesive.service, wanted: job.service }));
-  }
+  const tooHard = tooHardFor(adhesive, job.service);
+  if (tooHard !== undefined) found.push(tooHard);
   if (job.gapMm > adhesive.gapMm) {
     found.push(finding('gap-too-wide', 'refuses', { gapMm: job.gapMm, glueMm: adhesive.gapMm }));
   }
@@ -38,9 +36,8 @@ export function refusalsOf({ job, adhesive, window }: Candidate): Finding[] {
   if (closedMin !== null && closedMin.low < closedNeedMin) {
     found.push(finding('closed-too-short', 'refuses', { needMin: closedNeedMin, windowMin: closedMin.low }));
   }
-  if (softensC !== null && warmC !== null && warmC >= softensC) {
-    found.push(finding('softens-there', 'refuses', { warmC, softensC }));
-  }
+  const tooWarm = tooWarmFor(adhesive, job.warmC);
+  if (tooWarm !== undefined) found.push(tooWarm);
   if (job.veneer === 'iron-on' && !adhesive.aptitudes.ironOn) found.push(finding('no-iron-on', 'refuses'));
   if (withinMin !== null && clampMin !== null && clampMin.likely > withinMin) {
     found.push(finding('clamps-on-too-long', 'refuses', { clampMin: clampMin.likely, withinMin }));

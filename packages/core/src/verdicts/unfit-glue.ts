@@ -1,11 +1,11 @@
-import { standsService } from '../adhesives';
+import { tooHardFor, tooWarmFor } from '../adhesives';
 import { canLightSqueeze, LIGHT_SQUEEZE } from '../clamps';
 import { type Finding, finding } from '../findings';
 import { wishesOf } from '../formats';
 import type { PlanParts } from '../plan/plan';
 
 /** A build and its glue, with the window of every joint. */
-export type Glued = Pick<PlanParts, 'adhesive'> & {
+type Glued = Pick<PlanParts, 'adhesive'> & {
   readonly build: Pick<PlanParts['build'], 'service' | 'wishes'>;
   readonly joints: readonly Pick<PlanParts['joints'][number], 'window'>[];
   /** Whether it is to be pressed lightly, over both faces. */
@@ -14,20 +14,13 @@ export type Glued = Pick<PlanParts, 'adhesive'> & {
 
 /** Why no pull whatever makes a joint that holds: wood too wet for the glue, a place that it does not stand, a school that it does not suit. */
 export function unfitGlue({ joints, adhesive, build, lightly }: Glued): Finding | undefined {
-  const wet = joints.flatMap(({ window }) => window.findings).find(({ code }) => code === 'wood-too-wet');
-  if (wet !== undefined) return wet;
-  if (!standsService(adhesive.service, build.service)) {
-    return finding('service-too-hard', 'refuses', { rated: adhesive.service, wanted: build.service });
-  }
-  const { softensC } = adhesive;
-  const { warmC } = wishesOf(build);
-  if (softensC !== null && warmC !== null && warmC >= softensC) {
-    return finding('softens-there', 'refuses', { warmC, softensC });
-  }
-  return lightly && !canLightSqueeze(adhesive)
-    ? finding('light-squeeze-needs-filler', 'refuses', {
-        gapMm: adhesive.gapMm,
-        neededMm: LIGHT_SQUEEZE.gapMm,
-      })
-    : undefined;
+  const { gapMm } = adhesive;
+  return (
+    joints.flatMap(({ window }) => window.findings).find(({ code }) => code === 'wood-too-wet') ??
+    tooHardFor(adhesive, build.service) ??
+    tooWarmFor(adhesive, wishesOf(build).warmC) ??
+    (lightly && !canLightSqueeze(adhesive)
+      ? finding('light-squeeze-needs-filler', 'refuses', { gapMm, neededMm: LIGHT_SQUEEZE.gapMm })
+      : undefined)
+  );
 }
