@@ -36,6 +36,7 @@ export const adviser = () => later;
 export const arranger = () => later;
 export const askPlan = (build: BuildDocument, shop: ShopDocument) => later.plan(build, shop);
 export const askFirst = (build: BuildDocument, shop: ShopDocument) => later.first(build, shop);
+export const answeredFirst = () => null;
 export const askGlance = (build: BuildDocument, shop: ShopDocument) => later.glance(build, shop);
 export const askSettled = async (build: BuildDocument, shop: ShopDocument) =>
   withSettled(await later.plan(build, shop), await later.settle(build, shop));

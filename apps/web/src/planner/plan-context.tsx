@@ -6,7 +6,7 @@ import { nextFrame } from '../parts/next-frame';
 import { glancing, type Look } from './glancing';
 import type { Glance } from './planner-answers';
 import { sharing } from './sharing';
-import { askFirst, askFixes, askGlance, askPlan, askSettled, letGoOfFixes } from './workers';
+import { answeredFirst, askFirst, askFixes, askGlance, askPlan, askSettled, letGoOfFixes } from './workers';
 
 /** The newest plan that the worker has delivered for the build on show. */
 export interface PlanState {
@@ -61,7 +61,7 @@ export function PlanProvider({
   );
   const [failure, setFailure] = useState<string | null>(null);
   /** Verdicts of the build on show whose plan is not drawn yet. */
-  const [ahead, setAhead] = useState<Verdicts | null>(null);
+  const [ahead, setAhead] = useState<Verdicts | null>(() => answeredFirst(build, shop)?.verdicts ?? null);
   const [glance, setGlance] = useState<Glance | null>(null);
   const { look, endingSoFar } = useMemo(() => glancing((moved) => askGlance(moved, shop), setGlance), [shop]);
   // In another air nobody waits for what was looked at in this one.

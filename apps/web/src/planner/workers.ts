@@ -25,13 +25,25 @@ type Asked<T> = WeakMap<ShopDocument, WeakMap<BuildDocument, Promise<T>>>;
 const asked: Asked<Plan> = new WeakMap();
 const askedFirst: Asked<FirstAnswer> = new WeakMap();
 const askedToSettle: Asked<Plan> = new WeakMap();
+/** The newest answer for a build. */
+const answered = new WeakMap<BuildDocument, { readonly shop: ShopDocument; readonly answer: FirstAnswer }>();
 
 /**
  * The plan of a build, or what a large one comes to before the whole of it is handed over, asked for once: whoever edits asks at once,
  * and whoever shows the build then finds the answer under way.
  */
 export function askFirst(build: BuildDocument, shop: ShopDocument): Promise<FirstAnswer> {
-  return once(askedFirst, build, shop, () => planner().first(build, shop));
+  return once(askedFirst, build, shop, async () => {
+    const answer = await planner().first(build, shop);
+    answered.set(build, { shop, answer });
+    return answer;
+  });
+}
+
+/** That answer where it has come already, so that a screen is drawn with it and not once before. */
+export function answeredFirst(build: BuildDocument, shop: ShopDocument): FirstAnswer | null {
+  const known = answered.get(build);
+  return known?.shop === shop ? known.answer : null;
 }
 
 /** All of the plan of a build. */

@@ -4,7 +4,7 @@ import { openDocument } from '../documents/sync';
 import { askFirst } from '../planner/workers';
 import { SHOP_ID } from '../shop/shop-id';
 
-/** Opens a build and the shop while the screen that will show it is still on its way; its plan is asked for, and not waited for. */
+/** Opens a build and the shop and plans it, while the screen that will show it is still on its way. */
 export function headStart(buildId: string): AppThunk<Promise<void>> {
   return async (dispatch, getState) => {
     await Promise.all([dispatch(openDocument('builds', buildId)), dispatch(openDocument('shops', SHOP_ID))]);
@@ -14,6 +14,6 @@ export function headStart(buildId: string): AppThunk<Promise<void>> {
     // Where a sensor is followed, plans are for the air that it will say.
     if (build === undefined || shop === undefined || shop.sensor?.follow === true) return;
     // What is wrong with it is told by the screen.
-    askFirst(build, shop).catch(() => undefined);
+    await askFirst(build, shop).catch(() => undefined);
   };
 }
