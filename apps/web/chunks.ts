@@ -2,17 +2,21 @@ import type { Rolldown } from 'vite';
 
 /** Loaded by one screen or one part of it only: a chunk of their own. */
 const SELDOM =
-  /node_modules\/(recharts|d3-|victory-|es-toolkit|@dnd-kit|decimal|immer-|react-zoom|papaparse|three)/;
+  /node_modules\/(recharts|d3-|victory-|es-toolkit|@dnd-kit|decimal|immer-|react-zoom|papaparse|three|@tanstack|react-intersection|eventemitter3|use-sync-external-store)/;
 
-/** What every plan and its figures are shown with. */
-const PLAN = /packages\/core\/|src\/(words|quantities|verdicts|drawing|parts)\//;
+/** What every plan and its figures are told with. */
+const PLAN = /packages\/core\/|words\/src\/|web\/src\/(parts|quantities\/(list|use)|verdicts\/state-mark)/;
+
+/** What plans are drawn with and typed into: not for the start page. */
+const SHOWN =
+  /web\/src\/(verdicts\/(?!state-mark)|drawing|quantities\/(?!list|use)|parts\/[A-Z])|@mui\/material\/(Select|Menu|List|Popover|Modal|Backdrop|Unstable_TrapFocus|Dialog|FilledInput|OutlinedInput|NativeSelect|Input|Form|TextField|Textarea|Checkbox|internal\/SwitchBase|Table|ToggleButton|ButtonGroup|Divider)|useRovingTabIndex/;
 
 /** What only assemblies are laid out, measured and named with: not for the start page or a panel. */
 const KINDS =
   /polygon-clipping|robust-predicates|splaytree|core\/src\/(kinds|solids|sequence\/ways-out|assembly\/(derive|joint-facts|reinforcement|reference-marks)|drawing\/(assembly-marks|apart|painters-order|faceted-parts)|templates\/assembly)|web\/src\/assembly\/(?!SolidView|part-geometry)/;
 
 /** What is done at the bench and read from the log, and tables of the shop: for neither the start page nor a plan. */
-const DOING = /core\/src\/(bench|diagnosis|learning|tables|lessons)\//;
+const DOING = /core\/src\/(bench|diagnosis|learning|tables)\//;
 
 /** What draws in space: for whoever turns an assembly round or takes it along as a file. */
 const SPACE = /node_modules\/three\/|web\/src\/assembly\/part-geometry/;
@@ -20,32 +24,48 @@ const SPACE = /node_modules\/three\/|web\/src\/assembly\/part-geometry/;
 /** What draws, and what leads from address to screen. */
 const BASE = /node_modules\/(react|react-dom|scheduler|react-router)\//;
 
+/** What documents and questions are described with: for whoever asks by such a description. */
+const DESCRIBED = /node_modules\/@sinclair\/typebox\/|core\/src\/(basics\/type|formats\/schema)\.ts/;
+
 /** What looks up at the address what else to read in, before all of it. */
 const START =
   /web\/src\/(start\/(?!base)|shop\/shop-id|workspace\/step(s-list|-loaders))|vite\/preload-helper|rolldown\/runtime/;
 
-const isPackage = (id: string) => id.includes('node_modules') && !SELDOM.test(id) && !KINDS.test(id);
-const isPlan = (id: string) => PLAN.test(id) && !KINDS.test(id) && !DOING.test(id);
+const isPackage = (id: string) =>
+  id.includes('node_modules') && !SELDOM.test(id) && !KINDS.test(id) && !SHOWN.test(id);
+const isPlan = (id: string) => PLAN.test(id) && !SHOWN.test(id) && !KINDS.test(id) && !DOING.test(id);
 
 /**
  * What is read in together, for few and large beats many and small: the frame with all it stands on, then the
- * packages most screens need, what every plan and its figures need, and what only the kinds of assemblies need.
+ * packages most screens need, what every plan is told with, what plans are drawn with and typed into, and what
+ * only the kinds of assemblies need. What comes first takes along what it stands on.
  */
 export const CHUNKS: readonly Rolldown.CodeSplittingGroup[] = [
-  { name: 'start', priority: 6, test: START },
-  { name: 'space', priority: 5, test: SPACE, minShareCount: 2 },
+  { name: 'start', priority: 7, test: START },
+  { name: 'described', priority: 6, test: DESCRIBED },
+  { name: 'space', priority: 6, test: SPACE, minShareCount: 2 },
   // Read in before the frame, in a task of its own.
-  { name: 'base', priority: 5, test: BASE },
+  { name: 'base', priority: 6, test: BASE },
   // With all that it imports: what the first paint waits for, and nothing of a plan.
-  { name: 'frame', priority: 4, test: /web\/src\/main\.tsx$/ },
-  { name: 'packages', priority: 3, test: isPackage, minShareCount: 2 },
-  { name: 'plan', priority: 2, test: isPlan, minShareCount: 2 },
+  { name: 'frame', priority: 5, test: /web\/src\/main\.tsx$/ },
+  { name: 'packages', priority: 4, test: isPackage, minShareCount: 2 },
+  { name: 'plan', priority: 3, test: isPlan, minShareCount: 2 },
+  { name: 'shown', priority: 2, test: SHOWN, minShareCount: 2 },
   { name: 'kinds', priority: 1, test: KINDS, minShareCount: 2 },
   { name: 'doing', priority: 1, test: DOING, minShareCount: 2 },
 ];
 
 /** What may be left out where nobody uses it, though it is made by calling something: descriptions of documents, and a package that says nothing of itself. */
 export const UNUSED = {
-  manualPureFunctions: ['Type', 'bounded', 'wholeBounded', 'orNull', 'oneOf', 'strictObject'],
-  moduleSideEffects: [{ test: /node_modules\/polygon-clipping\//, sideEffects: false }],
+  manualPureFunctions: [
+    'Type',
+    'bounded',
+    'wholeBounded',
+    'orNull',
+    'between',
+    'oneOf',
+    'strictObject',
+    'withEvidence',
+  ],
+  moduleSideEffects: [{ test: /node_modules\/(polygon-clipping|@sinclair\/typebox)\//, sideEffects: false }],
 };

@@ -1,4 +1,5 @@
-import { type Static, Type } from '@sinclair/typebox';
+import type { Static } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import type { Climate } from '../formats';
 
 /** What a thermo-hygrometer answers with; the numbers may be anything, and are judged after. */

@@ -1,4 +1,4 @@
-import { Type } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import { bend as computeBend } from '../bending';
 import { bounded, oneOf, strictObject } from '../formats';
 import { LIMITS } from '../basics/limits';

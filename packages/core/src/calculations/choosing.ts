@@ -1,4 +1,4 @@
-import { Type } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import {
   adhesiveWindow as computeWindow,
   findAdhesive,

@@ -1,4 +1,4 @@
-import { Type } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import { findAdhesive } from '../adhesives';
 import { InputError } from '../basics/checks';
 import { clampNeed as computeNeed, findClampKind, handCalibration as calibrate, N_PER_KG } from '../clamps';

@@ -1,4 +1,4 @@
-import { Type } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import { bounded, oneOf, strictObject } from '../formats';
 import {
   angledPull,

@@ -1,4 +1,4 @@
-import { Type } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import { adhesiveWindow as computeWindow, findAdhesive } from '../adhesives';
 import { bounded, strictObject } from '../formats';
 import { LIMITS } from '../basics/limits';

@@ -1,4 +1,4 @@
-import { Type } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import { coatDriesMin, DRIED_COATS, IRON_WITHIN_MIN } from '../adhesives';
 import { resawList as computeResaw } from '../bending';
 import { LIMITS } from '../basics/limits';

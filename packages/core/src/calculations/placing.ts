@@ -1,4 +1,4 @@
-import { Type } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import { InputError } from '../basics/checks';
 import { BETWEEN_JAWS_MM } from '../clamps';
 import { finding } from '../findings';

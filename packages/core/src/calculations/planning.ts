@@ -1,4 +1,4 @@
-import { Type } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import { batchOf, calendarProblemOf, datedSessions, writeWallTime } from '../calendar';
 import { bounded, oneOf, orNull, strictObject, wholeBounded } from '../formats';
 import { DIRECTION_NAMES, problemOf, sequenceTotals, sessionOf, solveSequence } from '../sequence';

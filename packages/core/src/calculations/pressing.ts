@@ -1,4 +1,5 @@
-import { type Static, Type } from '@sinclair/typebox';
+import type { Static } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import { InputError } from '../basics/checks';
 import { type Finding, finding } from '../findings';
 import { bounded, oneOf, orNull, strictObject } from '../formats';

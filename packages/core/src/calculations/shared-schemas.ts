@@ -1,4 +1,5 @@
-import { type TSchema, Type } from '@sinclair/typebox';
+import type { TSchema } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import { oneOf, orNull, strictObject } from '../formats';
 
 const positive = (maximum: number) => Type.Number({ exclusiveMinimum: 0, maximum });

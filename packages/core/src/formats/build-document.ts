@@ -1,4 +1,5 @@
-import { type Static, Type } from '@sinclair/typebox';
+import type { Static } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import { SERVICES } from '../adhesives';
 import { LIMITS } from '../basics/limits';
 import {

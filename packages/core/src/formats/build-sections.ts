@@ -1,4 +1,5 @@
-import { type Static, Type } from '@sinclair/typebox';
+import type { Static } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import { CONDITIONS, GLUED_REGIONS, JOINT_KINDS, REINFORCEMENTS } from '../assembly/assembly';
 import { LIMITS } from '../basics/limits';
 import { bounded, Id, oneOf, orNull, ShortText, strictObject } from './schema';

@@ -1,4 +1,5 @@
-import { type Static, Type } from '@sinclair/typebox';
+import type { Static } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import { Day, oneOf, orNull, ShortText, strictObject } from './schema';
 
 /** Kinds of work whose pace is learned apart. */
@@ -13,32 +14,29 @@ export type Measure = (typeof MEASURES)[number];
 
 const Factor = Type.Number({ minimum: 0.2, maximum: 5 });
 const Cv = Type.Number({ minimum: 0, maximum: 2 });
-/** From how many glue-ups, and when it was taken over. */
-const EVIDENCE = {
-  runs: Type.Integer({ minimum: 0, maximum: 100_000 }),
-  on: Day,
-};
+/** Something learned, with from how many glue-ups, and when it was taken over. */
+const withEvidence = <T extends Parameters<typeof strictObject>[0]>(fields: T) =>
+  strictObject({ ...fields, runs: Type.Integer({ minimum: 0, maximum: 100_000 }), on: Day });
 
 /** What the log has taught and the person has taken over; plans go by it and say so. */
 export const LearnedSchema = strictObject({
   /** Minutes over the built-in ones; an empty method is any. */
-  pace: Type.Array(strictObject({ work: oneOf(WORKS), method: ShortText, factor: Factor, ...EVIDENCE }), {
+  pace: Type.Array(withEvidence({ work: oneOf(WORKS), method: ShortText, factor: Factor }), {
     maxItems: 60,
   }),
   /** How much one step differs from another like it, and one day from another, as standard deviation over mean. */
-  scatter: orNull(strictObject({ stepCv: Cv, dayCv: Cv, ...EVIDENCE })),
+  scatter: orNull(withEvidence({ stepCv: Cv, dayCv: Cv })),
   /** Open time really had, over the catalogue's, and how much it varies. */
-  windows: Type.Array(strictObject({ adhesive: ShortText, factor: Factor, cv: Cv, ...EVIDENCE }), {
+  windows: Type.Array(withEvidence({ adhesive: ShortText, factor: Factor, cv: Cv }), {
     maxItems: 40,
   }),
   /** What comes out as a rule, and in one of ten at the worst, mm. */
   reached: Type.Array(
-    strictObject({
+    withEvidence({
       measure: oneOf(MEASURES),
       template: Type.String({ minLength: 1, maxLength: 40 }),
       typicalMm: Type.Number({ minimum: 0, maximum: 1000 }),
       poorMm: Type.Number({ minimum: 0, maximum: 1000 }),
-      ...EVIDENCE,
     }),
     { maxItems: 80 },
   ),

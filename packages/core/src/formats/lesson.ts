@@ -1,4 +1,5 @@
-import { type Static, Type } from '@sinclair/typebox';
+import type { Static } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import { Day, Id, oneOf, orNull, ShortText, strictObject } from './schema';
 
 /** What a trigger asks of a plan as an amount; units stand with each name. */

@@ -1,4 +1,5 @@
-import { type Static, Type } from '@sinclair/typebox';
+import type { Static } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import { LIMITS } from '../basics/limits';
 import { bounded, Id, oneOf, strictObject, wholeBounded } from './schema';
 

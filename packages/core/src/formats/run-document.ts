@@ -1,4 +1,5 @@
-import { type Static, Type } from '@sinclair/typebox';
+import type { Static } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import { LIMITS } from '../basics/limits';
 import type { Finding } from '../findings';
 import { RunPromiseSchema } from './run-promise';
@@ -77,25 +78,6 @@ export const RECHECKS = ['week', 'season'] as const;
 /** What is found then; the last ends the asking where the piece is out of reach. */
 export const RECHECK_FINDINGS = ['sound', 'line-shows', 'opened', 'moved', 'out-of-reach'] as const;
 
-/** What is noted once the piece is left alone: marks on its joints, a coupon, pictures, later looks. */
-const AFTERWARDS = {
-  /** Stretches of the joint that the event names, all of them: those noted before are gone. */
-  stretches: Type.Optional(Type.Array(StretchSchema, { maxItems: 12 })),
-  /** How the glue was when the joint that the event names was closed. */
-  closed: Type.Optional(oneOf(CLOSED_AS)),
-  /** A pair of offcuts glued along, and how much of the break was in the wood once it was broken, per cent; null before. */
-  coupon: Type.Optional(strictObject({ woodFailurePct: orNull(bounded({ min: 0, max: 100, unit: '%' })) })),
-  /** A picture by its id; `gone` takes it out of the record. */
-  picture: Type.Optional(
-    strictObject({ id: Id, caption: Type.String({ maxLength: 200 }), gone: Type.Boolean() }),
-  ),
-  /** What went wrong and what it was put down to; null where that is taken back. */
-  cause: Type.Optional(orNull(strictObject({ symptom: ShortText, cause: ShortText }))),
-  /** What somebody saw who looked for the cause. */
-  look: Type.Optional(strictObject({ at: ShortText, seen: ShortText })),
-  recheck: Type.Optional(strictObject({ due: oneOf(RECHECKS), found: oneOf(RECHECK_FINDINGS) })),
-};
-
 /** Something that happened. Events are only ever added; device and number tell each from every other. */
 export const RunEventSchema = strictObject({
   /** `device-seq`. */
@@ -126,7 +108,24 @@ export const RunEventSchema = strictObject({
       ),
       /** What went wrong, and what was done about it. */
       mishap: Type.Optional(strictObject({ what: ShortText, answer: orNull(ShortText) })),
-      ...AFTERWARDS,
+      // What is noted once the piece is left alone: marks on its joints, a coupon, pictures, later looks.
+      /** Stretches of the joint that the event names, all of them: those noted before are gone. */
+      stretches: Type.Optional(Type.Array(StretchSchema, { maxItems: 12 })),
+      /** How the glue was when the joint that the event names was closed. */
+      closed: Type.Optional(oneOf(CLOSED_AS)),
+      /** A pair of offcuts glued along, and how much of the break was in the wood once it was broken, per cent; null before. */
+      coupon: Type.Optional(
+        strictObject({ woodFailurePct: orNull(bounded({ min: 0, max: 100, unit: '%' })) }),
+      ),
+      /** A picture by its id; `gone` takes it out of the record. */
+      picture: Type.Optional(
+        strictObject({ id: Id, caption: Type.String({ maxLength: 200 }), gone: Type.Boolean() }),
+      ),
+      /** What went wrong and what it was put down to; null where that is taken back. */
+      cause: Type.Optional(orNull(strictObject({ symptom: ShortText, cause: ShortText }))),
+      /** What somebody saw who looked for the cause. */
+      look: Type.Optional(strictObject({ at: ShortText, seen: ShortText })),
+      recheck: Type.Optional(strictObject({ due: oneOf(RECHECKS), found: oneOf(RECHECK_FINDINGS) })),
       /** What is left, in the order in which it is begun from here, and by whose hands. */
       order: Type.Optional(
         Type.Array(strictObject({ operation: OperationId, hands: Hands }), { maxItems: MOST_STEPS }),
@@ -150,7 +149,6 @@ const FrozenFinding = Type.Unsafe<Finding>(
 );
 const Minutes = Type.Number({ minimum: -1e6, maximum: 1e6 });
 const Joints = Type.Array(JointId, { maxItems: MOST_STEPS });
-const FuseWindows = { openMin: Minutes, closedMin: Minutes, totalMin: Minutes };
 
 /** What a session is run through, as planned when it began. */
 export const ScriptSchema = strictObject({
@@ -182,7 +180,9 @@ export const ScriptSchema = strictObject({
       closed: OperationId,
       /** All that must be done before it is out. */
       holds: Type.Array(OperationId, { maxItems: MOST_STEPS }),
-      ...FuseWindows,
+      openMin: Minutes,
+      closedMin: Minutes,
+      totalMin: Minutes,
     }),
     { maxItems: 1000 },
   ),
@@ -211,7 +211,9 @@ const StepsOfBeforeSchema = strictObject({
       litByStep: StepIndex,
       closedByStep: StepIndex,
       outByStep: StepIndex,
-      ...FuseWindows,
+      openMin: Minutes,
+      closedMin: Minutes,
+      totalMin: Minutes,
     }),
     { maxItems: 1000 },
   ),

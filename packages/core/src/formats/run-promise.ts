@@ -1,4 +1,5 @@
-import { type Static, Type } from '@sinclair/typebox';
+import type { Static } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import { ASPECTS, STATES } from '../basics/aspects';
 import { LIMITS } from '../basics/limits';
 import { ClimateSchema } from './build-sections';

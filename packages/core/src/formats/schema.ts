@@ -1,4 +1,5 @@
-import { type TNumber, type TSchema, Type } from '@sinclair/typebox';
+import type { TNumber, TSchema } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import type { Bounds } from '../basics/checks';
 
 /** A finite number inside bounds. */
@@ -14,6 +15,12 @@ export function wholeBounded(bounds: Bounds) {
 /** A value that has not been read or chosen yet is null, never absent. */
 export function orNull<T extends TSchema>(schema: T) {
   return Type.Union([schema, Type.Null()]);
+}
+
+/** From here to there, each null where it is not said. */
+export function between(bounds: Bounds) {
+  const end = orNull(bounded(bounds));
+  return strictObject({ low: end, high: end });
 }
 
 /** One of a fixed list of words. */

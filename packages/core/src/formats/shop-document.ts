@@ -1,9 +1,10 @@
-import { type Static, Type } from '@sinclair/typebox';
+import type { Static } from '@sinclair/typebox';
+import { Type } from '../basics/type';
 import { LIMITS } from '../basics/limits';
 import { ClimateSchema } from './build-sections';
 import { LearnedSchema } from './learned';
 import { ShopLessonsSchema } from './lesson';
-import { bounded, Day, Id, oneOf, orNull, ShortText, strictObject, wholeBounded } from './schema';
+import { between, bounded, Day, Id, oneOf, orNull, ShortText, strictObject, wholeBounded } from './schema';
 
 /** How many lots, bottles, woods and spreaders a shop holds at most. */
 export const SHOP_ROOM = {
@@ -73,8 +74,7 @@ const BlockLotSchema = strictObject({
   friction: orNull(bounded(LIMITS.friction)),
 });
 
-const span = (end: ReturnType<typeof bounded>) => strictObject({ low: orNull(end), high: orNull(end) });
-const minutesBetween = span(bounded(LIMITS.minutes));
+const minutesBetween = between(LIMITS.minutes);
 
 /** Figures read off a bottle; null where it says nothing. */
 const LabelSchema = strictObject({
@@ -82,7 +82,7 @@ const LabelSchema = strictObject({
   totalMin: minutesBetween,
   clampMin: minutesBetween,
   minTempC: orNull(bounded(LIMITS.tempC)),
-  pressureMPa: span(bounded(LIMITS.labelPressureMPa)),
+  pressureMPa: between(LIMITS.labelPressureMPa),
   gapMm: orNull(bounded(LIMITS.labelGapMm)),
   spreadGPerM2: orNull(bounded(LIMITS.labelSpreadGPerM2)),
   potLifeMin: orNull(bounded(LIMITS.minutes)),
@@ -141,7 +141,8 @@ const OwnMethodSchema = strictObject({
 /** What the air usually does at one hour of the day. */
 const HourSchema = strictObject({
   hour: Type.Integer({ minimum: 0, maximum: 23 }),
-  ...ClimateSchema.properties,
+  tempC: bounded(LIMITS.tempC),
+  rhPct: bounded(LIMITS.relativeHumidityPct),
 });
 
 /** What the workshop has and how it is. Version 1. */
