@@ -35,7 +35,7 @@ const STEPS: {
   'do-iron-set': ['Iron set', () => 'warm, not hot: cotton or just below, no steam; a damp cloth beside it'],
   'do-stitched': [
     'Stitched',
-    () => 'strips stretched across every 50 to 75 mm, one along the seam over them',
+    (_, f) => `strips stretched across every ${f.about(50)} to ${f.about(75)}, one along the seam over them`,
   ],
   'do-dam': [
     'Tent opened',
@@ -99,7 +99,7 @@ const WORK: Words<InstructionValues & MomentValues> = {
 };
 
 const at = ({ side, atMm }: Pick<InstructionValues['do-tighten'], 'side' | 'atMm'>, f: Format) =>
-  `${side}, at ${f.length(atMm)}`;
+  `${side}, at ${f.about(atMm)}`;
 const rubbery = (fromMin: number, toMin: number) =>
   `while it is rubbery: about ${formatWait(fromMin)} to ${formatWait(toMin)} after clamping`;
 const turned = (turns: number) =>
@@ -121,7 +121,7 @@ const WORK_DETAILS: Words<InstructionValues & MomentValues> = {
   'do-tighten': (values, f) =>
     `${at(values, f)}, ${firmness(values.forceN)}: ${f.force(values.forceN)}${turned(values.turns)}`,
   'do-set-clamp-on': ({ kind, line, openingMm }, f) =>
-    `${clampName(kind, 1)} ${whereOn(kind, line)}${NOT_OPENED.includes(kind) ? '' : `, opened to ${f.length(openingMm)}`}, light`,
+    `${clampName(kind, 1)} ${whereOn(kind, line)}${NOT_OPENED.includes(kind) ? '' : `, opened to ${f.about(openingMm)}`}, light`,
   'do-tighten-on': ({ kind, line, forceN, turns }, f) =>
     `${whereOn(kind, line)}, ${firmness(forceN)}: ${f.force(forceN)}${turned(turns)}`,
   'do-tape': ({ line }) => `stretched across, from the middle of ${line} outward`,

@@ -73,9 +73,9 @@ export const CAUSES: Words<CauseValues> = {
     `clamp ${clamp} opens ${f.length(opensMm)}, the work needs ${f.length(neededMm)}`,
   'not-enough-on-rack': ({ placed, have }) => `${placed} placed of a kind of which the rack holds ${have}`,
   'clamp-off-end': ({ clamp, atMm }, f) =>
-    `clamp ${clamp} at ${f.length(atMm)} hangs off the end of the panel`,
+    `clamp ${clamp} at ${f.about(atMm)} hangs off the end of the panel`,
   'blocks-not-held': ({ count, openingMm, forceN }, f) =>
-    `blocks slide: ${count} more clamps that open ${f.length(openingMm)} and give ${f.force(forceN)} each would hold them`,
+    `blocks slide: ${count} more clamps that open ${f.about(openingMm)} and give ${f.force(forceN)} each would hold them`,
   'block-clamp-fouls': ({ apartMm, neededMm }, f) =>
     `the clamp on a block stands ${f.length(apartMm)} from the jaw that presses, and both want ${f.length(neededMm)}`,
   'block-slides': ({ clamp, slideN, holdsN, fallPerMm }, f) =>
@@ -92,11 +92,11 @@ export const CAUSES: Words<CauseValues> = {
     `pull ${f.fine(offsetMm)} off mid-thickness; past ${f.fine(kernMm)} the far face opens`,
   'more-than-needed': ({ line, meanMPa, highMPa }, f) =>
     `${line} gets ${f.pressure(meanMPa)}, more than ${f.pressure(highMPa)} only squeezes glue out`,
-  'line-under-pressed': ({ line, atMm }, f) => `${line} at ${f.length(atMm)}: under-pressed`,
+  'line-under-pressed': ({ line, atMm }, f) => `${line} at ${f.about(atMm)}: under-pressed`,
   'line-starves': ({ line, meanMPa, mostMPa }, f) =>
     `${line} gets ${f.pressure(meanMPa)}: past ${f.pressure(mostMPa)} this glue is squeezed out and the line starves`,
-  'line-light': ({ line, atMm }, f) => `${line} at ${f.length(atMm)}: light`,
-  'line-pressed': ({ line, atMm }, f) => `least on ${line}, at ${f.length(atMm)}`,
+  'line-light': ({ line, atMm }, f) => `${line} at ${f.about(atMm)}: light`,
+  'line-pressed': ({ line, atMm }, f) => `least on ${line}, at ${f.about(atMm)}`,
   'ends-trimmed-later': ({ rawMm, trimMm }, f) =>
     `up to ${f.fine(rawMm)} sawn off with the ${f.length(trimMm)} left long`,
   'ends-stopped': () => 'ends held by a stop',
@@ -126,9 +126,9 @@ export const CAUSES: Words<CauseValues> = {
   'joint-gap-costs': ({ line, gapMm, forceN }, f) =>
     `${line} is open ${f.fine(gapMm)}; closing it takes about ${f.force(forceN)}`,
   'nothing-to-pull-with': ({ line, need, openingMm }, f) =>
-    `${line}: ${NEED_LACKS[need] ?? 'nothing on the rack'} that opens ${f.length(openingMm)}`,
+    `${line}: ${NEED_LACKS[need] ?? 'nothing on the rack'} that opens ${f.about(openingMm)}`,
   'no-bag': ({ line, lengthMm, widthMm }, f) =>
-    `${line}: no vacuum bag on the rack that is ${f.length(lengthMm)} by ${f.length(widthMm)} inside, room to seal it included; or press it between platens`,
+    `${line}: no vacuum bag on the rack that is ${f.about(lengthMm)} by ${f.about(widthMm)} inside, room to seal it included; or press it between platens`,
   'pull-crushes': ({ line }) => `${line}: this pull crushes the wood`,
   'iron-presses': ({ line, mm, seconds }, f) =>
     `${line}: a warm iron melts the film through ${f.fine(mm)} in about ${Math.max(1, Math.round(seconds))} s; no clamp, no tape`,
@@ -137,7 +137,7 @@ export const CAUSES: Words<CauseValues> = {
   'pegs-draw': ({ line, offsetMm }, f) =>
     `${line} is drawn home by its pegs, holes offset ${f.fine(offsetMm)}: no clamp over the length needed`,
   'one-clamp-deep': ({ line, lengthMm }, f) =>
-    `${line} is ${f.length(lengthMm)} long under one clamp: two, or a caul across`,
+    `${line} is ${f.about(lengthMm)} long under one clamp: two, or a caul across`,
   'pull-meets': ({ line }) => `least on ${line}, within reach of the rack`,
   'nothing-to-square': () => 'nothing here that could rack',
   'diagonals-unread': ({ diagonalMm }, f) =>

@@ -1,4 +1,5 @@
 import {
+  formatInches,
   formatLength,
   formatScaled,
   scaledNumber,
@@ -11,6 +12,8 @@ export interface Format {
   readonly system: UnitSystem;
   /** Sizes measured with a tape. */
   readonly length: (mm: number) => string;
+  /** Where a clamp stands, how far it opens, how large a bench is: set by eye, so to the millimetre or a sixteenth of an inch. */
+  readonly about: (mm: number) => string;
   /** Several sizes of one thing, such as length, width and thickness. */
   readonly sizes: (mm: readonly number[]) => string;
   /** Amounts measured with feelers. */
@@ -31,6 +34,8 @@ export interface Format {
 /** Glue that nobody would weigh: less than about a millilitre or a gram, or what ounces to a tenth cannot tell. */
 const FEW_DROPS: Readonly<Record<UnitSystem, number>> = { metric: 1, imperial: 1.5 };
 const DROPS = 'a few drops';
+/** What an inch is divided into on a tape that is read at arm's length. */
+const SIXTEENTHS = 16;
 
 /** Makes the printers for a unit system. */
 export function formatFor(system: UnitSystem): Format {
@@ -40,6 +45,8 @@ export function formatFor(system: UnitSystem): Format {
   return {
     system,
     length: (mm) => formatLength(mm, system),
+    about: (mm) =>
+      system === 'imperial' ? formatInches(mm, SIXTEENTHS) : formatLength(Math.round(mm), system),
     sizes: (mm) => {
       const printed = mm.map((each) => formatLength(each, system));
       // The unit once, at the end, where it is a word.

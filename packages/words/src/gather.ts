@@ -17,7 +17,7 @@ const LOOSE: Readonly<Record<string, (count: number) => string>> = {
 /** What to have within reach. */
 export const GATHER: Words<GatherValues> = {
   'gather-bench': ({ lengthMm, widthMm }, f) =>
-    `Flat bench or level bearers for ${f.length(lengthMm)} × ${f.length(widthMm)}, covered with film`,
+    `Flat bench or level bearers for ${f.about(lengthMm)} × ${f.about(widthMm)}, covered with film`,
   'gather-boards': ({ count }) =>
     `${count} boards in order, letters up, edges planed within the day, pencil marks off the edges`,
   'gather-parts': ({ count }) =>
@@ -33,11 +33,11 @@ export const GATHER: Words<GatherValues> = {
     `${pairs} ${pairs === 1 ? 'pair' : 'pairs'} of cauls, film or tape on their faces`,
   'gather-packing': ({ count, kind, thicknessMm }, f) => `${count} ${kind}, ${f.length(thicknessMm)} thick`,
   'gather-clamps': ({ count, kind, openingMm, numbers, below, session }, f) =>
-    `${count} ${clampName(kind, count)} opened to ${f.length(openingMm)}${session > 0 ? ` for session ${session}` : ''}: number ${below === '' ? numbers : `${numbers} above, ${below} below`}`,
+    `${count} ${clampName(kind, count)} opened to ${f.about(openingMm)}${session > 0 ? ` for session ${session}` : ''}: number ${below === '' ? numbers : `${numbers} above, ${below} below`}`,
   'gather-block-clamps': ({ count, kind, openingMm }, f) =>
-    `${count} ${clampName(kind, count)} to hold the blocks, open to ${f.length(openingMm)}`,
+    `${count} ${clampName(kind, count)} to hold the blocks, open to ${f.about(openingMm)}`,
   'gather-corner-clamps': ({ count, kind, openingMm }, f) =>
-    `${count} ${clampName(kind, count)} for the corners, open to ${f.length(openingMm)}`,
+    `${count} ${clampName(kind, count)} for the corners, open to ${f.about(openingMm)}`,
   'gather-spares': ({ count }) =>
     `${count} more ${count === 1 ? 'clamp' : 'clamps'}, open, for whatever goes wrong`,
   'gather-iron': () =>

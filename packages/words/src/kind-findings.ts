@@ -8,11 +8,11 @@ export const KIND_FINDINGS: Words<KindValues> = {
   'block-reach': ({ blockMm, lineMm, fixing, friction, holdsN }, f) =>
     `A block may reach ${f.length(blockMm)} along the edge before it slides (${blockHold(fixing, friction, holdsN, f)}); the outer line is ${f.length(lineMm)}.`,
   'cauls-far-apart': ({ apartMm, pairs }, f) =>
-    `Cauls ${f.length(apartMm)} apart leave the middle free: ${pairs} pairs.`,
+    `Cauls ${f.about(apartMm)} apart leave the middle free: ${pairs} pairs.`,
   'pull-lifts-middle': () =>
     'The pull lifts the middle or the ends: clamp it down to a flat base at the corners, opposite ones in turn.',
   'scribed-blocks': ({ pairs, apartMm, fixing, friction, holdsN }, f) =>
-    `${pairs} pairs of blocks, ${f.length(apartMm)} apart, each scribed to its stretch of the edge: ${blockHold(fixing, friction, holdsN, f)}. Keep the bark side clean of glue.`,
+    `${pairs} pairs of blocks, ${f.about(apartMm)} apart, each scribed to its stretch of the edge: ${blockHold(fixing, friction, holdsN, f)}. Keep the bark side clean of glue.`,
   'blocks-at': ({ atMm, faceDeg, slides, friction }, f) =>
     `Blocks ${f.length(atMm)} from the corner, their faces at ${faceDeg.toFixed(1)}° to the edge: the pull then runs square to the joint through its middle.${slides > 0 ? ` At this angle they slide (friction ${friction}): a clamp of its own holds each to its member by its foot.` : ''}`,
   'no-room-for-blocks': ({ angleDeg, atMm }, f) =>
@@ -42,9 +42,9 @@ export const KIND_FINDINGS: Words<KindValues> = {
   'iron-in-fields': ({ areaM2, fieldM2 }) =>
     `${areaM2.toFixed(2)} m² at once is more than an iron keeps warm: fields of about ${fieldM2} m², each pressed until it is cold, or wet glue in a press.`,
   'seam-tape': ({ stitches, lengthMm }, f) =>
-    `${stitches} stitches for each seam, about ${f.length(lengthMm)} of tape in all; a dam along the other face once the glue is in.`,
+    `${stitches} stitches for each seam, about ${f.about(lengthMm)} of tape in all; a dam along the other face once the glue is in.`,
   'planks-held-every': ({ everyMm, scarfMm }, f) =>
-    `Held down every ${f.length(everyMm)} [beam on thick glue, ${f.length(400)} at most], and at both feather ends of the scarf, ${f.length(scarfMm)} long.`,
+    `Held down every ${f.about(everyMm)} [beam on thick glue, ${f.about(400)} at most], and at both feather ends of the scarf, ${f.length(scarfMm)} long.`,
   'band-wants-spacer': ({ spacerMm }, f) =>
     `A band folds an open outline up: put a spacer of ${f.length(spacerMm)} where the missing side would be, or clamp corner by corner.`,
   'feet-stay-apart': ({ apartMm }, f) =>
@@ -66,13 +66,13 @@ export const KIND_FINDINGS: Words<KindValues> = {
   'u-blocks': ({ blocks, thickMm, highMm, tenons, slotWideMm, slotDeepMm }, f) =>
     `Tenon ends come out at the sides: ${blocks} blocks of ${f.sizes([highMm, thickMm])} as long as the sides are deep, each with ${tenons === 1 ? 'a slot' : `${tenons} slots`} of ${f.sizes([slotWideMm, slotDeepMm])} over them [judgement], so that the jaws press the side home and not the tenons.`,
   'strips-in-dry-case': ({ strips, clearMm }, f) =>
-    `Glue the ${strips === 1 ? 'strip' : `${strips} strips`} to the levels while the case stands dry around them: it holds them true. No glue within ${f.length(clearMm)} of their ends, which stay loose in their grooves until the case is glued.`,
+    `Glue the ${strips === 1 ? 'strip' : `${strips} strips`} to the levels while the case stands dry around them: it holds them true. No glue within ${f.about(clearMm)} of their ends, which stay loose in their grooves until the case is glued.`,
   'square-up-after': ({ shortMm, lengthMm, widthMm }, f) =>
     `The veneer stops ${f.length(shortMm)} short all round: centre it, and saw the sheet along it to at most ${f.sizes([lengthMm, widthMm])} afterwards.`,
   'ends-slide-dry': ({ gluedMm }, f) =>
     `Nothing but the middle ${f.length(gluedMm)} is glued: the rest must slide dry. Wax it, and keep glue out of it.`,
   'pins-through-tape': ({ pins, everyMm }, f) =>
-    `Tape first, then ${pins} pins through it, ${f.length(everyMm)} apart; peel the tape, and fill the holes: the tape has kept filler and glue off the face.`,
+    `Tape first, then ${pins} pins through it, ${f.about(everyMm)} apart; peel the tape, and fill the holes: the tape has kept filler and glue off the face.`,
   'paper-backed': () =>
     'Paper-backed: glue the core and not the paper, which swells; roll it on at once from one end, and never sand through at the edges.',
   'trim-flush': ({ proudMm }, f) =>

@@ -51,8 +51,8 @@ export const PULL_CAUSES: Words<PullValues> = {
     `${clampName(kind, 2)} reach ${f.length(depthMm)} in, they are to press ${f.length(neededMm)} from the edge: deeper ones, or stiff cauls right across`,
   'clamps-far-apart': ({ line, have, everyMm, count }, f) =>
     have === 1
-      ? `${line}: one clamp presses only ${f.length(everyMm)} of it; one every ${f.length(everyMm)} makes ${count}`
-      : `${line}: what ${have} clamps press does not meet; one every ${f.length(everyMm)} makes ${count}`,
+      ? `${line}: one clamp presses only ${f.about(everyMm)} of it; one every ${f.about(everyMm)} makes ${count}`
+      : `${line}: what ${have} clamps press does not meet; one every ${f.about(everyMm)} makes ${count}`,
   'placed-gone': ({ count }) =>
     `${count} ${count === 1 ? 'clamp was' : 'clamps were'} placed from a lot that is no longer on the rack or does not suit: take another lot, or take ${count === 1 ? 'it' : 'them'} off`,
   'placed-too-short': ({ count, opensMm, neededMm }, f) =>
@@ -94,7 +94,7 @@ export const PULL_CHANGES: Words<PullChangeValues> = {
   'sight-first': ({ mostMm }, f) =>
     `Sight it for wind and bow: good as long as it is within ${f.fine(mostMm)}`,
   'borrow-deep': ({ count, kind, depthMm }, f) =>
-    `Borrow ${count} ${clampName(kind, count)}, whose jaws reach ${f.length(depthMm)} in`,
+    `Borrow ${count} ${clampName(kind, count)}, whose jaws reach ${f.about(depthMm)} in`,
   'cauls-along': ({ thicknessMm }, f) => `Cauls of ${f.length(thicknessMm)} along the whole work, both sides`,
   'blocks-under': ({ thicknessMm }, f) => `Blocks of ${f.length(thicknessMm)} under the jaws`,
   'slip-round': () => 'Waxed paper or corner rollers under the band',

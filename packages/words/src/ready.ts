@@ -16,9 +16,9 @@ export const READY: Words<ReadyValues> = {
   'ready-marked': () => 'Faces marked so that nothing goes in the wrong way round',
   'ready-hour': () => 'A clear hour: nobody at the door, telephone away',
   'ready-bench': ({ name, lengthMm, widthMm }, f) =>
-    `${name} cleared, ${f.length(lengthMm)} × ${f.length(widthMm)}`,
+    `${name} cleared, ${f.about(lengthMm)} × ${f.about(widthMm)}`,
   'ready-bench-short': ({ workLengthMm, workWidthMm, name }, f) =>
-    `Something larger than ${name} to lay ${f.length(workLengthMm)} × ${f.length(workWidthMm)} on, its ends held up level`,
+    `Something larger than ${name} to lay ${f.about(workLengthMm)} × ${f.about(workWidthMm)} on, its ends held up level`,
   'ready-bench-hollow': ({ name, outMm }, f) =>
     `${name} levelled, or the work shimmed on it: it is ${f.fine(outMm)} out of flat`,
   'ready-bottle': ({ adhesive, months, shelfMonths }) =>
@@ -45,7 +45,7 @@ export const READY_REASONS: Words<ReadyValues> = {
   'ready-hour': ({ workMin }) => `hands are at it for ${formatClock(workMin)} by the plan`,
   'ready-bench': () => 'the smallest of yours that holds the work; a second one stays free',
   'ready-bench-short': ({ name, lengthMm, widthMm }, f) =>
-    `${name} is the largest listed, ${f.length(lengthMm)} × ${f.length(widthMm)}; what hangs over sags and takes a wind with it`,
+    `${name} is the largest listed, ${f.about(lengthMm)} × ${f.about(widthMm)}; what hangs over sags and takes a wind with it`,
   'ready-bench-hollow': ({ wantedMm }, f) =>
     `what is clamped down on it takes that over, and ${f.fine(wantedMm)} is wanted`,
   'ready-bottle': ({ shelfMonths }) => `good for about ${shelfMonths} months from opening; the label decides`,

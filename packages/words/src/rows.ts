@@ -17,8 +17,8 @@ const JUST_OPEN_MM = 0.005;
 export const ROW_CAUSES: Words<RowValues> = {
   'line-opens': ({ line, openMm, atMm }, f) =>
     openMm < JUST_OPEN_MM
-      ? `${line} is just not closed at ${f.length(atMm)}`
-      : `${line} stands open ${f.fine(openMm)} at ${f.length(atMm)}`,
+      ? `${line} is just not closed at ${f.about(atMm)}`
+      : `${line} stands open ${f.fine(openMm)} at ${f.about(atMm)}`,
   'jaws-foul': ({ clamp, other, apartMm, neededMm }, f) =>
     `jaws ${clamp} and ${other} are in one place: ${f.length(apartMm)} apart, they need ${f.length(neededMm)}`,
   'handles-foul': ({ clamp, other, apartMm, neededMm }, f) =>
@@ -34,7 +34,7 @@ export const ROW_CAUSES: Words<RowValues> = {
   'caul-overstressed': ({ stressMPa, bearsMPa }, f) =>
     `cauls bend with ${f.pressure(stressMPa)}, they bear ${f.pressure(bearsMPa)}: deeper ones`,
   'caul-clamps-missing': ({ count, openingMm, forceN }, f) =>
-    `nothing on the rack for the ends of the cauls: ${count} clamps, ${f.length(openingMm)}, ${f.force(forceN)} each`,
+    `nothing on the rack for the ends of the cauls: ${count} clamps, ${f.about(openingMm)}, ${f.force(forceN)} each`,
 };
 
 /** What may be done about it. */
@@ -53,7 +53,7 @@ export const ROW_CHANGES: Words<RowChangeValues> = {
   'borrow-clamps': ({ forceN, kind, count, openingMm }, f) =>
     forceN === 0
       ? `Borrow a ${clampName(kind, 1)} with its pump`
-      : `Borrow ${count} ${clampName(kind, count)}, ${f.force(forceN)} each, that open ${f.length(openingMm)}`,
+      : `Borrow ${count} ${clampName(kind, count)}, ${f.force(forceN)} each, that open ${f.about(openingMm)}`,
   'make-battens': ({ thicknessMm, clamps }, f) =>
     `Make two battens, ${f.length(thicknessMm)} wide: ${clamps} clamps then do`,
   'use-easier-glue': ({ adhesive, lowMPa }, f) =>
@@ -65,7 +65,7 @@ export const PLACING_WORDS: Words<PlacingValues> = {
   'placed-clamps': ({ count, minMPa, lowMPa, line, atMm, proven, tried }, f) =>
     count === 0
       ? 'No clamp on the rack is long enough for this work.'
-      : `${count} clamps: lowest ${f.pressure(minMPa)} of ${f.pressure(lowMPa)}, on ${line} at ${f.length(atMm)}. ${proven === 'yes' ? 'Every set was tried.' : `Best of ${formatCount(tried)} sets tried.`}`,
+      : `${count} clamps: lowest ${f.pressure(minMPa)} of ${f.pressure(lowMPa)}, on ${line} at ${f.about(atMm)}. ${proven === 'yes' ? 'Every set was tried.' : `Best of ${formatCount(tried)} sets tried.`}`,
   'placed-on-pull': ({ count, minMPa, lowMPa, line }, f) =>
     `${count} ${count === 1 ? 'clamp' : 'clamps'}: lowest ${f.pressure(minMPa)} of ${f.pressure(lowMPa)}, on ${line}.`,
   'placed-on-seats': ({ count, reachN, neededN }, f) =>
@@ -79,7 +79,7 @@ export const PLACING_WORDS: Words<PlacingValues> = {
 /** How clamps are brought on, as it is said at the bench. */
 export const ROW_TIGHTENING: Words<RowTighteningValues> = {
   'row-stage': ({ session, of, from, to, glued, dry, openingMm }, f) =>
-    `Session ${session} of ${of}: ${from} to ${to} in the bars, opened to ${f.length(openingMm)}; glue in ${glued}${
+    `Session ${session} of ${of}: ${from} to ${to} in the bars, opened to ${f.about(openingMm)}; glue in ${glued}${
       dry === '' ? '' : `, ${dry} dry with film between`
     }.`,
   'tighten-snug-cauls': ({ pairs }) =>

@@ -62,7 +62,7 @@ describe('sentences', () => {
     [
       of('one-clamp-deep', { line: 'side – shelf', lengthMm: 440 }),
       'side – shelf is 440 mm long under one clamp: two, or a caul across',
-      'side – shelf is 17 21/64" long under one clamp: two, or a caul across',
+      'side – shelf is 17 5/16" long under one clamp: two, or a caul across',
     ],
     [
       of('bead-on-wide-face', { line: 'core – veneer', widthMm: 600 }),
@@ -72,7 +72,7 @@ describe('sentences', () => {
     [
       of('clamps-far-apart', { line: 'A–B', have: 1, everyMm: 90, count: 4 }),
       'A–B: one clamp presses only 90 mm of it; one every 90 mm makes 4',
-      'A–B: one clamp presses only 3 35/64" of it; one every 3 35/64" makes 4',
+      'A–B: one clamp presses only 3 9/16" of it; one every 3 9/16" makes 4',
     ],
     [
       of('tighten-again', { afterMin: 14.6 }),
@@ -222,6 +222,12 @@ describe('figures', () => {
     expect(figureAlone({ kind: 'force', figure: 1500 }, metric)).toBe('1.5 kN');
     expect(figureWords({ kind: 'fine-length' }, 0.197, metric)).toBe('0.20 mm');
     expect(figureWords({ kind: 'pressure' }, 1.2, inches)).toBe('174 psi');
+  });
+
+  it('say where a clamp stands no finer than it can be set', () => {
+    expect(metric.about(261.4)).toBe('261 mm');
+    expect(inches.about(261.4)).toBe('10 5/16"');
+    expect(inches.length(261.4)).toBe('10 19/64"');
   });
 });
 

@@ -32,7 +32,7 @@ export function CurveLines({ lengthMm, lines, chosen, wanted, clampsMm }: Curves
           domain={[0, lengthMm]}
           stroke={tokens.ink}
           fontSize={14}
-          tickFormatter={(x: number) => f.length(x)}
+          tickFormatter={(x: number) => f.about(x)}
         />
         <YAxis
           stroke={tokens.ink}

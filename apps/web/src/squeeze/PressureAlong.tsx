@@ -56,7 +56,7 @@ export function PressureAlong({ row }: { readonly row: RowPlan }) {
                   {openMm > 0 && `, open ${f.fine(openMm)}`}
                 </TableCell>
                 <TableCell align="right">{f.pressure(pressure.minMPa)}</TableCell>
-                <TableCell align="right">{f.length(pressure.minAtMm)}</TableCell>
+                <TableCell align="right">{f.about(pressure.minAtMm)}</TableCell>
                 <TableCell align="right">{f.pressure(pressure.maxMPa)}</TableCell>
               </TableRow>
             );

@@ -55,7 +55,7 @@ export function PullSection({ pull }: { readonly pull: SqueezedPull }) {
       {openings.length === 0 ? (
         <Typography color="error">
           Nothing on the rack does that: it wants {f.force(planned.neededN)}, opened to{' '}
-          {f.length(planned.pull.openingMm)}.
+          {f.about(planned.pull.openingMm)}.
         </Typography>
       ) : (
         <Table size="small" aria-label={`Clamps, ${pullName(id, planned.joint)}`} sx={CLOSE}>
@@ -73,7 +73,7 @@ export function PullSection({ pull }: { readonly pull: SqueezedPull }) {
                   {count} × {findClampKind(kind).name}
                   {numbers.length > 0 && `: ${rangesOf(numbers)}`}
                 </TableCell>
-                <TableCell align="right">{openingMm === null ? '' : f.length(openingMm)}</TableCell>
+                <TableCell align="right">{openingMm === null ? '' : f.about(openingMm)}</TableCell>
                 <TableCell align="right">
                   {planned.taken[i]?.forceN === 0 ? '' : f.force(planned.taken[i]?.forceN ?? 0)}
                 </TableCell>

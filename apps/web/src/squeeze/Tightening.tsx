@@ -53,7 +53,7 @@ export function Openings({
                 {session !== null && `, session ${session + 1}`}
                 {numbers.length > 0 && `: ${numbers.join(', ')}`}
               </TableCell>
-              <TableCell align="right">{f.length(openingMm)}</TableCell>
+              <TableCell align="right">{f.about(openingMm)}</TableCell>
             </TableRow>
           ))}
         </TableBody>

@@ -28,7 +28,7 @@ export function PrintNotes({ name, row }: { readonly name: string; readonly row:
               <td>{clamp.number}</td>
               <td>{clamp.kindName}</td>
               <td>{clamp.placed.side}</td>
-              <td>{f.length(clamp.placed.xMm)}</td>
+              <td>{f.about(clamp.placed.xMm)}</td>
               <td>{open}</td>
               <td>{f.force(clamp.forceN)}</td>
               <td>{clamp.tightenAs}</td>

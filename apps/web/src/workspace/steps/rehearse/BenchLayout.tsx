@@ -20,7 +20,7 @@ export function BenchLayout({ plan, session }: { readonly plan: Plan; readonly s
       </Box>
       <Typography variant="body2" color="text.secondary">
         {which !== null &&
-          `On ${which.bench.name}, ${f.length(which.top[0])} × ${f.length(which.top[1])}${which.holds ? '' : ', which is too small for the work'}. `}
+          `On ${which.bench.name}, ${f.about(which.top[0])} × ${f.about(which.top[1])}${which.holds ? '' : ', which is too small for the work'}. `}
         With the glue the spreader and a spare, with the water the rag, with the mallet a block, square and
         tape. Clamps stand open in the order in which they go on, the first by the right hand. The dashed arcs
         are what one reaches without a step, 750 mm [judgement]: what lies beyond is carried before the first
