@@ -18,7 +18,7 @@ export const KIND_FINDINGS: Words<KindValues> = {
   'no-room-for-blocks': ({ angleDeg, atMm }, f) =>
     `At ${angleDeg.toFixed(0)}° blocks would sit ${f.length(atMm)} from the corner, off the members: pull along the members instead, end to end.`,
   'no-room-for-feet': ({ wantMm, haveMm }, f) =>
-    `The blocks slide at this angle, and their members have ${f.length(haveMm)} beyond the jaw where a clamp wants ${f.length(wantMm)}: screw or pin the blocks where it does not show.`,
+    `The blocks slide at this angle, and their members have ${haveMm > 0 ? f.length(haveMm) : 'nothing'} beyond the jaw where a clamp wants ${f.length(wantMm)}: screw or pin the blocks where it does not show.`,
   'saw-past-45': ({ angleDeg, sawDeg, tiltDeg }) =>
     `The corner of ${angleDeg.toFixed(0)}° wants the saw at ${sawDeg.toFixed(1)}°, beyond 45°: carry the part upright and tilt it by ${tiltDeg.toFixed(1)}°.`,
   'stack-sum': ({ stackMm, toleranceMm, shoulderMm, spacerMm }, f) =>

@@ -10,13 +10,10 @@ import { formatCount, formatWait } from '@lean-clasp/core/units';
 import { clampName, inSentence } from './catalogue';
 import type { Words } from './values';
 
-/** An opening of less than this reads as none, mm. */
-const JUST_OPEN_MM = 0.005;
-
 /** What clamps, cauls and packing have to say about a plan. */
 export const ROW_CAUSES: Words<RowValues> = {
   'line-opens': ({ line, openMm, atMm }, f) =>
-    openMm < JUST_OPEN_MM
+    f.fine(openMm) === f.fine(0)
       ? `${line} is just not closed at ${f.about(atMm)}`
       : `${line} stands open ${f.fine(openMm)} at ${f.about(atMm)}`,
   'jaws-foul': ({ clamp, other, apartMm, neededMm }, f) =>

@@ -70,6 +70,11 @@ describe('sentences', () => {
       'core – veneer is 23 5/8" wide: a bead that nobody spreads leaves it dry between',
     ],
     [
+      of('line-opens', { line: 'A–B', openMm: 0.006, atMm: 12 }),
+      'A–B stands open 0.01 mm at 12 mm',
+      'A–B is just not closed at 1/2"',
+    ],
+    [
       of('clamps-far-apart', { line: 'A–B', have: 1, everyMm: 90, count: 4 }),
       'A–B: one clamp presses only 90 mm of it; one every 90 mm makes 4',
       'A–B: one clamp presses only 3 9/16" of it; one every 3 9/16" makes 4',

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { findAdhesive } from '../adhesives';
+import { findAdhesive, listAdhesives } from '../adhesives';
 import { findSpecies, type WoodProperties } from '../materials';
 import {
   centreOutOrder,
@@ -31,6 +31,12 @@ describe('targetPressure', () => {
       lowMPa: 0.7,
       highMPa: 1,
     });
+  });
+
+  it('is the same for every PVA: little is enough under veneer, whatever the glue, and not on a panel', () => {
+    const white = listAdhesives().filter(({ id }) => id.startsWith('pva-'));
+    expect(white.map(({ id }) => id)).toContain('pva-veneer');
+    for (const glue of white) expect(targetPressure(glue, [0.7])).toEqual(targetPressure(pva, [0.7]));
   });
 
   it('is contact only for epoxy', () => {

@@ -1,10 +1,10 @@
-import { listAdhesives, standsService } from '../adhesives';
 import { panelLots, panelOpeningMm, typicalLot } from '../assembly';
+import { rankAdhesives } from '../choice';
 import { canLightSqueeze, lotForceN, targetPressure } from '../clamps';
 import { finding } from '../findings';
 import type { RackLot, ShopDocument } from '../formats';
 import type { Press } from '../mechanics';
-import { judgedLines, planBuild, rowOf, withRow } from '../plan';
+import { familiesOf, glueJobOf, judgedLines, planBuild, rowOf, withRow } from '../plan';
 import { check, type Instead, type RowPlacing } from './checked';
 import { isRow, jobOf, type PlannedRow } from './row-job';
 import { placeClamps } from './search';
@@ -22,10 +22,11 @@ export function insteadOf(
   press: Press,
 ): Instead[] {
   return [
-    ...borrowed(plan),
+    // Where it is not for want of pull, more of it changes nothing.
+    ...(short.lowestShare < 1 ? borrowed(plan) : []),
     ...withBattens(plan, shop, makeId, press),
     ...lightly(plan, short, shop),
-    ...otherGlue(plan, short),
+    ...otherGlue(plan, short, shop),
   ];
 }
 
@@ -87,27 +88,18 @@ function lightly({ row, adhesive }: PlannedRow, short: RowPlacing, shop: ShopDoc
     : [{ change: finding('squeeze-lightly', 'informs'), build: light }];
 }
 
-/** A family that is content with what there is. */
-function otherGlue({ build, row, adhesive }: PlannedRow, short: RowPlacing): Instead[] {
-  const lines = judgedLines(row.lines);
+/** The best of the glues that can do the job and are content with what there is, really planned. */
+function otherGlue(plan: PlannedRow, short: RowPlacing, shop: ShopDocument): Instead[] {
+  if (rowOf(short.build).clamps.length === 0) return [];
+  const lines = judgedLines(plan.row.lines);
   const reachMPa = Math.min(...lines.map(({ target }) => target.lowMPa)) * short.lowestShare;
   const sgs = lines.flatMap(({ line }) => [line.first.wood.sg, line.second.wood.sg]);
-  const found = listAdhesives().find(
-    (other) =>
-      other.id !== adhesive.id &&
-      standsService(other.service, build.service) &&
-      other.gapMm >= adhesive.gapMm &&
-      targetPressure(other, sgs).lowMPa <= reachMPa,
-  );
-  return found === undefined || rowOf(short.build).clamps.length === 0
-    ? []
-    : [
-        {
-          change: finding('use-easier-glue', 'informs', {
-            adhesive: found.id,
-            lowMPa: targetPressure(found, sgs).lowMPa,
-          }),
-          build: { ...short.build, glue: { ...build.glue, adhesive: found.id } },
-        },
-      ];
+  for (const { adhesive, refusals } of rankAdhesives(glueJobOf(plan, null), familiesOf(shop)).glues) {
+    const { lowMPa } = targetPressure(adhesive, sgs);
+    if (refusals.length > 0 || adhesive.id === plan.adhesive.id || lowMPa > reachMPa) continue;
+    const build = { ...short.build, glue: { ...short.build.glue, adhesive: adhesive.id } };
+    if (planBuild(build, shop).verdicts.tight.state === 'fails') continue;
+    return [{ change: finding('use-easier-glue', 'informs', { adhesive: adhesive.id, lowMPa }), build }];
+  }
+  return [];
 }

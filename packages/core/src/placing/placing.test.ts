@@ -1,7 +1,7 @@
 import { ofCode } from '../findings';
 import { resolveSpecies } from '../materials';
 import { panelPressure } from '../mechanics';
-import type { ShopDocument } from '../formats';
+import { NO_WISHES, type ShopDocument } from '../formats';
 import { planBuild, rowOf, withRow } from '../plan';
 import { maplePanel, planRow, TEST_SHOP } from '../test-support/builds';
 import { type PlacingJob, placeClamps, placeOnRow, type SetClamp } from '.';
@@ -222,5 +222,14 @@ describe('placing on a panel from the rack', () => {
     // Borrowed they do.
     const richer = shopWith({ count: 2 + Number(borrow?.values.count) });
     expect(placeOnRow(planBuild(bare, richer), makeId).meets).toBe(true);
+  });
+
+  it('proposes no more clamps where the glue goes soft, and a glue that stands it', () => {
+    const hot = { ...bare, wishes: { ...NO_WISHES, warmC: 70 } };
+    const placing = placeOnRow(planBuild(hot, shopWith({ count: 10 })), makeId);
+    expect(placing.meets).toBe(false);
+    const [other, ...more] = placing.instead;
+    expect([other?.change.code, more]).toEqual(['use-easier-glue', []]);
+    expect(planBuild(other?.build ?? hot, TEST_SHOP).verdicts.tight.cause.code).not.toBe('softens-there');
   });
 });

@@ -1,4 +1,4 @@
-import { BY_DENSITY, family, fixed, range, USUAL } from './family';
+import { BY_DENSITY, family, range, USUAL } from './family';
 
 const WATER_BORNE = {
   chemistry: 'water-borne',
@@ -104,7 +104,6 @@ export const WHITE_GLUES = [
     totalMin: range(20, 25, 30),
     minTempC: 10,
     moisturePct: { min: 5, max: 12 },
-    pressure: fixed(0.08, 0.7),
     clampMin: range(60, 120, 240),
     machineMin: 720,
     spreadGPerM2: 160,
