@@ -225,6 +225,13 @@ describe('bands under clamps or pins', () => {
     expect(answer.verdicts.tight.state).toBe('holds');
   });
 
+  it('are held by more tape where the glue foams', () => {
+    const held = (adhesive: string) => practise({ template: 'edge-banding', adhesive, answers: {} }).answer;
+    const [white, foaming] = ['pva-interior', 'polyurethane-foaming'].map(held);
+    expect([white?.verdicts.tight.against, foaming?.verdicts.tight.against]).toEqual([0.02, 0.05]);
+    expect(foaming?.clamps.length).toBeGreaterThan(white?.clamps.length ?? 0);
+  });
+
   it('take a pin for each ten centimetres begun', () => {
     const { findings } = planned('edge-banding', { pressedBy: 'pins', edges: 'front', lengthMm: 810 });
     expect(ofCode(findings, 'pins-through-tape')?.values).toEqual({ pins: 9, everyMm: 100 });

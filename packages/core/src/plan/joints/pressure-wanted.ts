@@ -8,6 +8,8 @@ const MITRE_LOW_MPA = 0.1;
 const MITRE_SNUG_MPA = 0.5;
 /** Thin bands that are flat already need contact, no more [judgement], MPa. */
 const TAPE_WANTED: TargetPressure = { lowMPa: 0.02, highMPa: 0.1, mostMPa: 1 };
+/** What foams lifts a band that is barely held [judgement], MPa. */
+const TAPED_FOAM_MPA = 0.05;
 /** A press for veneer, MPa. */
 const VENEER_WANTED: TargetPressure = { lowMPa: 0.08, highMPa: 0.6, mostMPa: 2.5 };
 
@@ -23,7 +25,9 @@ export function pressureWanted(
   school: PressureSchool = 'matched',
 ): TargetPressure {
   if (need === 'vacuum') return VENEER_WANTED;
-  if (need === 'tape') return TAPE_WANTED;
+  if (need === 'tape') {
+    return adhesive.chemistry === 'moisture-cure' ? { ...TAPE_WANTED, lowMPa: TAPED_FOAM_MPA } : TAPE_WANTED;
+  }
   const light = kinds.every((kind) => LIGHTLY.includes(kind));
   const target = targetPressure(adhesive, sgs, light ? school : 'matched');
   if (!kinds.every((kind) => kind === 'mitre')) return target;
