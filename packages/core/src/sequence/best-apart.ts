@@ -41,7 +41,12 @@ export function* bestApart(
     proof,
   );
   yield { found: bySessions.found, proven: false };
-  const gentler = withGentlerWindows(bySessions.found, gentlest.usedShare, taking, width, effort.rounds);
+  const enough = Math.max(gentlest.usedShare, effort.enough ?? 0);
+  const gentler = withGentlerWindows(bySessions.found, enough, taking, width, effort.rounds);
+  if (effort.enough !== undefined && gentler.usedShare <= effort.enough) {
+    yield { found: gentler, proven: false };
+    return;
+  }
   const byShare = bettered(
     gentler,
     ({ usedShare }) => gentlest.complete && usedShare <= gentlest.usedShare + SHARE_EPS,

@@ -4,7 +4,7 @@ import { type Job, jobOf } from './job';
 import type { Merge } from './merge';
 import type { SequenceProblem } from './problem';
 import { timeOneClosing } from './one-closing';
-import { plainTiming, roughTiming, type Timing } from './rough-timing';
+import { bettered, type Ranked, timedByRules, type Timing } from './rough-timing';
 
 /** How a stretch of the clock is timed: exactly where that can be paid for. */
 export type BlockTimer = (merges: readonly Merge[], below?: number) => BestTiming | null;
@@ -15,12 +15,16 @@ const FEW_JOINTS = 6;
 const LISTS_OF_MANY = 300;
 
 /** A stretch with one closing exactly; null where there are several. */
-function timedAlone(problem: SequenceProblem, job: Job, merges: readonly Merge[]): BestTiming | null {
+function timedAlone(
+  problem: SequenceProblem,
+  job: Job,
+  merges: readonly Merge[],
+  mostLists = Infinity,
+): BestTiming | null {
   const [only] = merges;
   if (only === undefined || merges.length > 1) return null;
-  return timeOneClosing(problem, job, {
-    left: only.joints.length > FEW_JOINTS ? LISTS_OF_MANY : LISTS_OF_FEW,
-  });
+  const lists = only.joints.length > FEW_JOINTS ? LISTS_OF_MANY : LISTS_OF_FEW;
+  return timeOneClosing(problem, job, { left: Math.min(lists, mostLists) });
 }
 
 /** Remembers timings of blocks; the same merges come back in thousands of forests. */
@@ -54,8 +58,8 @@ function keyOf(merges: readonly Merge[]): string {
 /** Tightening goes over all arcs as often as there are works; for large jobs it costs more than it gains. */
 const MOST_WORKS_TO_TIGHTEN = 30;
 
-function roughlyTimed(job: Job, crew: number, swaps: Effort): Timing {
-  const rough = roughTiming(job, crew, swaps);
+function roughlyTimed(job: Job, crew: number, plain: Ranked, swaps: Effort): Timing {
+  const rough = bettered(job, crew, plain, swaps);
   return job.works.length > MOST_WORKS_TO_TIGHTEN ? rough : tighten(job, crew, rough);
 }
 
@@ -63,23 +67,26 @@ function roughlyTimed(job: Job, crew: number, swaps: Effort): Timing {
  * Times single closings exactly and whole blocks quickly by rules, remembered. Whoever asks for less than a share gets any timing
  * that uses less; the trouble of a better one is taken where the plainest does not.
  * @param mostSwaps Tried in all while blocks are bettered; what comes after is timed more plainly.
+ * @param mostLists Gone through for each single closing.
  */
-export function roughTimer(problem: SequenceProblem, mostSwaps = Infinity): BlockTimer {
+export function roughTimer(problem: SequenceProblem, mostSwaps = Infinity, mostLists = Infinity): BlockTimer {
   const swaps: Effort = { left: mostSwaps };
   const known = new Map<string, { readonly timing: BestTiming; readonly plain: boolean }>();
+  const { crew } = problem;
   return (merges, below = Infinity) => {
     const key = keyOf(merges);
     let ready = known.get(key);
-    if (ready === undefined) {
+    const wanted = below < Infinity ? below : -Infinity;
+    if (ready === undefined || (ready.plain && ready.timing.usedShare >= wanted)) {
       const job = jobOf(problem, merges);
-      const alone = timedAlone(problem, job, merges);
-      const timing = alone ?? { ...plainTiming(job, problem.crew), proven: false };
-      ready = { timing, plain: alone === null };
-    }
-    const isEnough = below < Infinity && ready.timing.usedShare < below;
-    if (ready.plain && !isEnough) {
-      const bettered = roughlyTimed(jobOf(problem, merges), problem.crew, swaps);
-      ready = { timing: { ...bettered, proven: false }, plain: false };
+      const alone = timedAlone(problem, job, merges, mostLists);
+      if (alone !== null) ready = { timing: alone, plain: false };
+      else {
+        const plain = timedByRules(job, crew, wanted);
+        const isEnough = plain.timing.usedShare < wanted;
+        const timing = isEnough ? plain.timing : roughlyTimed(job, crew, plain, swaps);
+        ready = { timing: { ...timing, proven: false }, plain: isEnough };
+      }
     }
     known.set(key, ready);
     return ready.timing.usedShare < below ? ready.timing : null;

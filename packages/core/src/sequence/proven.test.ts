@@ -99,6 +99,28 @@ describe('the order, proven', () => {
     );
   });
 
+  it('stops where windows are used no more than is enough, in as many sessions', () => {
+    let stopped = 0;
+    fc.assert(
+      fc.property(tightAssemblies(), (input) => {
+        const problem = problemOf(input);
+        const [best, enough] = [{}, { enough: 0.95 }].map((more) =>
+          solveSequence(problem, { ...EFFORT, ...more }),
+        );
+        expect(enough?.status === 'infeasible').toBe(best?.status === 'infeasible');
+        if (best === undefined || enough === undefined || best.status === 'infeasible') return;
+        expect(enough.sessions).toHaveLength(best.sessions.length);
+        expect(enough.usedShare).toBeLessThanOrEqual(Math.max(best.usedShare, 0.95) + 1e-7);
+        if (enough.usedShare > best.usedShare + 1e-7) {
+          stopped += 1;
+          expect(enough.status).toBe('best-found');
+        }
+      }),
+      { seed: 14, numRuns: 60 },
+    );
+    expect(stopped).toBeGreaterThan(0);
+  });
+
   it('takes a question again that walking through every minute has answered', () => {
     // The exact programme must agree with the slow walk before it may judge; both share nothing but the question.
     fc.assert(

@@ -26,31 +26,40 @@ const JOINT_ORDERS: readonly ((x: Work, y: Work) => number)[] = [
  * @param swaps How many swaps of two works may still be tried.
  */
 export function roughTiming(job: Job, crew: number, swaps: Effort = { left: Infinity }): Timing {
-  const best = timedByRules(job, crew);
-  return job.works.length > MOST_WORKS_TO_SWAP ? best.timing : swapped(job, crew, best, swaps);
+  return bettered(job, crew, timedByRules(job, crew), swaps);
 }
 
-/** The best of the plain rules alone: dozens of times as quick, and never better. */
-export const plainTiming = (job: Job, crew: number): Timing => timedByRules(job, crew).timing;
+/** The same, from what the plain rules alone came to. */
+export function bettered(job: Job, crew: number, plain: Ranked, swaps: Effort): Timing {
+  return job.works.length > MOST_WORKS_TO_SWAP ? plain.timing : swapped(job, crew, plain, swaps);
+}
 
-function timedByRules(job: Job, crew: number): Ranked {
+/**
+ * The best of the plain rules alone: dozens of times as quick, and never better.
+ * @param below The first that uses less than this share is taken.
+ */
+export function timedByRules(job: Job, crew: number, below = -Infinity): Ranked {
   // Large jobs are timed over and over while sessions are cut; there the order within a closing matters little.
   const orders = job.works.length > MANY_WORKS ? JOINT_ORDERS.slice(0, 1) : JOINT_ORDERS;
-  const timings = [true, false].flatMap((spreadFirst) =>
-    orders.flatMap((order) =>
-      (['spread', 'clamp'] as const).map((kind) => {
+  let best: Ranked | null = null;
+  for (const spreadFirst of [true, false]) {
+    for (const order of orders) {
+      for (const kind of ['spread', 'clamp'] as const) {
         const rank = ranks(job, order, kind, spreadFirst);
-        return { rank, timing: laidBackwards(job, crew, rank) };
-      }),
-    ),
-  );
-  return timings.reduce((a, b) => (isBetter(b.timing, a.timing) ? b : a));
+        const next = { rank, timing: laidBackwards(job, crew, rank) };
+        if (best === null || isBetter(next.timing, best.timing)) best = next;
+        if (best.timing.usedShare < below) return best;
+      }
+    }
+  }
+  return best as Ranked;
 }
 
 /** Works up to which preferences are swapped one by one; larger jobs would cost too much. */
 const MOST_WORKS_TO_SWAP = 26;
 
-interface Ranked {
+/** A timing, and the order of preference that led to it. */
+export interface Ranked {
   readonly timing: Timing;
   readonly rank: readonly number[];
 }
@@ -143,11 +152,8 @@ function layingOf(job: Job): Laying {
   return laying;
 }
 
-/** The k-th smallest of a few, from 0; infinite where there are fewer. */
-function inRank(list: readonly number[], k: number): number {
-  if (list.length === 1) return k === 0 ? (list[0] ?? 0) : Infinity;
-  return [...list].sort((x, y) => x - y)[k] ?? Infinity;
-}
+/** The moment at which so many of the hands are free; those that are free first stand first. Infinite where there are fewer. */
+const freeFrom = (freeAt: Float64Array, hands: number): number => freeAt[hands - 1] ?? Infinity;
 
 function laidBackwards(job: Job, crew: number, rank: readonly number[]): Timing {
   const { minutes, hands, earlier, followers } = layingOf(job);
@@ -156,7 +162,7 @@ function laidBackwards(job: Job, crew: number, rank: readonly number[]): Timing 
   // Time runs backwards from 0 at the end; `done` is when a work is left behind, `from` when it may begin.
   const done = new Array<number>(count).fill(0);
   const from = new Float64Array(count);
-  const freeAt = new Array<number>(crew).fill(0);
+  const freeAt = new Float64Array(crew);
   // In the order in which they came to be ready, by which equals are told apart.
   const ready: number[] = [];
   for (let i = 0; i < count; i += 1) if (toFollow[i] === 0) ready.push(i);
@@ -165,7 +171,7 @@ function laidBackwards(job: Job, crew: number, rank: readonly number[]): Timing 
     let nextAt = Infinity;
     let nextRank = Infinity;
     for (const i of ready) {
-      const at = Math.max(inRank(freeAt, (hands[i] ?? 1) - 1), from[i] ?? 0);
+      const at = Math.max(freeFrom(freeAt, hands[i] ?? 1), from[i] ?? 0);
       const own = rank[i] ?? 0;
       if (at < nextAt - 1e-12 || (at < nextAt + 1e-12 && own < nextRank)) {
         next = i;
@@ -190,16 +196,10 @@ function laidBackwards(job: Job, crew: number, rank: readonly number[]): Timing 
   return { startMin, usedShare: usedShare(job, startMin), spanMin: spanOf(job, startMin) };
 }
 
-/** Takes so many hands that are free at a moment, those that came free last first, until an end. */
-function takeHands(freeAt: number[], wanted: number, at: number, end: number): void {
-  if (freeAt.length === 1) {
-    freeAt[0] = end;
-    return;
-  }
-  const lanes = freeAt
-    .map((minute, hand) => ({ minute, hand }))
-    .filter(({ minute }) => minute <= at + 1e-12)
-    .sort((x, y) => y.minute - x.minute)
-    .slice(0, wanted);
-  for (const { hand } of lanes) freeAt[hand] = end;
+/** Takes so many hands that are free at a moment, those that came free last first, until an end; who is free first still stands first. */
+function takeHands(freeAt: Float64Array, wanted: number, at: number, end: number): void {
+  let able = 0;
+  while (able < freeAt.length && (freeAt[able] ?? Infinity) <= at + 1e-12) able += 1;
+  freeAt.fill(end, Math.max(0, able - wanted), able);
+  freeAt.sort();
 }

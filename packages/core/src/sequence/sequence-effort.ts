@@ -8,10 +8,14 @@ export interface SequenceEffort {
   readonly width: number;
   /** Times the windows are asked to be used less. */
   readonly rounds: number;
+  /** Share of the windows at which nobody asks for less of them; left out: as little as there is. */
+  readonly enough?: number;
   /** Steps in all on the way to a proof; none looks for none. */
   readonly proofSteps: number;
   /** Swaps tried in all while stretches of several closings are timed by rules; left out: as many as help. */
   readonly swaps?: number;
+  /** Lists of works gone through for each single closing while assemblies are taken apart; left out: as many as prove most of them. */
+  readonly lists?: number;
   /** Sets of parts looked at for one sub-assembly before only some ways of taking it apart are seen. */
   readonly mostSets: number;
 }

@@ -55,7 +55,7 @@ export function* improvingSequence(
     return;
   }
   const bound = leastSessions(problem);
-  const timer = roughTimer(problem, effort.swaps);
+  const timer = roughTimer(problem, effort.swaps, effort.lists);
   const alone = impossibleAlone(problem, timer);
   if (alone.length > 0) {
     yield { answer: cannot(bound, { why: alone, proven: true }), done: 1, of: 1 };

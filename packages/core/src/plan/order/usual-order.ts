@@ -1,20 +1,30 @@
+import { remembered } from '../../basics/remembered';
 import { type SequenceEffort, type SequenceProblem, solveSequence } from '../../sequence';
 import { COMFORTABLE_MARGIN } from '../../verdicts';
 import { orderOfPlans, orderOfSessions } from './order';
 import { type OrderJob, orderProblemAnyhow } from './order-problem';
 import type { Order } from './ordered-sessions';
 
-/** A few ways side by side and a short proof, as far as a keystroke can pay for them; the worker refines it on demand. */
+/** One way after the other until it is comfortable, and a short proof, as far as a keystroke can pay for them; the worker refines it on demand. */
 const AT_A_KEYSTROKE: SequenceEffort = {
   exactJoints: 6,
   marginSteps: 2_000,
   handsOnSteps: 100,
-  width: 4,
+  width: 1,
   rounds: 4,
+  enough: 1 - COMFORTABLE_MARGIN,
   proofSteps: 2_000,
-  mostSets: 300,
+  mostSets: 60,
   swaps: 8_000,
+  lists: 20,
 };
+/** As many as the changes that are tried for fixes: most of them leave the order as it is. */
+const MOST_REMEMBERED = 40;
+const atAKeystroke = remembered(
+  (problem: SequenceProblem) => solveSequence(problem, AT_A_KEYSTROKE),
+  MOST_REMEMBERED,
+);
+
 /** With more joints than this a page does not wait for sessions that it did not ask for. */
 const MOST_JOINTS_UNASKED = 24;
 
@@ -26,8 +36,8 @@ export interface UsualOrder {
 
 /**
  * The order that a plan goes by: as the build names its sessions; else one that could be recommended. Rows, stacks, sheets and what
- * is banded are glued in one go; everything else in the fewest sessions in which every window holds, with the most room to spare.
- * Where none holds, one go tells by how much.
+ * is banded are glued in one go; everything else in the fewest sessions found in which every window holds, comfortably where that
+ * is to be had. Where none holds, one go tells by how much.
  */
 export function usualOrder(job: OrderJob): UsualOrder {
   const { build, joints, facts } = job;
@@ -56,7 +66,7 @@ export function usualOrder(job: OrderJob): UsualOrder {
     { problem: { ...problem, rack: null, runsInto: null }, beyondRack: true },
   ];
   for (const each of attempts) {
-    const answer = solveSequence(each.problem, AT_A_KEYSTROKE);
+    const answer = atAKeystroke(each.problem);
     if (answer.status === 'infeasible') continue;
     return { order: orderOfPlans(job, each.problem, answer.sessions), beyondRack: each.beyondRack };
   }
