@@ -22,6 +22,13 @@ const LARGE = [
     field: 'Width',
     textOf: (i) => String(i % 2 === 0 ? 150 + 4 * (i % 15) : 50 + 4 * (i % 15)),
   },
+  {
+    // Few parts, but sessions to be worked out anew with each size.
+    name: 'a case of five shelves',
+    answers: { template: 'case', answers: { shelves: 5, heightMm: 1800, widthMm: 900, depthMm: 300 } },
+    field: 'Depth',
+    textOf: (i) => String(i % 2 === 0 ? 250 + 4 * (i % 15) : 380 - 4 * (i % 15)),
+  },
 ];
 
 const LARGE_EDITS = 30;
