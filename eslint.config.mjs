@@ -10,6 +10,13 @@ const deepImports = {
   message: 'Import from the index of a room of the core, or of the package.',
 };
 
+/** Described with by the core, parts of which are read in with the page. */
+const wholeType = {
+  group: ['@sinclair/typebox'],
+  importNames: ['Type'],
+  message: 'Take Type from basics/type: this one brings all of the package into the page.',
+};
+
 export default tseslint.config(
   {
     ignores: [
@@ -48,6 +55,7 @@ export default tseslint.config(
     files: ['packages/core/src/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
+      'no-restricted-imports': ['error', { patterns: [deepImports, wholeType] }],
       'no-restricted-globals': [
         'error',
         'window',

@@ -57,10 +57,14 @@ export function* bestApart(
   yield { found: byShare.found, proven: bySessions.proven && byShare.proven };
 }
 
-function widthFor({ joints }: SequenceProblem, { width }: SequenceEffort, independent: boolean): number {
+function widthFor(
+  { joints }: SequenceProblem,
+  { width, widthWhereTied = width }: SequenceEffort,
+  independent: boolean,
+): number {
   // Where presses tie closings together each way is timed as a whole, which costs as much as several.
   const affordable = WIDTH_TIMES_JOINTS / joints.length / (independent ? 1 : 16);
-  return Math.min(width, Math.max(4, Math.round(affordable)));
+  return Math.min(independent ? width : widthWhereTied, Math.max(4, Math.round(affordable)));
 }
 
 /** Asks for something better with all labels kept until there is nothing, the bound is met or the effort runs out. */

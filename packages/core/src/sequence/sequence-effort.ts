@@ -6,6 +6,8 @@ export interface SequenceEffort {
   readonly handsOnSteps: number;
   /** Ways kept side by side while assemblies are taken apart. */
   readonly width: number;
+  /** The same where presses tie closings together, each way then being timed as a whole; left out: as many. */
+  readonly widthWhereTied?: number;
   /** Times the windows are asked to be used less. */
   readonly rounds: number;
   /** Share of the windows at which nobody asks for less of them; left out: as little as there is. */
