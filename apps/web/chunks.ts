@@ -55,7 +55,10 @@ export const CHUNKS: readonly Rolldown.CodeSplittingGroup[] = [
   { name: 'doing', priority: 1, test: DOING, minShareCount: 2 },
 ];
 
-/** What may be left out where nobody uses it, though it is made by calling something: descriptions of documents, and a package that says nothing of itself. */
+/**
+ * What may be left out where nobody uses it, though it is made by calling something: descriptions of documents, and packages that say
+ * nothing of themselves. Fields that one description spreads into another would keep both: they are written out there.
+ */
 export const UNUSED = {
   manualPureFunctions: [
     'Type',

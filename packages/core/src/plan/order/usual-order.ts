@@ -5,7 +5,10 @@ import { orderOfPlans, orderOfSessions } from './order';
 import { type OrderJob, orderProblemAnyhow } from './order-problem';
 import type { Order } from './ordered-sessions';
 
-/** One way after the other until it is comfortable, and a short proof, as far as a keystroke can pay for them; the worker refines it on demand. */
+/**
+ * A few ways side by side, one alone where presses tie closings together, until windows are comfortable, and a short proof, as far as a
+ * keystroke can pay for them; the worker refines it on demand.
+ */
 const AT_A_KEYSTROKE: SequenceEffort = {
   exactJoints: 6,
   marginSteps: 2_000,
@@ -19,7 +22,7 @@ const AT_A_KEYSTROKE: SequenceEffort = {
   swaps: 8_000,
   lists: 20,
 };
-/** A few ways side by side, before it is said that the rack does not do. */
+/** A few ways there as well, before it is said that the rack does not do. */
 const ONCE_MORE: SequenceEffort = { ...AT_A_KEYSTROKE, widthWhereTied: 4, mostSets: 300, lists: 30_000 };
 /** As many as the changes that are tried for fixes: most of them leave the order as it is. */
 const MOST_REMEMBERED = 40;
