@@ -52,14 +52,15 @@ export function workedBy(truth: Truth, plan: Plan, day: Day): Worked {
     likely: day.likely ?? null,
     ...(day.people === undefined ? {} : { people: [...day.people] }),
   };
-  const today = logNormal(random, truth.dayCv) * (day.heldUp ?? 1);
-  const stretch = truth.window * logNormal(random, truth.windowCv);
+  const today = logNormal(random, truth.dayCv)() * (day.heldUp ?? 1);
+  const stretch = truth.window * logNormal(random, truth.windowCv)();
+  const scattered = logNormal(random, truth.stepCv);
   const minutesOf = ({ kind, startMin, endMin, wait }: ScriptOperation): number => {
     const waitMin = wait?.min ?? 0;
     const work = workOf(kind) ?? 'check';
     const planned = promise.paces?.find((pace) => pace.work === work)?.factor ?? 1;
     const workMin = ((endMin - startMin - waitMin) / planned) * truth.pace[work];
-    return waitMin + workMin * today * logNormal(random, truth.stepCv);
+    return waitMin + workMin * today * scattered();
   };
   const ends = new Map<string, number>();
   const begins = new Map<string, number>();

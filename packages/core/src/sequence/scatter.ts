@@ -9,10 +9,13 @@ export function scatterFrom(seed: number): () => number {
   };
 }
 
-/** A factor with mean 1 and the given spread. */
-export function logNormal(random: () => number, cv: number): number {
+/** Factors with mean 1 and the given spread, standard deviation over mean, drawn from a stream one by one. */
+export function logNormal(random: () => number, cv: number): () => number {
   const variance = Math.log(1 + cv * cv);
-  // Box and Muller's transform; 1 − random keeps the logarithm finite.
-  const normal = Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-  return Math.exp(Math.sqrt(variance) * normal - variance / 2);
+  const spread = Math.sqrt(variance);
+  return () => {
+    // Box and Muller's transform; 1 − random keeps the logarithm finite.
+    const normal = Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+    return Math.exp(spread * normal - variance / 2);
+  };
 }
