@@ -38,24 +38,12 @@ const MOST_MB = 768;
 const MOST_WAITING = 64;
 const IDLE_MS = 60_000;
 
-/** Starts workers as they are needed, one fewer than there are processors. */
-export function workPool({ file, execArgv = [] }: WorkerProgram): WorkPool {
-  const pool = new Piscina<Task, TaskOutcome>({
-    filename: file,
-    execArgv: [...execArgv],
-    minThreads: 1,
-    maxThreads: Math.max(1, availableParallelism() - 1),
-    maxQueue: MOST_WAITING,
-    idleTimeout: IDLE_MS,
-    resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
-  });
-  // Limits count from when there is a worker, not from when its program is first read.
-  const warm = pool.run({ kind: 'warm' }).then(
-    () => undefined,
-    () => undefined,
-  );
+/** Starts workers once something is asked of them, as many as are needed, up to one fewer than there are processors. */
+export function workPool(program: WorkerProgram): WorkPool {
+  let started: Promise<Workers> | undefined;
   const outcomeOf = async (task: Task, gone: AbortSignal): Promise<TaskOutcome> => {
-    await warm;
+    started ??= startWorkers(program);
+    const pool = await started;
     const late = AbortSignal.timeout(LIMITS_MS[task.kind]);
     try {
       const outcome = await pool.run(task, { signal: AbortSignal.any([gone, late]) });
@@ -76,8 +64,25 @@ export function workPool({ file, execArgv = [] }: WorkerProgram): WorkPool {
       if (outcome.kind !== 'file') throw new Error('no file was made');
       return outcome.file;
     },
-    close: () => pool.destroy(),
+    close: async () => (await started)?.destroy(),
   };
+}
+
+type Workers = Piscina<Task, TaskOutcome>;
+
+/** Limits count from when there is a worker, not from when its program is first read: it has been by the time this answers. */
+async function startWorkers({ file, execArgv = [] }: WorkerProgram): Promise<Workers> {
+  const pool: Workers = new Piscina({
+    filename: file,
+    execArgv: [...execArgv],
+    minThreads: 1,
+    maxThreads: Math.max(1, availableParallelism() - 1),
+    maxQueue: MOST_WAITING,
+    idleTimeout: IDLE_MS,
+    resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
+  });
+  await pool.run({ kind: 'warm' }).catch(() => undefined);
+  return pool;
 }
 
 const tooLong = (limitMs: number): HttpError =>
