@@ -11,6 +11,7 @@ import { formatWait } from '@lean-clasp/core/units';
 import { clampName } from './catalogue';
 import { LESSON_REASONS } from './lessons';
 import { READY_REASONS } from './ready';
+import { whereSpread } from './spreading';
 import type { Format } from './format';
 import type { Say, Words } from './values';
 
@@ -53,6 +54,14 @@ const STEPS: {
   'do-check-hollow': [
     'Tap it all over',
     () => 'where it sounds hollow, once more under the iron and press until cold; then trim',
+  ],
+  'do-check-gauge': [
+    'Leak test',
+    () => 'valve shut for a minute, eyes on the gauge; then the pump runs on until it comes out',
+  ],
+  'do-check-covers': [
+    'Bands cover the edges',
+    () => 'a fingertip along either face: nowhere below it; what stands proud is trimmed when it is hard',
   ],
   'do-check-squeeze-out': ['Look at the squeeze-out', () => 'a fine bead along every joint, none dry'],
   'do-check-straightedge': [
@@ -101,9 +110,17 @@ const WORK: Words<InstructionValues & MomentValues> = {
 const at = ({ side, atMm }: Pick<InstructionValues['do-tighten'], 'side' | 'atMm'>, f: Format) =>
   `${side}, at ${f.about(atMm)}`;
 const rubbery = (fromMin: number, toMin: number) =>
-  `while it is rubbery: about ${formatWait(fromMin)} to ${formatWait(toMin)} after clamping`;
+  fromMin < 1
+    ? `while it is rubbery: within about ${formatWait(Math.max(1, toMin))} of clamping`
+    : `while it is rubbery: about ${formatWait(fromMin)} to ${formatWait(toMin)} after clamping`;
 const turned = (turns: number) =>
   turns > 0 ? `, about ${turns === 1 ? 'one turn' : `${turns} turns`} past snug` : '';
+/** What is seen to before the first full pull: afterwards nothing slides any more. */
+const ONCE: Readonly<Record<string, string>> = {
+  flush: 'once what slid is tapped flush: ',
+  alike: 'once the diagonals are alike: ',
+  both: 'once what slid is tapped flush and the diagonals are alike: ',
+};
 const firmness = (forceN: number) => (forceN < 700 ? 'just snug' : forceN < 2500 ? 'firm' : 'hard');
 
 /** What goes right round has no line of its own. */
@@ -111,19 +128,19 @@ const whereOn = (kind: string, line: string) => (ROUND.includes(kind) ? 'all rou
 
 /** The detail under an instruction. */
 const WORK_DETAILS: Words<InstructionValues & MomentValues> = {
-  'do-spread': ({ faces, board, method, massG }, f) =>
-    `${faces === 2 ? 'both faces' : `on ${board.length <= 2 ? `the edge of board ${board}` : board}`}, ${method}, ${massG < 1 ? '' : 'about '}${f.mass(massG)}, full film to both ends`,
+  'do-spread': ({ faces, board, method, massG, ...values }, f) =>
+    `${faces === 2 ? 'both faces' : `on ${board.length <= 2 ? `the edge of board ${board}` : board}`}, ${method}, ${massG < 1 ? '' : 'about '}${f.mass(massG)}, ${whereSpread(values, f)}`,
   'do-close': ({ board }) =>
     `bring ${board.length <= 2 ? `board ${board}` : board} down, rub along, ends flush`,
   'do-close-joint': ({ board }) => `bring ${board} home`,
   'do-caul': ({ pair, pairs }) => `film under them, snug only – pair ${pair} of ${pairs}`,
   'do-set-clamp': (values, f) => `${at(values, f)}, light; pull through mid-thickness`,
   'do-tighten': (values, f) =>
-    `${at(values, f)}, ${firmness(values.forceN)}: ${f.force(values.forceN)}${turned(values.turns)}`,
+    `${ONCE[values.once] ?? ''}${at(values, f)}, ${firmness(values.forceN)}: ${f.force(values.forceN)}${turned(values.turns)}`,
   'do-set-clamp-on': ({ kind, line, openingMm }, f) =>
     `${clampName(kind, 1)} ${whereOn(kind, line)}${NOT_OPENED.includes(kind) ? '' : `, opened to ${f.about(openingMm)}`}, light`,
-  'do-tighten-on': ({ kind, line, forceN, turns }, f) =>
-    `${whereOn(kind, line)}, ${firmness(forceN)}: ${f.force(forceN)}${turned(turns)}`,
+  'do-tighten-on': ({ kind, line, forceN, turns, once }, f) =>
+    `${ONCE[once] ?? ''}${whereOn(kind, line)}, ${firmness(forceN)}: ${f.force(forceN)}${turned(turns)}`,
   'do-tape': ({ line }) => `stretched across, from the middle of ${line} outward`,
   'do-wrap': ({ line }) => `two layers, every turn stretched; feel the corners of ${line} slide flush`,
   'do-coat': ({ massG, dryLowMin, dryHighMin }, f) =>
@@ -132,7 +149,7 @@ const WORK_DETAILS: Words<InstructionValues & MomentValues> = {
     'lay it on dry, from the centre outward, edges last; a block follows the iron until it is cold',
   'do-drive-pegs': () =>
     'the middle one first, with glue on it; on the others glue only near the outer face, so that the panel can move',
-  'do-bag': () => 'the pump stays on the whole time; read the gauge',
+  'do-bag': () => 'breather over it to the port; smooth it from the middle as it draws down',
   'do-corners-down': ({ count, kind, forceN }, f) =>
     `${count} ${clampName(kind, count)}, ${f.force(forceN)} each, opposite ones in turn`,
   'do-again': ({ waitMin, clamps }) =>

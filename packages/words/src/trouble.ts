@@ -87,6 +87,10 @@ export const CORRECTIONS: Words<CorrectionValues> = {
   'feet-out': ({ byMm }, f) =>
     `The feet stand ${f.fine(byMm)} too near: push a spacer as long as the head between them.`,
   'iron-again': () => 'Hollow: once more under the iron, from the centre, and press until it is cold.',
+  'seal-leaks': () =>
+    'The gauge falls: an ear along the seal and the hose, press it down where it hisses, pull and test again.',
+  'shift-band': () =>
+    'A band lies below the face: what is missing cannot be trimmed on. Peel its strips, slide it until it covers, press again.',
 };
 
 /** Fields whose names are not words of the shop. */

@@ -15,7 +15,9 @@ export type CheckCode =
   | 'hollow'
   | 'light-through'
   | 'fair'
-  | 'splay';
+  | 'splay'
+  | 'gauge'
+  | 'covers';
 
 /** What is done before the first bead. */
 export type PreparingCode =
@@ -71,6 +73,8 @@ interface ClampAtWork {
   openingMm: number;
   /** Of its handle past snug; 0 where nobody has measured what one adds. */
   turns: number;
+  /** What is seen to before the first full pull, while parts still slide: `flush`, `alike` diagonals, `both`; empty for other clamps. */
+  once: string;
 }
 
 interface ClampOnRow extends ClampAtWork {
@@ -80,7 +84,17 @@ interface ClampOnRow extends ClampAtWork {
 
 /** What is done while the clock runs. */
 export interface InstructionValues {
-  'do-spread': { line: string; board: string; faces: number; method: string; massG: number };
+  'do-spread': {
+    line: string;
+    board: string;
+    /** Kind of the joint. */
+    joint: string;
+    faces: number;
+    method: string;
+    massG: number;
+    /** Glue is kept to so much in the middle; 0 where all of the joint gets some. */
+    middleMm: number;
+  };
   'do-close': Closing;
   'do-close-joint': Closing;
   'do-caul': { pair: number; pairs: number };
@@ -198,4 +212,6 @@ export interface CorrectionValues {
   'feet-in': { byMm: number };
   'feet-out': { byMm: number };
   'iron-again': None;
+  'seal-leaks': None;
+  'shift-band': None;
 }

@@ -43,6 +43,8 @@ export interface Look {
   readonly at?: readonly string[];
   /** What a straightedge shows that rocks: a pull off mid-thickness, the bow of one part, or a kink at the joint. */
   readonly shows?: 'pull' | 'part' | 'kink';
+  /** Made only where a bag presses, or only where none does: nothing is seen or touched through one. */
+  readonly where?: 'in-bag' | 'in-the-open';
 }
 
 /** What a kind has done beside spreading, closing and clamping, in the order of the bench. */
@@ -54,7 +56,7 @@ export interface Ritual {
 
 const step = (kind: OperationKind, what: PreparingCode): Preparing => ({ kind, what });
 
-const look = (check: CheckCode, minutes = 0.25, more: Pick<Look, 'at' | 'shows'> = {}): Look => ({
+const look = (check: CheckCode, minutes = 0.25, more: Pick<Look, 'at' | 'shows' | 'where'> = {}): Look => ({
   check,
   minutes,
   ...more,
@@ -113,9 +115,9 @@ const RITUALS: Readonly<Record<string, Ritual>> = {
   breadboard: { before: [LAY_OUT], pulled: [look('flush'), look('try-square', 0.5)] },
   'veneered-sheet': {
     before: [step('lay-out', 'level-table')],
-    pulled: [look('flush', 0.5), look('squeeze-out')],
+    pulled: [look('gauge', 0.75, { where: 'in-bag' }), look('squeeze-out', 0.75, { where: 'in-the-open' })],
   },
-  'dried-film': { before: [step('lay-out', 'iron-set')], pulled: [look('hollow', 0.5), look('flush')] },
+  'dried-film': { before: [step('lay-out', 'iron-set')], pulled: [look('hollow', 0.75)] },
   'veneer-seam': {
     before: [step('tape', 'stitched'), step('tape', 'dam')],
     pulled: [look('light-through', 0.5), look('flush')],
@@ -129,7 +131,7 @@ const RITUALS: Readonly<Record<string, Ritual>> = {
     before: [step('lay-out', 'form-covered')],
     pulled: [look('flush', 0.5), look('squeeze-out')],
   },
-  'edge-banding': { before: [step('lay-out', 'masked')], pulled: [look('flush', 0.75)] },
+  'edge-banding': { before: [step('lay-out', 'masked')], pulled: [look('covers', 0.75)] },
   scarf: {
     before: [step('lay-out', 'in-line')],
     pulled: [look('straightedge', 0.5, { shows: 'kink' }), look('flush')],

@@ -3,10 +3,12 @@ import { DIAGONALS } from './diagonals';
 import {
   ANGLE,
   BORE,
+  COVERS,
   DEPTH,
   FEELER,
   FAIR,
   FLUSH,
+  GAUGE,
   HOLLOW,
   LIGHT_THROUGH,
   SPLAY,
@@ -35,6 +37,8 @@ const CHECKS: Readonly<Record<CheckCode, Check>> = {
   'light-through': LIGHT_THROUGH,
   fair: FAIR,
   splay: SPLAY,
+  gauge: GAUGE,
+  covers: COVERS,
 };
 
 /** What a check asks for. */

@@ -191,3 +191,5 @@ export const BORE = seen('clear', 'blocked', () => finding('clear-bore', 'inform
 export const LIGHT_THROUGH = seen('none', 'light', () => finding('seam-open', 'informs'));
 export const FAIR = seen('fair', 'a flat', () => finding('flat-spot', 'informs'));
 export const HOLLOW = seen('solid', 'hollow', () => finding('iron-again', 'informs'));
+export const GAUGE = seen('holds', 'falls', () => finding('seal-leaks', 'informs'));
+export const COVERS = seen('everywhere', 'not everywhere', () => finding('shift-band', 'informs'));

@@ -1,5 +1,5 @@
 import { cleanUpOf } from '../../choice';
-import { LIGHT_SQUEEZE } from '../../clamps';
+import { findClampKind, LIGHT_SQUEEZE } from '../../clamps';
 import { type Finding, finding } from '../../findings';
 import { kindOf, ritualOf } from '../../kinds';
 import { PACE } from '../../sequence';
@@ -40,10 +40,15 @@ export function cornersDraft(plan: Plan, fromMin: number): Draft[] {
   ];
 }
 
+/** Whether a bag presses: what is in it is not got at before it comes out. */
+const inBag = ({ pulls }: Plan): boolean =>
+  pulls.some(({ taken }) => taken.some(({ lot }) => findClampKind(lot.kind).pressureMPa !== null));
+
 /** What is read once everything is at full pull, while it still moves: from that minute of the session on. */
 export function checksOf(plan: Plan, session: OrderedSession, fromMin: number): Draft[] {
   const pace = paceOf(plan.shop);
-  const looks = ritualOf(plan.build.template).pulled;
+  const where = inBag(plan) ? 'in-bag' : 'in-the-open';
+  const looks = ritualOf(plan.build.template).pulled.filter((look) => (look.where ?? where) === where);
   const whole = looks.reduce((sum, { minutes }) => sum + minutes, 0);
   let startMin = fromMin;
   return looks.map(({ minutes, check }) => {
@@ -159,7 +164,7 @@ function cleaningDrafts(plan: Plan, session: OrderedSession, fromMin: number): D
   const own = plan.joints.filter(({ facts }) => session.joints.includes(facts.joint.id));
   const slowest = slowestOf(own);
   const window = own.find(({ window }) => window.clampMin?.high === slowest.clampMin)?.window;
-  if (window === undefined) return [];
+  if (window === undefined || inBag(plan)) return [];
   const access = kindOf(plan.build.template)?.squeezeOut ?? 'open';
   const cleanUp = cleanUpOf(plan.adhesive, window, glueJobOf(plan, null), access);
   if (cleanUp === null || cleanUp.method === 'leave-and-plane') return [];

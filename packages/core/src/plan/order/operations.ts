@@ -1,5 +1,5 @@
-import { ritualOf } from '../../kinds';
-import { type Finding, finding } from '../../findings';
+import { lookOf, ritualOf } from '../../kinds';
+import { type Finding, finding, type InstructionValues } from '../../findings';
 import type { SessionOperation } from '../../sequence';
 import type { Plan } from '../plan';
 import { passesOf, pressing } from '../pulls/passes';
@@ -87,13 +87,18 @@ function expanded(plan: Plan, operation: SessionOperation): Draft[] {
 }
 
 function spreadInstruction(plan: Plan, id: string): Finding {
-  const joint = plan.joints.find(({ facts }) => facts.joint.id === id);
+  const planned = plan.joints.find(({ facts }) => facts.joint.id === id);
+  if (planned === undefined) throw new Error(`no joint ${id} is planned`);
+  const { facts, faces, method, spread } = planned;
+  const { kind, a, gluedShare } = facts.joint;
   return finding('do-spread', 'informs', {
-    line: joint?.facts.label ?? '',
-    board: labelOf(plan, joint?.facts.joint.a ?? ''),
-    faces: joint?.faces ?? 1,
-    method: joint?.method.name ?? '',
-    massG: joint?.spread.massG ?? 0,
+    line: facts.label,
+    board: labelOf(plan, a),
+    joint: kind,
+    faces,
+    method: method.name,
+    massG: spread.massG,
+    middleMm: gluedShare < 1 ? gluedShare * facts.lengthMm : 0,
   });
 }
 
@@ -145,6 +150,7 @@ function pullDrafts(
 ): Draft[] {
   const own = steps.filter((step) => concerns(plan, pull, step, joints));
   const first = firstNumberOf(plan, pull);
+  const firstFull = pull === plan.pulls[0] ? own.find(({ kind }) => kind === 'tighten') : undefined;
   return own.map((step, i) => {
     const number = numberOf(plan, pull, step, first);
     return {
@@ -157,7 +163,7 @@ function pullDrafts(
       endMin: fromMin + step.endMin * stretch,
       wait: null,
       asks: null,
-      instruction: pressInstruction(plan, pull, step, number),
+      instruction: pressInstruction(plan, pull, step, number, step === firstFull ? seenToBefore(plan) : ''),
     };
   });
 }
@@ -195,11 +201,19 @@ function numberOf(plan: Plan, pull: PlannedPull, { kind, item }: PressStep, firs
 /** Whether a pull is that across a row. */
 const isRow = ({ row }: Plan, { pull }: PlannedPull): boolean => row !== null && pull.id === ACROSS;
 
+/** What a first full pull waits for: afterwards nothing slides any more. */
+function seenToBefore({ build }: Plan): InstructionValues['do-tighten']['once'] {
+  const flush = lookOf(build.template, 'flush') !== undefined;
+  const alike = lookOf(build.template, 'diagonals') !== undefined;
+  return flush && alike ? 'both' : flush ? 'flush' : alike ? 'alike' : '';
+}
+
 function pressInstruction(
   plan: Plan,
   pull: PlannedPull,
   { kind, item, count, joint }: PressStep,
   number: number | null,
+  once: string,
 ): Finding {
   const { row, squeeze } = plan;
   if (kind === 'caul') {
@@ -221,12 +235,13 @@ function pressInstruction(
     line: pull.joint,
     openingMm: pull.pull.openingMm,
     turns: turnsOf(onRow?.lot ?? piece?.lot, onRow?.forceN ?? piece?.forceN ?? 0),
+    once,
   };
   const code = kind === 'tighten' ? 'do-tighten' : 'do-set-clamp';
   return onRow === undefined
     ? finding(`${code}-on`, 'informs', {
         ...values,
-        line: placed === undefined ? pull.joint : labelsOf(placed.joints, pull, squeeze),
+        line: placed === undefined ? pull.joint : standsOn(plan, placed.joints, pull),
       })
     : finding(code, 'informs', { ...values, atMm: onRow.placed.xMm, side: onRow.placed.side });
 }
@@ -235,10 +250,14 @@ function pressInstruction(
 const turnsOf = (lot: { readonly perTurnN?: number } | undefined, forceN: number): number =>
   lot?.perTurnN === undefined ? 0 : Math.max(0.25, Math.round((4 * forceN) / lot.perTurnN) / 4);
 
-/** What a clamp closes, by name: the first joint and how many more. */
-function labelsOf(joints: readonly string[], pull: PlannedPull, squeeze: Plan['squeeze']): string {
-  const named = squeeze?.pulls
-    .flatMap((each) => each.joints)
-    .find(({ joint }) => joints.includes(joint))?.label;
-  return named ?? pull.joint;
+/** Where a clamp stands, by name: the part that it draws home at both ends, else the first joint that it closes. */
+function standsOn({ facts }: Plan, ids: readonly string[], { pull, joint }: PlannedPull): string {
+  const closed = facts.joints.filter((each) => ids.includes(each.joint.id));
+  const [first, ...others] = closed;
+  if (first === undefined) return joint;
+  const drawn = [first.joint.b, first.joint.a].find((part) =>
+    others.every((other) => [other.joint.a, other.joint.b].includes(part)),
+  );
+  const part = facts.parts.find((each) => each.part.id === drawn);
+  return pull.stacked || others.length === 0 || part === undefined ? first.label : part.part.label;
 }
