@@ -1,6 +1,7 @@
 import {
   contactsBetween,
   DIRECTIONS,
+  MAIN_AXES,
   dot,
   loopsInSpace,
   reach,
@@ -101,7 +102,7 @@ export function jointFacts(
     ),
     lengthMm: longestReach(contacts),
     pairing: commonest(contacts),
-    release: releaseDirections(contacts.map(({ normal }) => normal)),
+    release: waysOut(joint, contacts),
   };
 }
 
@@ -150,9 +151,35 @@ function crossed(joint: Joint, a: Part, b: Part, contacts: readonly Contact[]): 
 /** One of each pair of opposites. */
 const HALF_THE_DIRECTIONS = DIRECTIONS.slice(0, DIRECTIONS.length / 2).map(({ direction }) => direction);
 
-/** Ways out for a part that is touched on faces with these normals (out of the other part, into it). */
-function releaseDirections(normals: readonly Vec3[]): string[] {
-  return DIRECTIONS.filter(({ direction }) => normals.every((normal) => dot(direction, normal) >= INTO)).map(
-    ({ name }) => name,
+/** Glued faces that slide over each other this far, or no further than there is no way round, still have glue on them [judgement], mm. */
+const SLIDES_WET_MM = 60;
+const LITTLE_MORE = 2;
+
+/**
+ * Ways in which b leaves a, and so comes to it: those in which nothing is pressed into. Where there is glue, none in which it would be
+ * dragged along far, as a shelf drags it that is pushed into its housings from the front: that wipes it off.
+ */
+function waysOut({ gluedShare }: Joint, contacts: readonly Contact[]): string[] {
+  const free = DIRECTIONS.filter(({ direction }) =>
+    contacts.every(({ normal }) => dot(direction, normal) >= INTO),
   );
+  if (gluedShare === 0) return free.map(({ name }) => name);
+  const ways = free.map(({ name, direction }) => ({ name, draggedMm: draggedMm(contacts, direction) }));
+  const least = Math.min(...ways.map((way) => way.draggedMm));
+  const most = Math.max(SLIDES_WET_MM, LITTLE_MORE * least);
+  return ways.filter((way) => way.draggedMm <= most).map(({ name }) => name);
+}
+
+/** How far contacts slide over themselves before they are clear of each other, by the boxes around them, mm. */
+function draggedMm(contacts: readonly Contact[], direction: Vec3): number {
+  return contacts.reduce((most, { normal, loops }) => {
+    if (dot(direction, normal) > -INTO) return most;
+    const points = loops.flat();
+    const clear = MAIN_AXES.map((axis) => {
+      const [low, high] = reach(points, axis);
+      const step = Math.abs(dot(direction, axis));
+      return step < -INTO ? Infinity : (high - low) / step;
+    });
+    return Math.max(most, Math.min(...clear));
+  }, 0);
 }
