@@ -2,6 +2,7 @@ import type { InputError } from '../basics/checks';
 import { ofCode } from '../findings';
 import { planBuild } from '../plan';
 import { solidPoints } from '../solids';
+import { DEMO_SHOP } from '../demo';
 import { buildOf } from '../test-support/builds';
 import { practise, PRACTICE_SHOP } from '../test-support/practice';
 
@@ -93,5 +94,45 @@ describe('strips across the back', () => {
         expect(ups.size).toBe(glued.length);
       }
     }
+  });
+});
+
+describe('shelves in housings', () => {
+  it('come between the sides before both of these are held: pushed in from the front, glue would be wiped off', () => {
+    const builds = [1, 2, 3].flatMap((shelves) =>
+      [1, 2].flatMap((crew) =>
+        [0, 2].map((backStrips) => ({ ...start({ ...SIZE, heightMm: 1100, shelves, backStrips }), crew })),
+      ),
+    );
+    for (const build of builds) {
+      const { order, facts } = planBuild(build, DEMO_SHOP);
+      const parts = new Map(facts.joints.map(({ joint }) => [joint.id, [joint.a, joint.b]]));
+      const heldTo = new Map<string, string>();
+      const held = (part: string): string => {
+        const to = heldTo.get(part);
+        return to === undefined ? part : held(to);
+      };
+      const closings = order?.sessions.flatMap((session) => session.closings) ?? [];
+      expect(closings.flatMap(({ joints }) => joints)).toHaveLength(facts.joints.length);
+      for (const { joints } of closings) {
+        if (joints.some((joint) => /shelf/.test(joint))) expect(held('side-1')).not.toBe(held('side-2'));
+        for (const [a = '', b = ''] of joints.map((joint) => parts.get(joint) ?? [])) {
+          if (held(a) !== held(b)) heldTo.set(held(a), held(b));
+        }
+      }
+    }
+  });
+
+  it('may be pushed in where they stay dry', () => {
+    const waysOf = (glued: 'none' | 'full') =>
+      planBuild(
+        {
+          ...start(SIZE),
+          jointNotes: [{ id: 'side-1_shelf-1', gapMm: null, reinforcement: 'none', glued }],
+        },
+        DEMO_SHOP,
+      ).facts.joints.find(({ joint }) => joint.id === 'side-1_shelf-1')?.release;
+    expect(waysOf('none')).toEqual(expect.arrayContaining(['+x', '+y', '-y']));
+    expect(waysOf('full')).toEqual(['+x-y', '+x', '+x+y']);
   });
 });
