@@ -20,6 +20,7 @@ import {
 } from '../solids';
 import { type Shifts, TOGETHER } from './apart';
 import { type AssemblyView, EYES } from './eye';
+import { gluedLoops } from './glued-middle';
 import { fromBehind, type Layer } from './painters-order';
 
 /** One visible side of a part or an aid, flattened to the sheet in mm, y down. */
@@ -54,7 +55,7 @@ export interface PartMark {
 export interface JointMark {
   readonly id: string;
   readonly at: Vec2;
-  /** Outlines of what touches, moved with the first part. */
+  /** Outlines of what is glued, of all that touches where it stays dry; moved with the first part. */
   readonly loops: readonly (readonly Vec2[])[];
 }
 
@@ -204,11 +205,10 @@ function jointMarks(
   shiftOf: (part: string) => Vec3,
   flatten: (point: Vec3) => Vec2,
 ): JointMark[] {
-  return facts.joints.map(({ joint, contacts }) => {
+  return facts.joints.map((own) => {
+    const { joint } = own;
     const shift = shiftOf(joint.a);
-    const loops = contacts.flatMap((contact) =>
-      contact.loops.map((loop) => loop.map((point) => flatten(add(point, shift)))),
-    );
+    const loops = gluedLoops(own).map((loop) => loop.map((point) => flatten(add(point, shift))));
     // On the wood also where it is curved: the middle of the stretch nearest to the middle of all of them.
     const middles = loops.map(centreOf);
     const spot = nearest(middles, centreOf(middles), (each) => each);
