@@ -14,12 +14,22 @@ const LOOSE: Readonly<Record<string, (count: number) => string>> = {
   weight: (count) => (count === 1 ? 'weight' : 'weights'),
 };
 
+/** What there is no spare of. */
+const SPREADERS: Readonly<Record<string, string>> = {
+  'bead only': 'a bottle with a fine tip, and a pin to clear it',
+  finger: 'a finger, and a damp rag for it',
+  'hot nozzle': 'the hot gun on its stand',
+  'thinned coats': 'a soft brush, and a cup to thin the glue in',
+};
+
 /** What to have within reach. */
 export const GATHER: Words<GatherValues> = {
   'gather-bench': ({ lengthMm, widthMm }, f) =>
     `Flat bench or level bearers for ${f.about(lengthMm)} × ${f.about(widthMm)}, covered with film`,
   'gather-boards': ({ count }) =>
     `${count} boards in order, letters up, edges planed within the day, pencil marks off the edges`,
+  'gather-broken': ({ count }) =>
+    `${count} pieces in order, broken faces scraped to bare wood and never planed: as they broke, they key into each other`,
   'gather-parts': ({ count }) =>
     `${count} parts in order of closing, faces marked, everything done that closing makes unreachable`,
   'gather-loose': ({ count, kind }) => `${count} ${LOOSE[kind]?.(count) ?? clampName(kind, count)}`,
@@ -28,7 +38,7 @@ export const GATHER: Words<GatherValues> = {
     `${findAdhesive(adhesive).name}: ${f.amount(massG, volumeMl)}; the shelf has ${f.volume(onShelfMl)}. Look at the date on the bottle`,
   'gather-first-coat': ({ massG }, f) =>
     `Of it for the first coat on end grain: ${f.mass(massG)}, thin, worked in, left to turn tacky`,
-  'gather-spreader': ({ method }) => `To spread with: ${method}, and a spare`,
+  'gather-spreader': ({ method }) => `To spread with: ${SPREADERS[method] ?? `${method}, and a spare`}`,
   'gather-cauls': ({ pairs }) =>
     `${pairs} ${pairs === 1 ? 'pair' : 'pairs'} of cauls, film or tape on their faces`,
   'gather-packing': ({ count, kind, thicknessMm }, f) => `${count} ${kind}, ${f.length(thicknessMm)} thick`,

@@ -26,11 +26,16 @@ export const READY: Words<ReadyValues> = {
       ? `Look when the bottle of ${findAdhesive(adhesive).name} was opened; write it on it`
       : months > shelfMonths
         ? `The bottle of ${findAdhesive(adhesive).name} is ${Math.round(months)} months old: glue a coupon first, or take another`
-        : `Glue shaken, runs freely, no strings: opened ${months < 1 ? 'this month' : `${Math.round(months)} months ago`}`,
+        : `${findAdhesive(adhesive).chemistry === 'hot-melt' ? 'Cartridges sealed until they go into the gun' : 'Glue shaken, runs freely, no strings'}: opened ${opened(months)}`,
   'ready-mix': ({ volumeMl }, f) => `Two cups, scale and stirrer: ${f.volume(volumeMl)} mixed`,
   'ready-cold': ({ tempC }, f) => `Glue and wood as warm as they should be: ${f.temperature(tempC)} planned`,
   'ready-window': ({ tempC, rhPct }, f) =>
     `Thermometer and hygrometer read: planned for ${f.temperature(tempC)}, ${Math.round(rhPct)} %`,
+};
+
+const opened = (months: number): string => {
+  const whole = Math.round(months);
+  return whole < 1 ? 'this month' : whole === 1 ? 'a month ago' : `${whole} months ago`;
 };
 
 /** Why it matters. */

@@ -246,6 +246,23 @@ describe('the detail of a step', () => {
   });
 });
 
+describe('what to have at hand', () => {
+  const spread = (method: string) => says(of('gather-spreader', { method }), metric);
+  const bottle = (adhesive: string, months: number) =>
+    says(of('ready-bottle', { adhesive, months, shelfMonths: 12 }), metric);
+
+  it('has a spare of what there can be a spare of', () => {
+    expect(spread('card')).toBe('To spread with: card, and a spare');
+    expect(spread('finger')).toBe('To spread with: a finger, and a damp rag for it');
+    expect(spread('bead only')).not.toMatch(/spare/);
+  });
+
+  it('shakes glue from a bottle, and leaves cartridges sealed', () => {
+    expect(bottle('pva-interior', 1)).toBe('Glue shaken, runs freely, no strings: opened a month ago');
+    expect(bottle('polyurethane-hot-melt', 2)).toMatch(/^Cartridges sealed .* opened 2 months ago$/);
+  });
+});
+
 describe('figures', () => {
   it('say of time whether it is left over or lacking, and of all else what it is', () => {
     expect(figureAlone({ kind: 'minutes', figure: 3.11 }, metric)).toBe('3:07 spare');

@@ -172,6 +172,15 @@ describe('gatherList', () => {
     const packed = planBuild(maplePanel({ edge: { kind: 'blocks', thicknessMm: 20 } }), TEST_SHOP);
     expect(ofCode(gatherList(packed), 'gather-packing')?.values.count).toBe(12);
   });
+
+  it('has boards planed, and what broke scraped, never planed', () => {
+    const broken = wagonBuilds().find(({ id }) => id === 'bench-seat')?.build;
+    if (broken === undefined) throw new Error('no bench seat');
+    const codes = gatherList(planBuild(broken, DEMO_SHOP)).map(({ code }) => code);
+    expect(codes).toContain('gather-broken');
+    expect(codes).not.toContain('gather-boards');
+    expect(gatherList(plan).map(({ code }) => code)).toContain('gather-boards');
+  });
 });
 
 describe('gatherList of the demo', () => {

@@ -1,4 +1,5 @@
 import { type Finding, finding } from '../findings';
+import { ritualOf } from '../kinds';
 import {
   blockClampsOf,
   cornersOf,
@@ -25,7 +26,7 @@ export function gatherList(whole: Plan, session: number | null = null): Finding[
   ];
   return [
     finding('gather-bench', 'informs', { lengthMm, widthMm }),
-    finding(row === null ? 'gather-parts' : 'gather-boards', 'informs', { count: partsOf(plan) }),
+    finding(PARTS[kindOfParts(plan)], 'informs', { count: partsOf(plan) }),
     ...(row?.job.holding.endStops === true ? [finding('gather-stop', 'informs')] : []),
     finding('gather-glue', 'informs', {
       adhesive: build.glue.adhesive,
@@ -58,6 +59,14 @@ export function planOfSession(plan: Plan, session: number): Plan {
       : { ...plan.squeeze, pulls: plan.squeeze.pulls.filter(({ planned }) => presses(planned)) };
   const narrowed = { ...ofSession(plan, session), pulls: plan.pulls.filter(presses), squeeze };
   return { ...narrowed, totals: gluedTotals(narrowed) };
+}
+
+const PARTS = { boards: 'gather-boards', broken: 'gather-broken', parts: 'gather-parts' } as const;
+
+/** Boards of a row have been planed; what was broken is only scraped. */
+function kindOfParts({ row, build }: Plan): keyof typeof PARTS {
+  const scraped = ritualOf(build.template).before.some(({ what }) => what === 'scraped');
+  return row === null ? 'parts' : scraped ? 'broken' : 'boards';
 }
 
 /** Parts that the joints join: all of them, or those of a session. */

@@ -136,6 +136,7 @@ export interface ReadyValues {
 export interface GatherValues {
   'gather-bench': { lengthMm: number; widthMm: number };
   'gather-boards': { count: number };
+  'gather-broken': { count: number };
   'gather-parts': { count: number };
   'gather-loose': { count: number; kind: string };
   'gather-stop': None;

@@ -68,12 +68,14 @@ const TRIGGERS: Readonly<Record<LibraryId, readonly [LessonMoment, ...Condition[
   'glassy-end-grain': [
     'before',
     { trait: 'end-grain-pct', above: 10 },
+    { trait: 'chemistry', none: ['hot-melt', 'instant'] },
     { trait: 'prepared', none: ['size-end-grain', 'prime-thin'] },
   ],
   'jaw-marks': ['press', { trait: 'bare-jaw-pct', above: 50 }],
   'film-under-oil': [
     'check',
     { trait: 'squeeze-out', any: ['inside', 'open'] },
+    { trait: 'kind', none: ['dried-film', 'veneer-seam', 'veneered-sheet'] },
     { trait: 'finish', any: ['clear', 'stain'] },
     { trait: 'prepared', none: ['mask-at-dry-fit', 'mask-faces'] },
   ],
