@@ -142,7 +142,7 @@ const WORK_DETAILS: Words<InstructionValues & MomentValues> = {
   'do-tighten-on': ({ kind, line, forceN, turns, once }, f) =>
     `${ONCE[once] ?? ''}${whereOn(kind, line)}, ${firmness(forceN)}: ${f.force(forceN)}${turned(turns)}`,
   'do-tape': ({ line }) => `stretched across, from the middle of ${line} outward`,
-  'do-wrap': ({ line }) => `two layers, every turn stretched; feel the corners of ${line} slide flush`,
+  'do-wrap': () => 'two layers, every turn stretched; feel the corners slide flush',
   'do-coat': ({ massG, dryLowMin, dryHighMin }, f) =>
     `both faces, ${massG < 1 ? '' : 'about '}${f.mass(massG)}, thinned; dry to the touch in about ${formatWait(dryLowMin)} to ${formatWait(dryHighMin)} in this air`,
   'do-iron': () =>

@@ -45,6 +45,15 @@ describe('a clamp in hand', () => {
   });
 });
 
+describe('strips of tape', () => {
+  it('are told by the bands that they hold', () => {
+    const taped = operations('edge-banding').done.flatMap(({ instruction }) =>
+      instruction.code === 'do-tape' ? [instruction.values.line] : [],
+    );
+    expect(taped).toEqual(['front band and back band', 'left band and right band']);
+  });
+});
+
 describe('glue', () => {
   it('is kept to the middle of a breadboard end, as far as its wood allows', () => {
     const { plan, done } = operations('breadboard');

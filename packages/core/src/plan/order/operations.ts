@@ -219,7 +219,7 @@ function pressInstruction(
   if (kind === 'caul') {
     return finding('do-caul', 'informs', { pair: number ?? 0, pairs: row?.job.holding.caulPairs ?? 0 });
   }
-  if (kind === 'tape') return finding('do-tape', 'informs', { count, line: pull.joint });
+  if (kind === 'tape') return finding('do-tape', 'informs', { count, line: tapedTo(plan, pull) });
   if (kind === 'wrap') {
     return finding('do-wrap', 'informs', { place: number ?? 0, count, line: pull.joint });
   }
@@ -246,9 +246,22 @@ function pressInstruction(
     : finding(code, 'informs', { ...values, atMm: onRow.placed.xMm, side: onRow.placed.side });
 }
 
+/** Parts named in one breath. */
+const MOST_NAMED = 2;
+
 /** Turns of the handle past snug, to the quarter that a hand can tell; 0 where it is not known what one adds. */
 const turnsOf = (lot: { readonly perTurnN?: number } | undefined, forceN: number): number =>
   lot?.perTurnN === undefined ? 0 : Math.max(0.25, Math.round((4 * forceN) / lot.perTurnN) / 4);
+
+/** What strips are stretched over: a joint, or the parts that are held to others by them. */
+function tapedTo({ facts }: Plan, { pull, joint }: PlannedPull): string {
+  if (pull.joints.length === 1) return joint;
+  const ends = new Set(
+    facts.joints.flatMap((own) => (pull.joints.includes(own.joint.id) ? [own.joint.b] : [])),
+  );
+  const names = facts.parts.flatMap(({ part }) => (ends.has(part.id) ? [part.label] : []));
+  return names.length > MOST_NAMED ? joint : names.join(' and ');
+}
 
 /** Where a clamp stands, by name: the part that it draws home at both ends, else the first joint that it closes. */
 function standsOn({ facts }: Plan, ids: readonly string[], { pull, joint }: PlannedPull): string {
