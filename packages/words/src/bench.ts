@@ -117,9 +117,9 @@ const turned = (turns: number) =>
   turns > 0 ? `, about ${turns === 1 ? 'one turn' : `${turns} turns`} past snug` : '';
 /** What is seen to before the first full pull: afterwards nothing slides any more. */
 const ONCE: Readonly<Record<string, string>> = {
-  flush: 'once what slid is tapped flush: ',
-  alike: 'once the diagonals are alike: ',
-  both: 'once what slid is tapped flush and the diagonals are alike: ',
+  flush: 'once what slid is tapped flush, ',
+  alike: 'once the diagonals are alike, ',
+  both: 'once what slid is tapped flush and the diagonals are alike, ',
 };
 const firmness = (forceN: number) => (forceN < 700 ? 'just snug' : forceN < 2500 ? 'firm' : 'hard');
 

@@ -166,7 +166,7 @@ describe('the detail of a step', () => {
         turns: 0,
         once: 'flush',
       }),
-      'once what slid is tapped flush: on stile – rail, hard: 3.0 kN',
+      'once what slid is tapped flush, on stile – rail, hard: 3.0 kN',
     ],
     [
       of('do-tighten-on', {

@@ -45,6 +45,17 @@ describe('a clamp in hand', () => {
   });
 });
 
+describe('a closing of several joints', () => {
+  it('brings home the part that they have in common', () => {
+    const closed = operations('tenon-frame').done.flatMap(({ instruction }) =>
+      instruction.code === 'do-close-joint' && instruction.values.others > 0
+        ? [instruction.values.board]
+        : [],
+    );
+    expect(closed).toEqual(['right stile']);
+  });
+});
+
 describe('strips of tape', () => {
   it('are told by the bands that they hold', () => {
     const taped = operations('edge-banding').done.flatMap(({ instruction }) =>

@@ -1,4 +1,5 @@
 import { lookOf, ritualOf } from '../../kinds';
+import type { JointFacts } from '../../assembly';
 import { type Finding, finding, type InstructionValues } from '../../findings';
 import type { SessionOperation } from '../../sequence';
 import type { Plan } from '../plan';
@@ -107,7 +108,8 @@ function closeInstruction(plan: Plan, ids: readonly string[]): Finding {
   const [first] = joints;
   const values = {
     line: first?.facts.label ?? '',
-    board: labelOf(plan, first?.facts.joint.b ?? ''),
+    // Several joints close as the part comes that they have in common.
+    board: labelOf(plan, partOfAll(joints.map(({ facts }) => facts)) ?? first?.facts.joint.b ?? ''),
     others: joints.length - 1,
   };
   return plan.row === null
@@ -266,11 +268,15 @@ function tapedTo({ facts }: Plan, { pull, joint }: PlannedPull): string {
 /** Where a clamp stands, by name: the part that it draws home at both ends, else the first joint that it closes. */
 function standsOn({ facts }: Plan, ids: readonly string[], { pull, joint }: PlannedPull): string {
   const closed = facts.joints.filter((each) => ids.includes(each.joint.id));
-  const [first, ...others] = closed;
+  const [first] = closed;
   if (first === undefined) return joint;
-  const drawn = [first.joint.b, first.joint.a].find((part) =>
-    others.every((other) => [other.joint.a, other.joint.b].includes(part)),
-  );
+  const drawn = pull.stacked || closed.length === 1 ? undefined : partOfAll(closed);
   const part = facts.parts.find((each) => each.part.id === drawn);
-  return pull.stacked || others.length === 0 || part === undefined ? first.label : part.part.label;
+  return part === undefined ? first.label : part.part.label;
+}
+
+/** The part that all of some joints have in common. */
+function partOfAll(joints: readonly JointFacts[]): string | undefined {
+  const [first, ...others] = joints.map(({ joint }) => [joint.b, joint.a]);
+  return first?.find((part) => others.every((ends) => ends.includes(part)));
 }
