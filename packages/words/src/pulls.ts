@@ -79,7 +79,7 @@ export const PULL_CAUSES: Words<PullValues> = {
   'screw-bands-turned': () =>
     'Screw bands one by one, a little each: their screws on sides that stand square to each other, so that no corner is drawn twice.',
   'skew-racks': ({ skewMm, spanMm, forceN }, f) =>
-    `A jaw ${f.length(skewMm)} off line over ${f.length(spanMm)} racks the frame with ${f.force(forceN)}: sight each bar along its rail.`,
+    `A jaw ${f.about(skewMm)} off line over ${f.about(spanMm)} racks the work with ${f.force(forceN)}: sight each bar along what it draws home.`,
   'skew-corrects': ({ long, pullMm, skewMm, forceN }, f) =>
     `Racked: ${long} is long by ${f.fine(2 * pullMm)}. Shift both jaws of a clamp toward the ends of ${long}: ${f.length(skewMm)} off line pulls with ${f.force(forceN)}. Half the difference, ${f.fine(pullMm)}, is enough; read again.`,
 };
