@@ -84,10 +84,28 @@ describe('a seat', () => {
   });
 
   it('adds its joints up', () => {
-    const { facts, pulls } = planBuild(started('tenon-frame', FRAME), TEST_SHOP);
+    const { facts, pulls } = planBuild(
+      started('tenon-frame', { ...FRAME, species: 'hard-maple' }),
+      TEST_SHOP,
+    );
     const [pull] = pulls;
     const byHand = facts.joints.reduce((sum, { joint }) => sum + seatForceN(joint.kind), 0);
     expect(pull?.neededN).toBeCloseTo(byHand, 6);
+  });
+
+  it('never presses shoulders into the grain of a slim frame', () => {
+    const slim = { widthMm: 300, heightMm: 400, memberMm: 30, thicknessMm: 16, midRails: 0, tenonMm: 15 };
+    for (const species of ['eastern-white-pine', 'hard-maple']) {
+      const { pulls, verdicts } = planBuild(started('tenon-frame', { ...slim, species }), TEST_SHOP);
+      const [pull] = pulls;
+      if (pull === undefined) throw new Error('a frame is pulled together');
+      // Two thirds of 16 mm by 30 beside each tenon, less its edges' play: one force goes through both ends of a rail.
+      const shoulderMm2 = 30 * 16 * (2 / 3);
+      const clamps = pull.taken.reduce((sum, { count }) => sum + count, 0);
+      expect(pull.reachN / clamps / shoulderMm2).toBeLessThan(pull.crushMPa);
+      expect(pull.neededN).toBeLessThan(4 * seatForceN('mortise-tenon'));
+      expect(verdicts.tight.state).toBe('holds');
+    }
   });
 });
 

@@ -25,6 +25,11 @@ const SEAT_N: Readonly<Partial<Record<JointKind, number>>> = {
 };
 const USUAL_SEAT_N = 500;
 const SEAT_ROOM = 1.25;
+/**
+ * What a shoulder is pressed with to seat it is at most this share of what crushes its wood [judgement]: with the room above, and one force
+ * through both ends of a rail, that stays under three quarters.
+ */
+const SHOULDER_SHARE = 0.3;
 /** How much more than without friction a band may have to pull, so that the corner furthest from its ratchet still closes. */
 const AGAINST_FRICTION: readonly number[] = [1, 1.4, 2, 2.8, 4];
 
@@ -85,7 +90,11 @@ function planPullFor(
     squeeze.school,
   );
   const crushMPa = Math.min(...woods.map(({ compPerpMPa }) => compPerpMPa));
-  const seatN = all.reduce((sum, { joint }) => sum + seatForceN(joint.kind), 0);
+  const seatN = all.reduce(
+    (sum, joint) =>
+      sum + Math.min(seatForceN(joint.joint.kind), SHOULDER_SHARE * crushMPa * facingMm2(joint, pull.axis)),
+    0,
+  );
   const angles = own.map(({ joint }) => joint.angleDeg ?? 180);
   const [sharpest, bluntest] = [Math.min(...angles), Math.max(...angles)];
   // Tension that gives the sharpest corner the low end of what it wants.
@@ -159,14 +168,20 @@ const FACES_PULL = 0.02;
  * Glued area that a pull along an axis presses with its whole force: faces that look along it, however slanted, but not walls beside
  * it. Where they look both ways, as the two cheeks of a bridle do, one force goes through them in turn: the larger sum counts.
  */
-function pressedMm2({ contacts, gluedMm2, joint }: JointFacts, axis: Vec3): number {
+function pressedMm2(joint: JointFacts, axis: Vec3): number {
+  const pressed = joint.joint.gluedShare * facingMm2(joint, axis);
+  return pressed > 0 ? pressed : joint.gluedMm2;
+}
+
+/** The same, glued or not; all of the contact where nothing looks along the pull. */
+function facingMm2({ contacts, contactMm2 }: JointFacts, axis: Vec3): number {
   const facing = (way: 1 | -1) =>
     contacts.reduce(
       (sum, { normal, areaMm2 }) => sum + (way * dot(normal, axis) > FACES_PULL ? areaMm2 : 0),
       0,
     );
-  const pressed = joint.gluedShare * Math.max(facing(1), facing(-1));
-  return pressed > 0 ? pressed : gluedMm2;
+  const most = Math.max(facing(1), facing(-1));
+  return most > 0 ? most : contactMm2;
 }
 
 /** Force that brings one joint of a kind home, N [judgement]. */
