@@ -4,6 +4,7 @@ export {
   BETWEEN_JAWS_MM,
   type ClampKind,
   findClampKind,
+  isBag,
   listClampKinds,
   lotForceN,
   lotReachMm,

@@ -110,6 +110,9 @@ export function findClampKind(id: string, field = 'clampKind'): ClampKind {
   return found;
 }
 
+/** Whether a kind presses by air all over, as a bag does, rather than by jaws, straps or strips. */
+export const isBag = (kind: string): boolean => findClampKind(kind).pressureMPa !== null;
+
 /** Force of one clamp of a lot, N: measured by the person, else typical of its kind. */
 export function lotForceN({
   kind,

@@ -1,5 +1,5 @@
 import { cleanUpOf } from '../../choice';
-import { findClampKind, LIGHT_SQUEEZE } from '../../clamps';
+import { isBag, LIGHT_SQUEEZE } from '../../clamps';
 import { type Finding, finding } from '../../findings';
 import { kindOf, ritualOf } from '../../kinds';
 import { PACE } from '../../sequence';
@@ -42,7 +42,7 @@ export function cornersDraft(plan: Plan, fromMin: number): Draft[] {
 
 /** Whether a bag presses: what is in it is not got at before it comes out. */
 const inBag = ({ pulls }: Plan): boolean =>
-  pulls.some(({ taken }) => taken.some(({ lot }) => findClampKind(lot.kind).pressureMPa !== null));
+  pulls.some(({ taken }) => taken.some(({ lot }) => isBag(lot.kind)));
 
 /** What is read once everything is at full pull, while it still moves: from that minute of the session on. */
 export function checksOf(plan: Plan, session: OrderedSession, fromMin: number): Draft[] {

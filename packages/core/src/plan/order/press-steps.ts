@@ -1,4 +1,4 @@
-import { centreOutOrder, findClampKind, TURN_N } from '../../clamps';
+import { centreOutOrder, isBag, TURN_N } from '../../clamps';
 import { PACE } from '../../sequence';
 import type { Pace } from './paces';
 import { pegsOf } from './pegs';
@@ -113,7 +113,7 @@ function settingTasks(
         const turns = Math.max(1, Math.round((pieces[item]?.forceN ?? 0) / TURN_N));
         return { kind: 'wrap', item, count: turns, minutes: turns * STRIP_MIN };
       }
-      const bag = kind !== '' && findClampKind(kind).pressureMPa !== null;
+      const bag = kind !== '' && isBag(kind);
       return {
         kind: bag ? 'bag' : 'set-clamp',
         item,

@@ -1,6 +1,6 @@
 import type { Adhesive } from '../../adhesives';
 import type { AssemblyFacts, JointFacts, JointKind, Pull } from '../../assembly';
-import { EASED_TO, findClampKind, pressureWord } from '../../clamps';
+import { EASED_TO, findClampKind, isBag, pressureWord } from '../../clamps';
 import type { BuildDocument, RackLot, ShopDocument } from '../../formats';
 import { radians } from '../../geometry';
 import { dot, MAIN_AXES, reach, solidPoints, type Vec3 } from '../../solids';
@@ -111,7 +111,7 @@ function planPullFor(
           roomMm: need === 'line' && pull.stacked ? roomAlong(pull, own, facts) : Infinity,
           lightestFromN: need === 'seat' ? neededN / clampsForSeats(pull, own) : null,
         });
-  const vacuum = full.find(({ lot }) => findClampKind(lot.kind).pressureMPa !== null);
+  const vacuum = full.find(({ lot }) => isBag(lot.kind));
   // In a pull that goes round everything counts as a band of so much tension.
   const mostN = full.reduce(
     (sum, each) => sum + each.count * each.mostN * roundShare(pull, each.lot.kind),

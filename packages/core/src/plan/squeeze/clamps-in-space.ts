@@ -1,5 +1,5 @@
 import type { AssemblyFacts, JointFacts, Pull } from '../../assembly';
-import { BETWEEN_JAWS_MM, evenPositions, findClampKind, lotReachMm, ROUND } from '../../clamps';
+import { BETWEEN_JAWS_MM, evenPositions, isBag, lotReachMm, ROUND } from '../../clamps';
 import type { RackLot } from '../../formats';
 import { add, dot, MAIN_AXES, middleOf, reach, scale, solidPoints, subtract, type Vec3 } from '../../solids';
 import { TWO_CLAMPS_FROM_MM } from '../pulls/least-clamps';
@@ -75,7 +75,7 @@ export function clampsInSpace(
       shaped(i, own, { kind: 'spot', at }, null),
     );
   }
-  if (pieces.some(({ lot }) => findClampKind(lot.kind).pressureMPa !== null)) return [];
+  if (pieces.some(({ lot }) => isBag(lot.kind))) return [];
   const outermost = joints.at(-1);
   if (pull.stacked && outermost !== undefined && isCurved(outermost)) {
     const spots = planned.placed.map(({ clamp }) => frame.at(clamp));

@@ -1,4 +1,4 @@
-import { findClampKind, pressureWord } from '../../clamps';
+import { isBag, pressureWord } from '../../clamps';
 import { type Finding, finding } from '../../findings';
 import type { BuildDocument } from '../../formats';
 import { resolveSpecies } from '../../materials';
@@ -122,7 +122,7 @@ function squeezePull(
       findings: [...findings, ...bandFindings(planned, facts, build.squeeze?.slip === true)],
     };
   }
-  if (planned.taken.some(({ lot }) => findClampKind(lot.kind).pressureMPa !== null)) {
+  if (planned.taken.some(({ lot }) => isBag(lot.kind))) {
     const mpa = vacuumMPa(parts.shop);
     return {
       ...base,
