@@ -54,8 +54,8 @@ export interface JointFacts {
 const END_GRAIN_COSINE = 0.5;
 /** Long grain meeting at more than this is cross-grain: 30°. */
 const CROSS_GRAIN_COSINE = Math.cos(Math.PI / 6);
-/** A part may slide along a face; it may not be pressed into it. */
-const INTO = -1e-6;
+/** A part may slide along a face; it may not be pressed into it. Cosines nearer to zero than this are of directions along the face. */
+const ALONG = 1e-6;
 
 /** Whether a face with this normal shows the ends of the fibres. */
 export function isEndGrain(part: Pick<Part, 'grain' | 'sheetNormal'>, normal: Vec3): boolean {
@@ -102,7 +102,7 @@ export function jointFacts(
     ),
     lengthMm: longestReach(contacts),
     pairing: commonest(contacts),
-    release: waysOut(joint, contacts),
+    release: releaseDirections(joint, contacts),
   };
 }
 
@@ -159,9 +159,9 @@ const LITTLE_MORE = 2;
  * Ways in which b leaves a, and so comes to it: those in which nothing is pressed into. Where there is glue, none in which it would be
  * dragged along far, as a shelf drags it that is pushed into its housings from the front: that wipes it off.
  */
-function waysOut({ gluedShare }: Joint, contacts: readonly Contact[]): string[] {
+function releaseDirections({ gluedShare }: Joint, contacts: readonly Contact[]): string[] {
   const free = DIRECTIONS.filter(({ direction }) =>
-    contacts.every(({ normal }) => dot(direction, normal) >= INTO),
+    contacts.every(({ normal }) => dot(direction, normal) >= -ALONG),
   );
   if (gluedShare === 0) return free.map(({ name }) => name);
   const ways = free.map(({ name, direction }) => ({ name, draggedMm: draggedMm(contacts, direction) }));
@@ -173,12 +173,12 @@ function waysOut({ gluedShare }: Joint, contacts: readonly Contact[]): string[] 
 /** How far contacts slide over themselves before they are clear of each other, by the boxes around them, mm. */
 function draggedMm(contacts: readonly Contact[], direction: Vec3): number {
   return contacts.reduce((most, { normal, loops }) => {
-    if (dot(direction, normal) > -INTO) return most;
+    if (dot(direction, normal) > ALONG) return most;
     const points = loops.flat();
     const clear = MAIN_AXES.map((axis) => {
       const [low, high] = reach(points, axis);
       const step = Math.abs(dot(direction, axis));
-      return step < -INTO ? Infinity : (high - low) / step;
+      return step < ALONG ? Infinity : (high - low) / step;
     });
     return Math.max(most, Math.min(...clear));
   }, 0);

@@ -26,7 +26,7 @@ export function gatherList(whole: Plan, session: number | null = null): Finding[
   ];
   return [
     finding('gather-bench', 'informs', { lengthMm, widthMm }),
-    finding(PARTS[kindOfParts(plan)], 'informs', { count: partsOf(plan) }),
+    finding(partsToGather(plan), 'informs', { count: partsOf(plan) }),
     ...(row?.job.holding.endStops === true ? [finding('gather-stop', 'informs')] : []),
     finding('gather-glue', 'informs', {
       adhesive: build.glue.adhesive,
@@ -61,12 +61,11 @@ export function planOfSession(plan: Plan, session: number): Plan {
   return { ...narrowed, totals: gluedTotals(narrowed) };
 }
 
-const PARTS = { boards: 'gather-boards', broken: 'gather-broken', parts: 'gather-parts' } as const;
-
 /** Boards of a row have been planed; what was broken is only scraped. */
-function kindOfParts({ row, build }: Plan): keyof typeof PARTS {
+function partsToGather({ row, build }: Plan): 'gather-parts' | 'gather-boards' | 'gather-broken' {
+  if (row === null) return 'gather-parts';
   const scraped = ritualOf(build.template).before.some(({ what }) => what === 'scraped');
-  return row === null ? 'parts' : scraped ? 'broken' : 'boards';
+  return scraped ? 'gather-broken' : 'gather-boards';
 }
 
 /** Parts that the joints join: all of them, or those of a session. */

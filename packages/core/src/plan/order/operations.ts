@@ -266,13 +266,12 @@ function tapedTo({ facts }: Plan, { pull, joint }: PlannedPull): string {
 }
 
 /** Where a clamp stands, by name: the part that it draws home at both ends, else the first joint that it closes. */
-function standsOn({ facts }: Plan, ids: readonly string[], { pull, joint }: PlannedPull): string {
-  const closed = facts.joints.filter((each) => ids.includes(each.joint.id));
+function standsOn(plan: Plan, ids: readonly string[], { pull, joint }: PlannedPull): string {
+  const closed = plan.facts.joints.filter((each) => ids.includes(each.joint.id));
   const [first] = closed;
   if (first === undefined) return joint;
   const drawn = pull.stacked || closed.length === 1 ? undefined : partOfAll(closed);
-  const part = facts.parts.find((each) => each.part.id === drawn);
-  return part === undefined ? first.label : part.part.label;
+  return drawn === undefined ? first.label : labelOf(plan, drawn);
 }
 
 /** The part that all of some joints have in common. */
