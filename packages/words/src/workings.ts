@@ -39,7 +39,7 @@ const EXPLANATIONS: { readonly [Code in keyof WorkingValues]: Explain<WorkingVal
     title: `Pull on ${line}: ${f.force(reachN)} of ${f.force(neededN)}`,
     rule:
       need === 'seat'
-        ? 'Shoulders and housings need seating, not line pressure: so much for each joint, added up.'
+        ? 'Shoulders and housings need seating, not line pressure. One force goes through all joints behind each other, as at both ends of a rail, so that each line of pull wants what the stiffest of its joints does; a shoulder is asked to bear half of what crushes it at most.'
         : need === 'band'
           ? 'A band of tension T presses a corner of inside angle θ with T·sin(θ/2), without friction; the sharpest corner gets least. Mitres that fit want to be closed rather than pressed: 0.1 MPa and more.'
           : 'Least pressure wanted × glued area; stacked joints share one force.',

@@ -45,8 +45,8 @@ describe('a person’s own clamps', () => {
         ),
       );
     expect(turnsIn()).toEqual([0, 0, 0]);
-    // Three clamps share what seats six joints: 3,000 N each.
-    expect(turnsIn(2000)).toEqual([1.5, 1.5, 1.5]);
+    // Each clamp seats the two ends of its rail with one force: 1,500 N.
+    expect(turnsIn(2000)).toEqual([0.75, 0.75, 0.75]);
     expect(turnsIn(20000)).toEqual([0.25, 0.25, 0.25]);
   });
 });

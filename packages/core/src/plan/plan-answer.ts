@@ -12,7 +12,7 @@ import { operationsOf } from './order/operations';
 import type { PlannedOperation } from './order/planned-operation';
 import type { OrderedSession } from './order/ordered-sessions';
 import type { Plan } from './plan';
-import { seatForceN } from './pulls/pulls';
+import { seatForceN } from './pulls/seat-lines';
 
 /** Pressure on a joint, MPa. */
 export interface JointPressure {
@@ -255,8 +255,7 @@ function stateOf(
   // Where an iron presses, what counts is whether its heat comes through.
   if (assembly.pressedBy === 'iron') return verdicts.tight.state === 'fails' ? 'under-pressed' : 'right';
   const pull = pulls.find(({ pull: { joints } }) => joints.includes(facts.joint.id));
-  if (need === 'seat')
-    return pull !== undefined && pull.reachN >= pull.neededN * (1 - 1e-9) ? 'seated' : 'short';
+  if (need === 'seat') return pull?.word === 'right' ? 'seated' : 'short';
   if (target === null || pressure === null) return 'under-pressed';
   const onTheWhole = pressureWord(pressure.meanMPa, target, crushMPa);
   const least = pressureWord(pressure.minMPa, target, crushMPa);

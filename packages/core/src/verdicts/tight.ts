@@ -44,17 +44,17 @@ export function tight(parts: PlanParts): Judged {
   return {
     state,
     ...(weakest.seats
-      ? { kind: 'force', figure: weakest.reachN, against: weakest.neededN }
+      ? { kind: 'force', figure: weakest.weakest.reachN, against: weakest.weakest.neededN }
       : { figure: weakest.reachMPa, against: weakest.wanted.lowMPa }),
     margin: state === 'fails' ? Math.min(margin, -0.02) : margin,
     cause,
     workings: [
       finding('how-pull', 'informs', {
-        line: weakest.joint,
+        line: weakest.weakest.label,
         need: weakest.pull.need,
         areaMm2: weakest.areaMm2,
-        neededN: weakest.neededN,
-        reachN: weakest.reachN,
+        neededN: weakest.weakest.neededN,
+        reachN: weakest.weakest.reachN,
         clamps: weakest.taken.reduce((sum, { count }) => sum + count, 0),
         lowMPa: weakest.wanted.lowMPa,
       }),
@@ -106,14 +106,14 @@ const hollowUnderIron = ({ facts, gap: read }: PlannedJoint, glueMm: number): Fi
   finding('hollow-under-iron', 'warns', { line: facts.label, gapMm: Math.abs(read?.gapMm ?? 0), glueMm });
 
 function pullCause(
-  { word, joint, reachMPa, neededN, reachN, drawnMm }: PlannedPull,
+  { word, weakest: { label: line, neededN, reachN }, reachMPa, drawnMm }: PlannedPull,
   trouble: Finding | undefined,
 ): Finding {
-  const values = { line: joint, neededN, reachN, minMPa: reachMPa };
+  const values = { line, neededN, reachN, minMPa: reachMPa };
   if (word === 'crushes') return finding('pull-crushes', 'refuses', values);
   if (word === 'under-pressed') return finding('pull-short', 'refuses', values);
   if (word === 'light') return finding('pull-light', 'warns', values);
   if (trouble !== undefined) return trouble;
-  if (drawnMm !== null) return finding('pegs-draw', 'informs', { line: joint, offsetMm: drawnMm });
+  if (drawnMm !== null) return finding('pegs-draw', 'informs', { line, offsetMm: drawnMm });
   return finding('pull-meets', 'informs', values);
 }

@@ -4,7 +4,6 @@ import { type Finding, finding, type InstructionValues } from '../../findings';
 import type { SessionOperation } from '../../sequence';
 import type { Plan } from '../plan';
 import { passesOf, pressing } from '../pulls/passes';
-import { piecesOf } from '../pulls/pieces';
 import type { PlannedPull } from '../pulls/planned-pull';
 import { ACROSS } from '../row/row-job';
 import { workforceOf } from './order-problem';
@@ -227,7 +226,7 @@ function pressInstruction(
   }
   if (kind === 'bag') return finding('do-bag', 'informs');
   if (kind === 'tap') return drivePegs(plan, joint ?? '', count);
-  const piece = piecesOf(pull)[item ?? -1];
+  const piece = pull.pieces[item ?? -1];
   const onRow = row?.clampSet.clamps.find((clamp) => clamp.number === number);
   const placed = squeeze?.pulls.find(({ planned }) => planned.pull.id === pull.pull.id)?.clamps[item ?? -1];
   const values = {

@@ -3,7 +3,6 @@ import { PACE } from '../../sequence';
 import type { Pace } from './paces';
 import { pegsOf } from './pegs';
 import { isOpposed } from '../pulls/opposed';
-import { piecesOf } from '../pulls/pieces';
 import type { PlannedPull } from '../pulls/planned-pull';
 import { ACROSS } from '../row/row-job';
 import type { RowPlan } from '../row/row-plan';
@@ -85,7 +84,7 @@ function caulTasks(row: RowPlan | null): Task[] {
 
 /** Kinds of the pieces of a pull, one by one; null for strips, which go on by the handful. */
 const kindsOf = (pull: PlannedPull): (string | null)[] =>
-  piecesOf(pull).map(({ lot }) => (lot.kind === 'tape' ? null : lot.kind));
+  pull.pieces.map(({ lot }) => (lot.kind === 'tape' ? null : lot.kind));
 
 function settingTasks(
   pull: PlannedPull,
@@ -104,7 +103,7 @@ function settingTasks(
         minutes: each * STRIP_MIN,
       })),
     );
-  const pieces = piecesOf(pull);
+  const { pieces } = pull;
   return [
     ...strips,
     ...order.map((item): Task => {

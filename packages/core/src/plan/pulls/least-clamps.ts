@@ -2,13 +2,13 @@ import { STRIPS_EVERY_MM } from '../../clamps';
 import type { AssemblyFacts, JointFacts, Pull } from '../../assembly';
 import type { BuildDocument, RackLot } from '../../formats';
 import { reach, solidPoints } from '../../solids';
-import { type LineOfPull, linesOfPull } from './lines-of-pull';
+import type { LineOfPull } from './lines-of-pull';
 import { suits } from './placed-on-pull';
 
 /** What goes round stands no further from the next than this, mm [judgement]. */
 const ROUND_EVERY_MM = 400;
 /** A longer joint is drawn home by two clamps, one at either side of its middle, or through a caul [judgement], mm. */
-export const TWO_CLAMPS_FROM_MM = 150;
+const TWO_CLAMPS_FROM_MM = 150;
 
 /** Clamps that a line of pull wants. */
 export const clampsOnLine = ({ joints }: Pick<LineOfPull, 'joints'>): number =>
@@ -55,13 +55,6 @@ export function cover(...of: Parameters<typeof coverageMm>): {
 
 /** Joints on more lines than this are seated through cauls, or by the parts beside them. */
 export const MOST_SEATED_ONE_BY_ONE = 6;
-/** Clamps that seats want at least: one or two on each line of pull. */
-export function clampsForSeats(pull: Pull, joints: readonly JointFacts[]): number {
-  const lines = linesOfPull(pull, joints);
-  if (lines.length > MOST_SEATED_ONE_BY_ONE) return 1;
-  return lines.reduce((sum, line) => sum + clampsOnLine(line), 0);
-}
-
 /** Clamps whose pressure meets along a joint, a stack, a bend or a post; strips of tape near enough to each other. */
 export function clampsToCover(
   pull: Pull,

@@ -26,11 +26,37 @@ export function linesOfPull({ axis }: Pull, joints: readonly JointFacts[]): Line
   const lines: { at: Vec3; joints: JointFacts[] }[] = [];
   for (const joint of joints) {
     const foot = footOf(middleOf(pointsOf(joint)), axis);
-    const near = lines.find(
-      ({ at }) => Math.hypot(...[0, 1, 2].map((k) => (at[k] ?? 0) - (foot[k] ?? 0))) < ONE_LINE_MM,
-    );
+    const near = lines.find(({ at }) => distance(at, foot) < ONE_LINE_MM);
     if (near === undefined) lines.push({ at: foot, joints: [joint] });
     else near.joints.push(joint);
   }
   return lines;
+}
+
+/** Which of some lines is nearest to a point; null where there are none. */
+export const nearestLine = (lines: readonly Pick<LineOfPull, 'at'>[], at: Vec3): number | null =>
+  lines.reduce<number | null>(
+    (best, line, i) =>
+      best === null || distance(line.at, at) < distance(lines[best]?.at ?? line.at, at) ? i : best,
+    null,
+  );
+
+const distance = (a: Vec3, b: Vec3): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
+
+/** Shares clamps out over lines: one each, then as many as they want at least, then where each has most to do; null where they are too few. */
+export function shareOut(
+  lines: readonly { readonly least: number; readonly weight: number }[],
+  count: number,
+): number[] | null {
+  if (count < lines.length) return null;
+  const counts = lines.map(() => 1);
+  const doesMost = (line: number, other: number) => loadOf(other) - loadOf(line);
+  const loadOf = (line: number) => (lines[line]?.weight ?? 0) / (counts[line] ?? 1);
+  for (let left = count - lines.length; left > 0; left--) {
+    const all = lines.map((_, line) => line);
+    const wanting = all.filter((line) => (counts[line] ?? 0) < (lines[line]?.least ?? 0));
+    const [next = 0] = (wanting.length > 0 ? wanting : all).sort(doesMost);
+    counts[next] = (counts[next] ?? 0) + 1;
+  }
+  return counts;
 }

@@ -1,5 +1,5 @@
 import type { RackLot } from '../../formats';
-import type { PlannedPull } from './planned-pull';
+import type { PlacedOnPull, TakenLot } from './placed-on-pull';
 
 /** One clamp, strip or band of a pull. */
 export interface Piece {
@@ -7,15 +7,21 @@ export interface Piece {
   readonly id: string | null;
   readonly lot: RackLot;
   readonly forceN: number;
+  /** What it can give, or may by the person's own limit. */
+  readonly mostN: number;
+  /** The line of pull that it stands on, as counted by `linesOfPull`; null where it presses what lies on several or none. */
+  readonly line: number | null;
 }
 
-/** What a pull takes, one by one: as placed, else each lot spread evenly among the others, so that strong and weak ones alternate. */
-export function piecesOf({ placed, taken }: Pick<PlannedPull, 'placed' | 'taken'>): Piece[] {
-  if (placed.length > 0) return placed.map(({ clamp, lot, forceN }) => ({ id: clamp.id, lot, forceN }));
-  return taken
-    .flatMap(({ lot, count, forceN }) =>
-      Array.from({ length: count }, (_, i) => ({ id: null, lot, forceN, at: (i + 0.5) / count })),
+/** What a pull takes, one by one, each lot spread evenly among the others, so that strong and weak ones alternate. */
+export const piecesOf = (taken: readonly TakenLot[]): Piece[] =>
+  taken
+    .flatMap(({ lot, count, forceN, mostN }) =>
+      Array.from({ length: count }, (_, i) => ({ lot, forceN, mostN, at: (i + 0.5) / count })),
     )
     .sort((a, b) => a.at - b.at)
-    .map(({ id, lot, forceN }) => ({ id, lot, forceN }));
-}
+    .map(({ lot, forceN, mostN }) => ({ id: null, lot, forceN, mostN, line: null }));
+
+/** Clamps that the person has placed, one by one. */
+export const piecesPlaced = (placed: readonly PlacedOnPull[]): Piece[] =>
+  placed.map(({ clamp, lot, forceN, mostN }) => ({ id: clamp.id, lot, forceN, mostN, line: null }));

@@ -74,8 +74,8 @@ export function placementsOf(
   return { placed, idle };
 }
 
-/** Lots that placed clamps come from, those pulled alike together, in the order in which they stand. */
-export function takenBy(placed: readonly PlacedOnPull[]): TakenLot[] {
+/** Lots that clamps come from, those pulled alike together, in the order in which they stand. */
+export function takenBy(placed: readonly Pick<PlacedOnPull, 'lot' | 'forceN' | 'mostN'>[]): TakenLot[] {
   const taken: TakenLot[] = [];
   for (const { lot, forceN, mostN } of placed) {
     const at = taken.findIndex((other) => other.lot.id === lot.id && other.forceN === forceN);
@@ -88,3 +88,7 @@ export function takenBy(placed: readonly PlacedOnPull[]): TakenLot[] {
 /** Clamps that were placed on other pulls than this one. */
 export const clampsElsewhere = ({ squeeze }: Pick<BuildDocument, 'squeeze'>, pullId: string): PulledClamp[] =>
   squeeze?.clamps?.filter(({ pull }) => pull !== pullId) ?? [];
+
+/** Clamps that the person has asked for on a pull; undefined where that is left to be worked out. */
+export const countAsked = (pull: Pull, squeeze: BuildDocument['squeeze']): number | undefined =>
+  squeeze?.counts?.find((each) => each.pull === pull.id)?.count;

@@ -5,6 +5,7 @@ import { leastBy } from '../../basics/least-by';
 import { reach, solidPoints } from '../../solids';
 import { judgedLines, type RowPlan } from '../row/row-plan';
 import { ACROSS } from '../row/row-job';
+import { piecesPlaced } from './pieces';
 import { takenBy } from './placed-on-pull';
 import type { PlannedPull } from './planned-pull';
 import { planPull } from './pulls';
@@ -89,10 +90,16 @@ function rowPull(pull: Pull, facts: AssemblyFacts, { lines: all, clampSet, job }
     crushMPa: weakest.crushMPa,
     neededN: heaviest.line.areaMm2 * heaviest.target.lowMPa,
     taken: takenBy(placed),
+    pieces: piecesPlaced(placed),
     placed,
     idle: [],
     reachN: clampSet.totalForceN,
     mostN: placed.reduce((sum, { mostN }) => sum + mostN, 0),
+    weakest: {
+      label: weakest.line.label,
+      neededN: heaviest.line.areaMm2 * heaviest.target.lowMPa,
+      reachN: clampSet.totalForceN,
+    },
     reachMPa: weakest.pressure.minMPa,
     word: weakest.lowestWord,
   };

@@ -1,5 +1,6 @@
 import type { Pull } from '../../assembly';
 import type { PressureWord, TargetPressure } from '../../clamps';
+import type { Piece } from './pieces';
 import type { IdleOnPull, PlacedOnPull, TakenLot } from './placed-on-pull';
 
 /** What a pull needs and what the rack can give it. */
@@ -15,6 +16,8 @@ export interface PlannedPull {
   readonly neededN: number;
   /** Lots it would use and how many of each, each at its planned pull. */
   readonly taken: readonly TakenLot[];
+  /** The same one by one: as placed, else in the order of their places. */
+  readonly pieces: readonly Piece[];
   /** Clamps that were placed one by one and press; none where the pull is worked out. */
   readonly placed: readonly PlacedOnPull[];
   /** Clamps that were placed and cannot press. */
@@ -22,6 +25,8 @@ export interface PlannedPull {
   /** Planned pull of all of them together, and what they could give. */
   readonly reachN: number;
   readonly mostN: number;
+  /** What gets least of it beside what it wants: one line where it seats joints line by line, else all of it. */
+  readonly weakest: { readonly label: string; readonly neededN: number; readonly reachN: number };
   readonly reachMPa: number;
   readonly word: PressureWord;
   /** Offset of the pegs that draw it home in place of clamps, mm; null where clamps do. */

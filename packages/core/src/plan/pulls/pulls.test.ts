@@ -6,8 +6,7 @@ import { operationsOf } from '../order/operations';
 import { planBuild, settlePlan } from '../plan-build';
 import { clampsOnLine, coverageMm, MOST_SEATED_ONE_BY_ONE } from './least-clamps';
 import { jointsOf, linesOfPull } from './lines-of-pull';
-import { piecesOf } from './pieces';
-import { seatForceN } from './pulls';
+import { seatForceN } from './seat-lines';
 
 const lot = (id: string, kind: string, count: number, maxOpeningMm: number, forceN: number): RackLot => ({
   id,
@@ -83,14 +82,48 @@ describe('a seat', () => {
     expect(pull.taken.reduce((sum, { count }) => sum + count, 0)).toBeLessThan(2 * lines.length);
   });
 
-  it('adds its joints up', () => {
+  it('goes through both ends of a rail with one force, and adds up over rails', () => {
     const { facts, pulls } = planBuild(
       started('tenon-frame', { ...FRAME, species: 'hard-maple' }),
       TEST_SHOP,
     );
     const [pull] = pulls;
-    const byHand = facts.joints.reduce((sum, { joint }) => sum + seatForceN(joint.kind), 0);
+    const byHand = facts.joints.reduce((sum, { joint }) => sum + seatForceN(joint.kind) / 2, 0);
     expect(pull?.neededN).toBeCloseTo(byHand, 6);
+  });
+
+  it('gives a wide bottom rail two clamps at half the force, and its neighbour one', () => {
+    const door = { ...FRAME, species: 'hard-maple', midRails: 0, railWidthsMm: [220] };
+    const { pulls, squeeze, verdicts } = settlePlan(planBuild(started('tenon-frame', door), TEST_SHOP));
+    const clamps = squeeze?.pulls[0]?.clamps ?? [];
+    const onRail = (name: string) =>
+      clamps.filter(({ joints }) => joints.some((id) => id.includes(name))).map(({ forceN }) => forceN);
+    const [bottom, top] = [onRail('rail-1'), onRail('rail-2')];
+    expect(bottom).toHaveLength(2);
+    expect(top).toHaveLength(1);
+    const wanted = seatForceN('mortise-tenon');
+    for (const forces of [bottom, top]) {
+      const sum = forces.reduce((total, forceN) => total + forceN, 0);
+      expect(sum).toBeGreaterThanOrEqual(wanted);
+      expect(sum).toBeLessThan(1.3 * wanted);
+    }
+    // Everything that is taken off the rack stands somewhere.
+    expect(clamps).toHaveLength(pulls[0]?.taken.reduce((sum, { count }) => sum + count, 0) ?? 0);
+    expect(verdicts.tight.state).toBe('holds');
+  });
+
+  it('takes two weak clamps for a line that one of them does not close, and says which line is short', () => {
+    const frame = started('tenon-frame', { ...FRAME, species: 'hard-maple', midRails: 0 });
+    const enough = pullsOf(frame, shopWith(lot('weak', 'trigger', 4, 1500, 700)))[0];
+    expect(enough?.pieces.map(({ line }) => line)).toEqual([0, 0, 1, 1]);
+    expect(enough?.word).toBe('right');
+    const short = pullsOf(
+      frame,
+      shopWith(lot('weak', 'trigger', 1, 1500, 700), lot('one', 't-bar', 1, 1500, 5000)),
+    )[0];
+    expect(short?.mostN).toBeGreaterThan(2 * (short?.neededN ?? Infinity));
+    expect(short?.word).not.toBe('right');
+    expect(short?.weakest).toMatchObject({ neededN: seatForceN('mortise-tenon'), reachN: 700 });
   });
 
   it('never presses shoulders into the grain of a slim frame', () => {
@@ -259,7 +292,7 @@ describe('pieces', () => {
     const shop = shopWith(lot('a', 'c-clamp', 3, 400, 5000), lot('b', 'f-heavy', 3, 400, 4000));
     const [pull] = pullsOf(started('face-lamination', { lengthMm: 900, widthMm: 80, layers: 2 }), shop);
     if (pull === undefined) throw new Error('a stack is pressed');
-    const pieces = piecesOf(pull);
+    const { pieces } = pull;
     expect(pieces).toHaveLength(pull.taken.reduce((sum, { count }) => sum + count, 0));
     if (pull.taken.length > 1) {
       const kinds = pieces.map(({ lot: { kind } }) => kind);

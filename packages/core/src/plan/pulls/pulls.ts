@@ -1,35 +1,21 @@
 import type { Adhesive } from '../../adhesives';
-import type { AssemblyFacts, JointFacts, JointKind, Pull } from '../../assembly';
+import type { AssemblyFacts, JointFacts, Pull } from '../../assembly';
 import { EASED_TO, findClampKind, isBag, pressureWord } from '../../clamps';
 import type { BuildDocument, RackLot, ShopDocument } from '../../formats';
 import { radians } from '../../geometry';
 import { dot, MAIN_AXES, reach, solidPoints, type Vec3 } from '../../solids';
 import { cornersUnderBands } from '../squeeze/bands';
 import { pressureWanted } from '../joints/pressure-wanted';
-import { clampsForSeats, clampsToCover } from './least-clamps';
-import { jointsOf } from './lines-of-pull';
+import { clampsOnLine, clampsToCover } from './least-clamps';
+import { jointsOf, linesOfPull, shareOut } from './lines-of-pull';
 import { roundShare } from './opposed';
-import { placementsOf, takenBy } from './placed-on-pull';
+import { type Piece, piecesOf, piecesPlaced } from './pieces';
+import { countAsked, placementsOf, takenBy } from './placed-on-pull';
 import type { PlannedPull } from './planned-pull';
+import { facingMm2 } from './seat-lines';
+import { type SeatJob, seatingPull } from './seating-pull';
 import { placeableLots, takeFromRack } from './take-from-rack';
 
-/** Force that brings one joint home, N [judgement]. */
-const SEAT_N: Readonly<Partial<Record<JointKind, number>>> = {
-  'mortise-tenon': 1200,
-  bridle: 1200,
-  'half-lap': 400,
-  housing: 150,
-  rebate: 600,
-  butt: 300,
-  breadboard: 800,
-};
-const USUAL_SEAT_N = 500;
-const SEAT_ROOM = 1.25;
-/**
- * What a shoulder is pressed with to seat it is at most this share of what crushes its wood [judgement]: with the room above, and one force
- * through both ends of a rail, that stays under three quarters.
- */
-const SHOULDER_SHARE = 0.3;
 /** How much more than without friction a band may have to pull, so that the corner furthest from its ratchet still closes. */
 const AGAINST_FRICTION: readonly number[] = [1, 1.4, 2, 2.8, 4];
 
@@ -54,10 +40,7 @@ export function planPull(
   return planned;
 }
 
-/**
- * What one pull needs, and how near the rack comes. Stacked joints share one force; others add up. A band of
- * tension T presses a corner of interior angle θ with T·sin(θ/2), without friction.
- */
+/** What one pull needs, and how near the rack comes. */
 function planPullFor(
   asked: Pull,
   facts: AssemblyFacts,
@@ -75,41 +58,63 @@ function planPullFor(
     pull.need === 'line'
       ? joined.map((joint) => ({ ...joint, gluedMm2: pressedMm2(joint, pull.axis) }))
       : joined;
-  const need = glued.length > 0 ? pull.need : 'seat';
   const woods = own.flatMap(({ joint }) =>
     facts.parts.filter(({ part }) => part.id === joint.a || part.id === joint.b).map(({ wood }) => wood),
   );
   const largest = own.reduce((a, b) => (b.gluedMm2 > a.gluedMm2 ? b : a));
   const total = own.reduce((sum, { gluedMm2 }) => sum + gluedMm2, 0);
-  const areaMm2 = pull.stacked ? largest.gluedMm2 : total;
-  const wanted = pressureWanted(
-    pull.need,
-    own.map(({ joint }) => joint.kind),
-    adhesive,
-    woods.map(({ sg }) => sg),
-    squeeze.school,
-  );
-  const crushMPa = Math.min(...woods.map(({ compPerpMPa }) => compPerpMPa));
-  const seatN = all.reduce(
-    (sum, joint) =>
-      sum + Math.min(seatForceN(joint.joint.kind), SHOULDER_SHARE * crushMPa * facingMm2(joint, pull.axis)),
-    0,
-  );
-  const angles = own.map(({ joint }) => joint.angleDeg ?? 180);
+  const job: PullJob = {
+    pull,
+    joints: own,
+    largest,
+    areaMm2: pull.stacked ? largest.gluedMm2 : total,
+    wanted: pressureWanted(
+      pull.need,
+      own.map(({ joint }) => joint.kind),
+      adhesive,
+      woods.map(({ sg }) => sg),
+      squeeze.school,
+    ),
+    crushMPa: Math.min(...woods.map(({ compPerpMPa }) => compPerpMPa)),
+    facts,
+    shop,
+    rack,
+    squeeze,
+  };
+  return glued.length > 0 && pull.need !== 'seat'
+    ? pressingPull(job, pull.need, more)
+    : seatingPull(job, all);
+}
+
+/** What a pull is planned from. */
+interface PullJob extends SeatJob {
+  readonly facts: AssemblyFacts;
+  readonly shop: ShopDocument;
+}
+
+/**
+ * A pull that presses glue. Stacked joints share one force; others add up. A band of tension T presses a corner of interior angle θ with
+ * T·sin(θ/2), without friction.
+ */
+function pressingPull(job: PullJob, need: Exclude<Pull['need'], 'seat'>, more: number): PlannedPull {
+  const { pull, joints, largest, areaMm2, wanted, crushMPa, facts, shop, rack, squeeze } = job;
+  const angles = joints.map(({ joint }) => joint.angleDeg ?? 180);
   const [sharpest, bluntest] = [Math.min(...angles), Math.max(...angles)];
   // Tension that gives the sharpest corner the low end of what it wants.
-  const bandN = (wanted.lowMPa * largest.gluedMm2) / Math.sin(radians(sharpest) / 2);
-  const neededN = { seat: seatN, band: bandN }[need as 'seat' | 'band'] ?? wanted.lowMPa * areaMm2;
-  const longestMm = Math.max(...own.map(({ lengthMm }) => lengthMm));
+  const neededN =
+    need === 'band'
+      ? (wanted.lowMPa * largest.gluedMm2) / Math.sin(radians(sharpest) / 2)
+      : wanted.lowMPa * areaMm2;
+  const longestMm = Math.max(...joints.map(({ lengthMm }) => lengthMm));
   const { placed, idle } = placementsOf(pull, squeeze, placeableLots(pull, rack));
   const full =
     placed.length + idle.length > 0
       ? takenBy(placed)
-      : takeFromRack(pull, more * neededN, rack, longestMm, own.length, {
-          wanted: squeeze.counts?.find((each) => each.pull === pull.id)?.count,
-          least: need === 'seat' ? clampsForSeats(pull, own) : clampsToCover(pull, own, facts, rack, squeeze),
-          roomMm: need === 'line' && pull.stacked ? roomAlong(pull, own, facts) : Infinity,
-          lightestFromN: need === 'seat' ? neededN / clampsForSeats(pull, own) : null,
+      : takeFromRack(pull, more * neededN, rack, longestMm, joints.length, {
+          wanted: countAsked(pull, squeeze),
+          leastOf: () => clampsToCover(pull, joints, facts, rack, squeeze),
+          roomMm: need === 'line' && pull.stacked ? roomAlong(pull, joints, facts) : Infinity,
+          lightestFromN: null,
         });
   const vacuum = full.find(({ lot }) => isBag(lot.kind));
   // In a pull that goes round everything counts as a band of so much tension.
@@ -117,75 +122,62 @@ function planPullFor(
     (sum, each) => sum + each.count * each.mostN * roundShare(pull, each.lot.kind),
     0,
   );
+  const smallestMm2 = Math.min(...joints.map(({ gluedMm2 }) => gluedMm2));
   // Pressure of the joint that gets most, at full pull.
   const heaviestMPa =
     need === 'band'
-      ? (mostN * Math.sin(radians(bluntest) / 2)) / Math.min(...own.map(({ gluedMm2 }) => gluedMm2))
-      : mostN / (pull.stacked ? Math.min(...own.map(({ gluedMm2 }) => gluedMm2)) : areaMm2);
+      ? (mostN * Math.sin(radians(bluntest) / 2)) / smallestMm2
+      : mostN / (pull.stacked ? smallestMm2 : areaMm2);
   const ease =
-    vacuum !== undefined || mostN === 0
-      ? 1
-      : need === 'seat'
-        ? Math.min(1, (SEAT_ROOM * neededN) / mostN)
-        : Math.min(1, (EASED_TO * wanted.highMPa) / heaviestMPa);
+    vacuum !== undefined || mostN === 0 ? 1 : Math.min(1, (EASED_TO * wanted.highMPa) / heaviestMPa);
   const taken = full.map((each) => ({ ...each, forceN: each.mostN * ease }));
-  const offsetMm = pull.pegs?.offsetMm ?? 0;
-  const drawnMm = need === 'seat' && full.length === 0 && offsetMm > 0 ? offsetMm : null;
-  const reachN = drawnMm === null ? mostN * ease : neededN;
+  const eased = placed.map((each) => ({ ...each, forceN: each.mostN * ease }));
+  const reachN = mostN * ease;
   const reachMPa =
-    vacuum === undefined
-      ? need === 'seat'
-        ? (wanted.lowMPa * Math.min(reachN, 4 * neededN)) / neededN
-        : need === 'band'
-          ? (reachN * Math.sin(radians(sharpest) / 2)) / largest.gluedMm2
-          : reachN / areaMm2
-      : vacuumMPa(shop);
+    vacuum !== undefined
+      ? vacuumMPa(shop)
+      : need === 'band'
+        ? (reachN * Math.sin(radians(sharpest) / 2)) / largest.gluedMm2
+        : reachN / areaMm2;
   return {
     pull,
     joint: largest.label,
-    seats: need === 'seat',
+    seats: false,
     areaMm2,
     wanted,
     crushMPa,
     neededN,
     taken,
-    placed: placed.map((each) => ({ ...each, forceN: each.mostN * ease })),
+    pieces: placed.length > 0 ? piecesPlaced(eased) : onLines(job, piecesOf(taken)),
+    placed: eased,
     idle,
     reachN,
     mostN,
+    weakest: { label: largest.label, neededN, reachN },
     reachMPa,
-    // A seat is right between what brings it home and a little more, which its pull is eased to.
-    word:
-      need === 'seat' && reachN >= neededN * (1 - 1e-9) ? 'right' : pressureWord(reachMPa, wanted, crushMPa),
-    drawnMm,
+    word: pressureWord(reachMPa, wanted, crushMPa),
+    drawnMm: null,
   };
 }
 
-/** A face that looks no more than this along a pull is a wall beside it. */
-const FACES_PULL = 0.02;
+/** Stands clamps on lines of pull, more of them on longer joints; a stack has one line only, and what goes round has none. */
+function onLines({ pull, joints }: PullJob, pieces: readonly Piece[]): readonly Piece[] {
+  if (pull.need !== 'line' || pull.stacked) return pieces;
+  const lines = linesOfPull(pull, joints).map((line) => ({
+    least: clampsOnLine(line),
+    weight: Math.max(...line.joints.map(({ lengthMm }) => lengthMm)),
+  }));
+  const counts = shareOut(lines, pieces.length);
+  if (counts === null) return pieces;
+  const places = counts.flatMap((count, line) => Array.from({ length: count }, () => line));
+  return pieces.map((piece, i) => ({ ...piece, line: places[i] ?? null }));
+}
 
-/**
- * Glued area that a pull along an axis presses with its whole force: faces that look along it, however slanted, but not walls beside
- * it. Where they look both ways, as the two cheeks of a bridle do, one force goes through them in turn: the larger sum counts.
- */
+/** Glued area that a pull along an axis presses with its whole force: faces that look along it, but not walls beside it. */
 function pressedMm2(joint: JointFacts, axis: Vec3): number {
   const pressed = joint.joint.gluedShare * facingMm2(joint, axis);
   return pressed > 0 ? pressed : joint.gluedMm2;
 }
-
-/** The same, glued or not; all of the contact where nothing looks along the pull. */
-function facingMm2({ contacts, contactMm2 }: JointFacts, axis: Vec3): number {
-  const facing = (way: 1 | -1) =>
-    contacts.reduce(
-      (sum, { normal, areaMm2 }) => sum + (way * dot(normal, axis) > FACES_PULL ? areaMm2 : 0),
-      0,
-    );
-  const most = Math.max(facing(1), facing(-1));
-  return most > 0 ? most : contactMm2;
-}
-
-/** Force that brings one joint of a kind home, N [judgement]. */
-export const seatForceN = (kind: JointKind): number => SEAT_N[kind] ?? USUAL_SEAT_N;
 
 /** Platens over and under a sheet, and cauls across them, unless the person says otherwise, mm. */
 export const PLATEN_MM = 18;

@@ -45,12 +45,13 @@ export function takeFromRack(
   joints: number,
   {
     wanted,
-    least,
+    leastOf,
     roomMm,
     lightestFromN,
   }: {
     readonly wanted: number | undefined;
-    readonly least: number;
+    /** Clamps that it takes at least, where each gives so much. */
+    readonly leastOf: (forceN: number) => number;
     readonly roomMm: number;
     /** Seats take the lightest clamps that give so much each; null: the kinds in the order in which they suit. */
     readonly lightestFromN: number | null;
@@ -73,6 +74,7 @@ export function takeFromRack(
   let leftMm = roomMm;
   for (const { lot, forceN, drawsN } of lots) {
     const placed = taken.reduce((sum, { count }) => sum + count, 0);
+    const least = leastOf(forceN);
     if (wanted === undefined ? reachN >= neededN && placed >= least : placed >= wanted) break;
     const enough =
       wanted === undefined

@@ -2,7 +2,6 @@ import type { AssemblyFacts } from '../../assembly';
 import { BANDS, ROUND } from '../../clamps';
 import { type Finding, finding } from '../../findings';
 import { band, opposedPulls, radians } from '../../geometry';
-import { piecesOf } from '../pulls/pieces';
 import type { PlannedPull } from '../pulls/planned-pull';
 import type { SqueezedJoint } from './squeezed';
 import { jointsOf } from '../pulls/lines-of-pull';
@@ -78,7 +77,7 @@ export function bandFindings(planned: PlannedPull, facts: AssemblyFacts, slip: b
 
 /** Opposed clamps of which the two directions do not balance: one without a partner, or much stronger ones one way. */
 function unpaired(planned: PlannedPull, mostRatio: number): Finding[] {
-  const pieces = piecesOf(planned);
+  const { pieces } = planned;
   const ways = waysOf(planned.pull, pieces);
   const pulled = (way: 0 | 1) =>
     pieces.reduce((sum, { forceN }, i) => sum + (ways[i] === way ? forceN : 0), 0);

@@ -1,27 +1,14 @@
-import type { AssemblyFacts, JointFacts, Pull } from '../../assembly';
-import { BETWEEN_JAWS_MM, evenPositions, isBag, lotReachMm, ROUND } from '../../clamps';
-import type { RackLot } from '../../formats';
+import type { AssemblyFacts, JointFacts } from '../../assembly';
+import { isBag, ROUND } from '../../clamps';
 import { add, dot, MAIN_AXES, middleOf, reach, scale, solidPoints, subtract, type Vec3 } from '../../solids';
-import { TWO_CLAMPS_FROM_MM } from '../pulls/least-clamps';
-import { piecesOf } from '../pulls/pieces';
+import { footOf, jointsOf, pointsOf } from '../pulls/lines-of-pull';
+import { isOpposed, SPOTS, waysOf } from '../pulls/opposed';
 import type { PlannedPull } from '../pulls/planned-pull';
-import { footOf, type LineOfPull, linesOfPull, pointsOf, jointsOf } from '../pulls/lines-of-pull';
 import { bandLoops } from './band-loops';
 import { isCurved, onCurve } from './on-a-curve';
-import { isOpposed, SPOTS, waysOf } from '../pulls/opposed';
-import { twoRows } from '../pulls/pulls';
-
-import { acrossInTurn, type ClampPlace, type PullFrame, pullFrame } from './pull-frame';
+import { type ClampPlace, type PullFrame, pullFrame } from './pull-frame';
 import type { ClampInSpace } from './squeezed';
-
-/** A spot for one clamp, and the joints that it closes there. */
-interface Station {
-  readonly at: Vec3;
-  readonly joints: readonly string[];
-}
-
-/** Where a joint is drawn home by two clamps, so far to either side of its middle as a share of its length. */
-const TO_SIDE = 0.3;
+import { alongStack, inLine, spots, stationAt } from './stations';
 
 /**
  * Places what a pull takes from the rack: where the person has put it; else in line with the joints that it closes, evenly
@@ -34,7 +21,7 @@ export function clampsInSpace(
 ): ClampInSpace[] {
   const { pull } = planned;
   const joints = jointsOf(pull, facts);
-  const pieces = piecesOf(planned);
+  const { pieces } = planned;
   const frame = pullFrame(pull, facts);
   const shaped = (
     i: number,
@@ -78,8 +65,8 @@ export function clampsInSpace(
   if (pieces.some(({ lot }) => isBag(lot.kind))) return [];
   const outermost = joints.at(-1);
   if (pull.stacked && outermost !== undefined && isCurved(outermost)) {
-    const spots = planned.placed.map(({ clamp }) => frame.at(clamp));
-    return onCurve(outermost, pieces.length, spots, frame.along).flatMap(({ at, outward }, i) => {
+    const places = planned.placed.map(({ clamp }) => frame.at(clamp));
+    return onCurve(outermost, pieces.length, places, frame.along).flatMap(({ at, outward }, i) => {
       const ply = facts.parts.find(({ part }) => part.id === outermost.joint.b)?.part.blankMm[2] ?? 0;
       const to = add(at, scale(outward, ply));
       return shaped(
@@ -109,7 +96,7 @@ export function clampsInSpace(
       ? planned.placed.map(({ clamp }) => stationAt(pull, joints, frame.at(clamp)))
       : pull.stacked
         ? alongStack(pull, frame, facts, joints, pieces)
-        : inLine(pull, frame, joints, pieces.length);
+        : inLine(pull, frame, joints, pieces);
   return stations.flatMap(({ at, joints: own }, i) => {
     const [low, high] = reachAt(facts, pull.axis, own.length > 0 ? own : pull.joints);
     const foot = footOf(at, pull.axis);
@@ -156,8 +143,7 @@ function onSquarePost(
     place: ClampPlace | null,
   ) => ClampInSpace[],
 ): ClampInSpace[] {
-  const { pull } = planned;
-  const pieces = piecesOf(planned);
+  const { pull, pieces } = planned;
   const all = joints.map(({ joint }) => joint.id);
   const places = bandLoops(
     facts,
@@ -194,18 +180,6 @@ function onSquarePost(
   });
 }
 
-/** A placed clamp: on a stack it closes everything, else what lies in the line of pull nearest to it. */
-function stationAt(pull: Pull, joints: readonly JointFacts[], at: Vec3): Station {
-  const apart = (line: LineOfPull) => Math.hypot(...[0, 1, 2].map((k) => (line.at[k] ?? 0) - (at[k] ?? 0)));
-  const lines = linesOfPull(pull, joints);
-  const nearest = lines.reduce<LineOfPull | null>(
-    (best, line) => (best === null || apart(line) < apart(best) ? line : best),
-    null,
-  );
-  const own = pull.stacked ? joints : (nearest?.joints ?? []);
-  return { at, joints: own.map(({ joint }) => joint.id) };
-}
-
 /** How far the parts of some joints reach along an axis; where there are blocks for the jaws, how far those do. */
 function reachAt(facts: AssemblyFacts, axis: Vec3, joints: readonly string[]): readonly [number, number] {
   const ids = new Set(
@@ -237,91 +211,3 @@ function inLineWith(
     return low <= to + 1e-6 && high >= from - 1e-6;
   });
 }
-
-/** The two main directions square to a pull, the one along which points reach further first. */
-function squareTo(axis: Vec3, points: readonly Vec3[]): readonly [Vec3, Vec3] {
-  const others = MAIN_AXES.filter((main) => Math.abs(dot(main, axis)) < 0.7);
-  const extent = (direction: Vec3) => {
-    const [low, high] = reach(points, direction);
-    return high - low;
-  };
-  const [first = MAIN_AXES[0], second = MAIN_AXES[1]] = others.sort((a, b) => extent(b) - extent(a));
-  return [first, second];
-}
-
-/** In line with the joints: those on one line share a clamp, long ones get two, and spare clamps go to the longest. */
-function inLine(pull: Pull, frame: PullFrame, joints: readonly JointFacts[], count: number): Station[] {
-  const lines = linesOfPull(pull, joints);
-  const stations = lines.flatMap(({ at, joints: own }): Station[] => {
-    const points = own.flatMap(pointsOf);
-    const [along] = squareTo(pull.axis, points);
-    const [low, high] = reach(points, along);
-    const ids = own.map(({ joint }) => joint.id);
-    const two = high - low > TWO_CLAMPS_FROM_MM && lines.length * 2 <= count;
-    return two
-      ? [-1, 1].map((side) => ({ at: add(at, scale(along, side * TO_SIDE * (high - low))), joints: ids }))
-      : [{ at, joints: ids }];
-  });
-  if (stations.length <= count) return stations;
-  // Fewer clamps than lines: evenly over them from one side to the other, with a caul across what lies between.
-  const placeOf = ({ at }: Station) => frame.placeOf(at);
-  stations.sort(
-    (a, b) => placeOf(a).alongMm - placeOf(b).alongMm || placeOf(a).acrossMm - placeOf(b).acrossMm,
-  );
-  return Array.from({ length: count }, (_, i) => {
-    const from = Math.floor((i * stations.length) / count);
-    const to = Math.floor(((i + 1) * stations.length) / count);
-    const own = stations.slice(from, to);
-    return {
-      at: middleOf(own.map(({ at }) => at)),
-      joints: own.flatMap(({ joints: ids }) => ids),
-    };
-  });
-}
-
-/** Evenly along a stack; where bars lie on its faces, above and below in turn. */
-function alongStack(
-  pull: Pull,
-  frame: PullFrame,
-  facts: AssemblyFacts,
-  joints: readonly JointFacts[],
-  pieces: readonly { readonly lot: RackLot }[],
-): Station[] {
-  const [low, high] = reach(joints.flatMap(pointsOf), frame.along);
-  const fromMm = frame.placeOf(scale(frame.along, low)).alongMm;
-  const inRowMm = pieces.reduce((sum, { lot }) => sum + lot.padWidthMm + BETWEEN_JAWS_MM, 0);
-  // From both sides where one row has no room, or where jaws do not reach the middle from one.
-  const shallow = pieces.some(({ lot }) => {
-    const jawDepthMm = lotReachMm(lot);
-    return jawDepthMm > 0 && jawDepthMm < frame.widthMm / 2;
-  });
-  const rows = (shallow || inRowMm > high - low) && twoRows(pull, joints, facts) ? 2 : 1;
-  return evenPositions(pieces.length, high - low).map((offset, i) => ({
-    at: frame.at({ alongMm: fromMm + offset, acrossMm: acrossInTurn(pull, frame, i, rows) }),
-    joints: joints.map(({ joint }) => joint.id),
-  }));
-}
-
-/** Strips and springs evenly over the joints, along each of them. */
-function spots(joints: readonly JointFacts[], count: number): Station[] {
-  const each = Math.max(1, Math.floor(count / Math.max(1, joints.length)));
-  // What is left over goes to the longest.
-  const longestFirst = [...joints].sort((a, b) => b.lengthMm - a.lengthMm);
-  const more = new Set(longestFirst.slice(0, Math.max(0, count - each * joints.length)));
-  return joints.flatMap((joint): Station[] => {
-    const points = pointsOf(joint);
-    const middle = middleOf(points);
-    const directions = [...MAIN_AXES].sort((a, b) => span(points, b) - span(points, a));
-    const along = directions[0] ?? MAIN_AXES[0];
-    const [low, high] = reach(points, along);
-    return evenPositions(each + (more.has(joint) ? 1 : 0), high - low).map((offset) => ({
-      at: add(middle, scale(along, low + offset - dot(middle, along))),
-      joints: [joint.joint.id],
-    }));
-  });
-}
-
-const span = (points: readonly Vec3[], direction: Vec3): number => {
-  const [low, high] = reach(points, direction);
-  return high - low;
-};

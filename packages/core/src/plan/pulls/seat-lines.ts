@@ -1,0 +1,115 @@
+import type { JointFacts, JointKind, Pull } from '../../assembly';
+import { dot, type Vec3 } from '../../solids';
+import { clampsOnLine } from './least-clamps';
+import { type LineOfPull, linesOfPull, shareOut } from './lines-of-pull';
+import type { Piece } from './pieces';
+
+/** Force that brings one joint of a kind home, N [judgement]. */
+const SEAT_N: Readonly<Partial<Record<JointKind, number>>> = {
+  'mortise-tenon': 1200,
+  bridle: 1200,
+  'half-lap': 400,
+  housing: 300,
+  rebate: 600,
+  butt: 300,
+  breadboard: 800,
+};
+const USUAL_SEAT_N = 500;
+/** What a shoulder is pressed with to seat it is at most this share of what crushes its wood [judgement]; with room, under two thirds. */
+const SHOULDER_SHARE = 0.5;
+/** Seats are drawn this much harder than they want, no more. */
+const SEAT_ROOM = 1.25;
+
+/** Force that brings one joint of a kind home, N [judgement]. */
+export const seatForceN = (kind: JointKind): number => SEAT_N[kind] ?? USUAL_SEAT_N;
+
+/** A line of pull that brings joints home. */
+export interface SeatLine extends LineOfPull {
+  /** What it wants: one force goes through all joints behind each other, as at both ends of a rail, and the stiffest counts, N. */
+  readonly neededN: number;
+  /** Clamps that it wants. */
+  readonly clamps: number;
+}
+
+/**
+ * What each line of a pull wants to seat its joints. No shoulder is asked to bear more than its share of what crushes it.
+ * @param crushMPa what the softest of its woods bears across the grain.
+ */
+export function seatLines(pull: Pull, joints: readonly JointFacts[], crushMPa: number): SeatLine[] {
+  const ofJoint = (joint: JointFacts) =>
+    Math.min(seatForceN(joint.joint.kind), SHOULDER_SHARE * crushMPa * facingMm2(joint, pull.axis));
+  return linesOfPull(pull, joints).map((line) => ({
+    ...line,
+    neededN: Math.max(...line.joints.map(ofJoint)),
+    clamps: clampsOnLine(line),
+  }));
+}
+
+/** A face that looks no more than this along a pull is a wall beside it. */
+const FACES_PULL = 0.02;
+
+/**
+ * Area of a joint that looks along a pull, however slanted, without walls beside it; where it looks both ways, as the two cheeks of a
+ * bridle do, one force goes through them in turn and the larger sum counts. All of its contact where nothing looks along the pull.
+ */
+export function facingMm2({ contacts, contactMm2 }: JointFacts, axis: Vec3): number {
+  const facing = (way: 1 | -1) =>
+    contacts.reduce(
+      (sum, { normal, areaMm2 }) => sum + (way * dot(normal, axis) > FACES_PULL ? areaMm2 : 0),
+      0,
+    );
+  const most = Math.max(facing(1), facing(-1));
+  return most > 0 ? most : contactMm2;
+}
+
+/** Clamps of a force that bring all lines home, each line with as many as it wants at least. */
+export const clampsForLines = (lines: readonly SeatLine[], forceN: number): number =>
+  lines.reduce((sum, { neededN, clamps }) => sum + Math.max(clamps, Math.ceil(neededN / forceN - 1e-9)), 0);
+
+/** Stands the strongest clamps on the lines that want most of each; where there are fewer than lines they stay between them. */
+export function stoodOnLines(lines: readonly SeatLine[], pieces: readonly Piece[]): readonly Piece[] {
+  const counts = shareOut(
+    lines.map(({ clamps, neededN }) => ({ least: clamps, weight: neededN })),
+    pieces.length,
+  );
+  if (counts === null) return pieces;
+  const wants = lines.map(({ neededN }, line) => neededN / (counts[line] ?? 1));
+  const places = counts.flatMap((count, line) => Array.from({ length: count }, () => line));
+  const strongest = [...pieces].sort((a, b) => b.mostN - a.mostN);
+  return [...places]
+    .sort((a, b) => (wants[b] ?? 0) - (wants[a] ?? 0))
+    .flatMap((line, i) => {
+      const piece = strongest[i];
+      return piece === undefined ? [] : [{ ...piece, line }];
+    })
+    .sort((a, b) => a.line - b.line);
+}
+
+/** Clamps that seat joints together, and what they come to. */
+export interface SeatGroup {
+  /** First joint of its line. */
+  readonly label: string;
+  readonly neededN: number;
+  /** What its clamps can give. */
+  readonly mostN: number;
+  /** What they are eased to: what their line wants and a little more, as a share of what they can give. */
+  readonly ease: number;
+}
+
+/** Groups of clamps: one for each line, in their order; a single one where clamps stand between lines or leave one bare. */
+export function seatGroups(lines: readonly SeatLine[], pieces: readonly Piece[]): SeatGroup[] {
+  const own = lines.map((_, i) => pieces.filter(({ line }) => line === i));
+  const apart = pieces.every(({ line }) => line !== null) && own.every((each) => each.length > 0);
+  return apart ? lines.map((line, i) => groupOf([line], own[i] ?? [])) : [groupOf(lines, pieces)];
+}
+
+function groupOf(lines: readonly SeatLine[], pieces: readonly Piece[]): SeatGroup {
+  const neededN = lines.reduce((sum, line) => sum + line.neededN, 0);
+  const mostN = pieces.reduce((sum, piece) => sum + piece.mostN, 0);
+  return {
+    label: lines[0]?.joints[0]?.label ?? '',
+    neededN,
+    mostN,
+    ease: mostN === 0 ? 1 : Math.min(1, (SEAT_ROOM * neededN) / mostN),
+  };
+}
