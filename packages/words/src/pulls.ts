@@ -96,6 +96,8 @@ export const PULL_CHANGES: Words<PullChangeValues> = {
   'borrow-deep': ({ count, kind, depthMm }, f) =>
     `Borrow ${count} ${clampName(kind, count)}, whose jaws reach ${f.about(depthMm)} in`,
   'cauls-along': ({ thicknessMm }, f) => `Cauls of ${f.length(thicknessMm)} along the whole work, both sides`,
+  'cauls-across': ({ thicknessMm }, f) =>
+    `A caul of ${f.length(thicknessMm)} across every line of joints, both sides, one clamp on each`,
   'blocks-under': ({ thicknessMm }, f) => `Blocks of ${f.length(thicknessMm)} under the jaws`,
   'slip-round': () => 'Waxed paper or corner rollers under the band',
   'press-between-platens': () => 'Press between platens and crowned cauls, not in a bag',

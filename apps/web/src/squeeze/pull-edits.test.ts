@@ -76,6 +76,7 @@ it('puts one more in the widest gap, from a lot of which some are left', () => {
   expect(added?.rackId).toBe(lot.id);
   expect(added?.acrossMm).toBe(first.acrossMm);
   // With all of that lot in use, another one that suits.
-  const used = DEMO_SHOP.rack.map((each) => (each.id === first.rackId ? { ...each, count: 2 } : each));
+  const inUse = [first, last].filter(({ rackId }) => rackId === first.rackId).length;
+  const used = DEMO_SHOP.rack.map((each) => (each.id === first.rackId ? { ...each, count: inUse } : each));
   expect(lotForOneMore(pullOf(two).planned, used, suits)?.id).not.toBe(first.rackId);
 });

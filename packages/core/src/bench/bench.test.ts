@@ -173,6 +173,19 @@ describe('gatherList', () => {
     expect(ofCode(gatherList(packed), 'gather-packing')?.values.count).toBe(12);
   });
 
+  it('has a block for each jaw of a frame, or cauls for its lines', () => {
+    const frame = wagonBuilds().find(({ id }) => id === 'scenery-flats')?.build;
+    if (frame === undefined) throw new Error('no scenery flats');
+    const packed = (kind: 'bare' | 'blocks' | 'cauls') => {
+      const build = { ...frame, squeeze: { packing: { kind, thicknessMm: 15 } } };
+      return ofCode(gatherList(planBuild(build, DEMO_SHOP)), 'gather-packing')?.values;
+    };
+    // Three rails, a bar along each.
+    expect(packed('blocks')).toEqual({ kind: 'blocks', thicknessMm: 15, count: 6 });
+    expect(packed('cauls')).toEqual({ kind: 'cauls', thicknessMm: 15, count: 6 });
+    expect(packed('bare')).toBeUndefined();
+  });
+
   it('has boards planed, and what broke scraped, never planed', () => {
     const broken = wagonBuilds().find(({ id }) => id === 'bench-seat')?.build;
     if (broken === undefined) throw new Error('no bench seat');

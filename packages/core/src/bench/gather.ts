@@ -6,6 +6,8 @@ import {
   gluedTotals,
   ofSession,
   ON_A_ROLL,
+  packingOf,
+  packingPieces,
   type Plan,
   type PlannedPull,
   pullOpenings,
@@ -36,7 +38,7 @@ export function gatherList(whole: Plan, session: number | null = null): Finding[
     }),
     ...(totals.coatG > 0 ? [finding('gather-first-coat', 'informs', { massG: totals.coatG })] : []),
     ...methods.map((method) => finding('gather-spreader', 'informs', { method })),
-    ...(row === null ? [] : rowThings(row)),
+    ...(row === null ? packingThings(plan) : rowThings(row)),
     ...clampThings(plan, session),
     ...blockClamps(plan),
     ...cornerClamps(plan),
@@ -117,6 +119,13 @@ function rowThings({ job, clampSet }: NonNullable<Plan['row']>): Finding[] {
           }),
         ]),
   ];
+}
+
+/** Blocks or cauls under the jaws of everything but a row. */
+function packingThings({ build, pulls, facts }: Plan): Finding[] {
+  const { kind, thicknessMm } = packingOf(build);
+  const count = pulls.reduce((sum, pull) => sum + packingPieces(pull, facts, { kind, thicknessMm }), 0);
+  return count === 0 ? [] : [finding('gather-packing', 'informs', { kind, thicknessMm, count })];
 }
 
 /** Clamps by lot, with their opening and numbers; strips and bags, which are not opened, by number only. */

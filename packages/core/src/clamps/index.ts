@@ -16,7 +16,7 @@ export {
 } from './kinds';
 export { type HandCalibration, handCalibration, N_PER_KG, type TurnReading } from './hand-calibration';
 export { clampNeed } from './need';
-export { openingFit, type OpeningFit, openingNeededMm } from './opening';
+export { openingFit, type OpeningFit, openingNeededMm, USUAL_BLOCK_MM } from './opening';
 export { centreOutOrder, evenPositions, padWithinMm, tighteningOrder } from './placement';
 export {
   EASED_TO,

@@ -1,5 +1,7 @@
 /** Spare opening to get a clamp over the work without a fight. */
 const OPENING_SPARE_MM = 15;
+/** Blocks under jaws, unless the person says otherwise, mm. */
+export const USUAL_BLOCK_MM = 20;
 /** A clamp with more than this many times the needed opening is clumsy [judgement]. */
 const CLUMSY_RATIO = 3;
 

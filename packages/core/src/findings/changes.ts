@@ -52,6 +52,7 @@ export interface PullChangeValues {
   'sight-first': { mostMm: number };
   'borrow-deep': { count: number; kind: string; depthMm: number };
   'cauls-along': { thicknessMm: number };
+  'cauls-across': { thicknessMm: number };
   'blocks-under': { thicknessMm: number };
   'slip-round': None;
   'press-between-platens': None;

@@ -20,6 +20,7 @@ const EFFORTS: Readonly<Record<string, number | ((values: Values) => number)>> =
   'fewer-cauls': 0.6,
   'other-cauls': 0.8,
   'cauls-along': 1.2,
+  'cauls-across': 1.2,
   'use-blocks': 0.8,
   'blocks-under': 0.6,
   'fix-blocks': 1,

@@ -25,7 +25,7 @@ export function squeezeChanges(plan: Plan, shop: ShopDocument): Candidate[] {
   return [
     ...moreOnPulls(build, pulls, shop, squeezed),
     ...workedOut(build, pulls, squeezed),
-    ...(plan.row === null ? otherPacking(build, squeezed) : []),
+    ...(plan.row === null ? otherPacking(build, pulls, squeezed) : []),
     ...recut(plan),
     ...truerShape(plan, squeezed),
     ...evenMoisture(plan),
@@ -76,14 +76,19 @@ function workedOut(
     }));
 }
 
-function otherPacking(build: BuildDocument, squeezed: (change: Squeeze) => BuildDocument): Candidate[] {
+function otherPacking(
+  build: BuildDocument,
+  pulls: Plan['pulls'],
+  squeezed: (change: Squeeze) => BuildDocument,
+): Candidate[] {
   const packing = packingOf(build);
+  const seats = pulls.some((pull) => pull.seats);
   return [
     ...(packing.kind === 'cauls'
       ? []
       : [
           {
-            change: finding('cauls-along', 'informs', { thicknessMm: CAUL_MM }),
+            change: finding(seats ? 'cauls-across' : 'cauls-along', 'informs', { thicknessMm: CAUL_MM }),
             build: squeezed({ packing: { kind: 'cauls', thicknessMm: CAUL_MM } }),
           },
         ]),

@@ -1,4 +1,5 @@
 import type { Assembly, PartRole, Ring } from '../assembly';
+import { USUAL_BLOCK_MM } from '../clamps';
 import { MAIN_AXES, type Solid, type Vec3 } from '../solids';
 import type { Layout, PartDraft } from './kind';
 
@@ -127,5 +128,5 @@ export const STRAIGHT_STACK_CLAMPS = [...STACK_CLAMPS, 't-bar', 'pipe'] as const
 export const MITRE_CLAMPS = ['band', 'cam-mitre', 'pointed-spring', 'elastic-wrap', 'tape'] as const;
 /** What closes one mitred corner by itself: cams, points that bite, a light bar over angled blocks, tape, wraps. */
 export const CORNER_CLAMPS = ['cam-mitre', 'pointed-spring', 'f-light', 'trigger', 'tape', 'elastic-wrap'];
-/** Room that blocks or pads take between work and jaws, both sides together. */
-export const PADS_MM = 40;
+/** What a clamp opens beyond its work: room for the usual blocks under both jaws. */
+export const PADS_MM = 2 * USUAL_BLOCK_MM;

@@ -50,6 +50,7 @@ export {
 export { checkBuild } from './check-build';
 export { gluedTotals, planBuild, settlePlan } from './plan-build';
 export { type PlanInput, type PlanQuestion, planQuestion } from './plan-input';
+export { type Packing, packingOf, packingPieces, spreadMm } from './pulls/packing';
 export { clampsElsewhere, suits } from './pulls/placed-on-pull';
 export { isOpposed } from './pulls/opposed';
 export type { PlannedPull } from './pulls/planned-pull';
@@ -75,14 +76,11 @@ export {
   type CornersDown,
   cornersOf,
   leastOf,
-  type Packing,
-  packingOf,
   type PressedAlong,
   pullFrame,
   type PullOpening,
   pullOpenings,
   pullTightening,
-  spreadMm,
   type Squeeze,
   type SqueezedPull,
   type Stack,

@@ -53,8 +53,6 @@ export function cover(...of: Parameters<typeof coverageMm>): {
   };
 }
 
-/** Joints on more lines than this are seated through cauls, or by the parts beside them. */
-export const MOST_SEATED_ONE_BY_ONE = 6;
 /** Clamps whose pressure meets along a joint, a stack, a bend or a post; strips of tape near enough to each other. */
 export function clampsToCover(
   pull: Pull,

@@ -34,7 +34,7 @@ export function planPulls({ facts, adhesive, shop, build, row }: PullInputs, aga
     }
     const left = planPull(pull, facts, adhesive, { shop, rack }, build.squeeze);
     const planned =
-      again && left.reachN < left.neededN
+      again && (left.reachN < left.neededN || (left.seats && left.word !== 'right'))
         ? planPull(pull, facts, adhesive, { shop, rack: shop.rack }, build.squeeze)
         : left;
     rack = lessThan(rack, planned);

@@ -1,11 +1,12 @@
 import fc from 'fast-check';
+import { type Finding, ofCode } from '../../findings';
 import type { BuildDocument, RackLot, ShopDocument } from '../../formats';
 import { buildOf, TEST_SHOP } from '../../test-support/builds';
 import { fuseOf } from '../order/fuses';
 import { operationsOf } from '../order/operations';
 import { planBuild, settlePlan } from '../plan-build';
-import { clampsOnLine, coverageMm, MOST_SEATED_ONE_BY_ONE } from './least-clamps';
-import { jointsOf, linesOfPull } from './lines-of-pull';
+import { clampsOnLine, coverageMm } from './least-clamps';
+import { jointsOf } from './lines-of-pull';
 import { seatForceN } from './seat-lines';
 
 const lot = (id: string, kind: string, count: number, maxOpeningMm: number, forceN: number): RackLot => ({
@@ -70,16 +71,24 @@ describe('a seat', () => {
     expect(counted(300)).toBe(6);
   });
 
-  it('is brought home by fewer where many lines are held by the parts beside them', () => {
-    const { facts, pulls } = planBuild(
-      started('case', { widthMm: 800, heightMm: 2000, depthMm: 250, shelves: 8, backStrips: 0 }),
-      shopWith(lot('many', 'f-heavy', 60, 1200, 4000)),
-    );
-    const [pull] = pulls;
-    if (pull === undefined) throw new Error('a case is pulled together');
-    const lines = linesOfPull(pull.pull, jointsOf(pull.pull, facts));
-    expect(lines.length).toBeGreaterThan(MOST_SEATED_ONE_BY_ONE);
-    expect(pull.taken.reduce((sum, { count }) => sum + count, 0)).toBeLessThan(2 * lines.length);
+  it('takes what a tall case wants on every line as far as the rack goes, and tells the lines that get none', () => {
+    const answers = { widthMm: 800, heightMm: 2000, depthMm: 250, shelves: 8, backStrips: 0 };
+    const withBars = (count: number, squeeze: BuildDocument['squeeze'] = {}) => {
+      const build = { ...started('case', answers), squeeze };
+      const plan = settlePlan(planBuild(build, shopWith(lot('many', 'f-heavy', count, 1200, 4000))));
+      const [pull] = plan.squeeze?.pulls ?? [];
+      const warned = pull?.findings.filter(({ severity }) => severity === 'warns') ?? [];
+      return [pull?.clamps.length, ...warned.map((each) => saidOf(each))];
+    };
+    const saidOf = (each: Finding) => {
+      const bare = ofCode([each], 'line-without-clamp');
+      return bare === undefined ? each.code : `${bare.values.count} without`;
+    };
+    // Ten lines, each longer than 150 mm.
+    expect(withBars(60)).toEqual([20]);
+    expect(withBars(14)).toEqual([14, 'one-clamp-deep']);
+    expect(withBars(4)).toEqual([4, '6 without', 'one-clamp-deep']);
+    expect(withBars(60, { packing: { kind: 'cauls', thicknessMm: 40 } })).toEqual([10]);
   });
 
   it('goes through both ends of a rail with one force, and adds up over rails', () => {
@@ -94,7 +103,8 @@ describe('a seat', () => {
 
   it('gives a wide bottom rail two clamps at half the force, and its neighbour one', () => {
     const door = { ...FRAME, species: 'hard-maple', midRails: 0, railWidthsMm: [220] };
-    const { pulls, squeeze, verdicts } = settlePlan(planBuild(started('tenon-frame', door), TEST_SHOP));
+    const bars = shopWith(lot('bar', 't-bar', 4, 1200, 5000));
+    const { pulls, squeeze, verdicts } = settlePlan(planBuild(started('tenon-frame', door), bars));
     const clamps = squeeze?.pulls[0]?.clamps ?? [];
     const onRail = (name: string) =>
       clamps.filter(({ joints }) => joints.some((id) => id.includes(name))).map(({ forceN }) => forceN);
@@ -110,6 +120,26 @@ describe('a seat', () => {
     // Everything that is taken off the rack stands somewhere.
     expect(clamps).toHaveLength(pulls[0]?.taken.reduce((sum, { count }) => sum + count, 0) ?? 0);
     expect(verdicts.tight.state).toBe('holds');
+  });
+
+  it('pulls strong and weak clamps on one line alike', () => {
+    const frame = started('tenon-frame', { ...FRAME, species: 'hard-maple', midRails: 0 });
+    const shop = shopWith(lot('weak', 'trigger', 3, 1500, 700), lot('one', 't-bar', 1, 1500, 5000));
+    const [pull] = pullsOf(frame, shop);
+    // 1,500 N on each line where they can: two of 700 on one, and beside the third the bar gives the rest on the other.
+    expect(pull?.pieces.map(({ forceN }) => forceN)).toEqual([800, 700, 700, 700]);
+  });
+
+  it('opens its clamps over what lies under their jaws', () => {
+    const frame = started('tenon-frame', FRAME);
+    const bars = shopWith(lot('bar', 't-bar', 4, FRAME.widthMm + 50, 5000));
+    const over = (kind: 'bare' | 'blocks' | 'cauls', thicknessMm: number) =>
+      pullsOf({ ...frame, squeeze: { packing: { kind, thicknessMm } } }, bars)[0];
+    expect(over('blocks', 20)?.pull.openingMm).toBe(FRAME.widthMm + 40);
+    expect(over('bare', 20)?.pull.openingMm).toBe(FRAME.widthMm + 15);
+    expect(over('cauls', 30)?.pull.openingMm).toBe(FRAME.widthMm + 60);
+    expect(over('blocks', 20)?.word).toBe('right');
+    expect(over('cauls', 30)?.taken).toEqual([]);
   });
 
   it('takes two weak clamps for a line that one of them does not close, and says which line is short', () => {

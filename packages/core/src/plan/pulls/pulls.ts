@@ -9,6 +9,7 @@ import { pressureWanted } from '../joints/pressure-wanted';
 import { clampsOnLine, clampsToCover } from './least-clamps';
 import { jointsOf, linesOfPull, shareOut } from './lines-of-pull';
 import { roundShare } from './opposed';
+import { openedOver, packingOf } from './packing';
 import { type Piece, piecesOf, piecesPlaced } from './pieces';
 import { countAsked, placementsOf, takenBy } from './placed-on-pull';
 import type { PlannedPull } from './planned-pull';
@@ -49,7 +50,10 @@ function planPullFor(
   squeeze: NonNullable<BuildDocument['squeeze']>,
   more: number,
 ): PlannedPull {
-  const pull = squeeze.press === 'cauls' && asked.need === 'vacuum' ? betweenPlatens(asked, squeeze) : asked;
+  const pull =
+    squeeze.press === 'cauls' && asked.need === 'vacuum'
+      ? betweenPlatens(asked, squeeze)
+      : openedOver(asked, packingOf({ squeeze }));
   const all = jointsOf(pull, facts);
   const glued = all.filter(({ gluedMm2 }) => gluedMm2 > 0);
   // Joints left dry want to be seated, no more.

@@ -33,15 +33,19 @@ export interface SeatLine extends LineOfPull {
 
 /**
  * What each line of a pull wants to seat its joints. No shoulder is asked to bear more than its share of what crushes it.
- * @param crushMPa what the softest of its woods bears across the grain.
+ * @param with what the softest of its woods bears across the grain, and whether cauls lie across long joints under their jaws.
  */
-export function seatLines(pull: Pull, joints: readonly JointFacts[], crushMPa: number): SeatLine[] {
+export function seatLines(
+  pull: Pull,
+  joints: readonly JointFacts[],
+  { crushMPa, cauls }: { readonly crushMPa: number; readonly cauls: boolean },
+): SeatLine[] {
   const ofJoint = (joint: JointFacts) =>
     Math.min(seatForceN(joint.joint.kind), SHOULDER_SHARE * crushMPa * facingMm2(joint, pull.axis));
   return linesOfPull(pull, joints).map((line) => ({
     ...line,
     neededN: Math.max(...line.joints.map(ofJoint)),
-    clamps: clampsOnLine(line),
+    clamps: cauls ? 1 : clampsOnLine(line),
   }));
 }
 
@@ -90,10 +94,10 @@ export interface SeatGroup {
   /** First joint of its line. */
   readonly label: string;
   readonly neededN: number;
-  /** What its clamps can give. */
-  readonly mostN: number;
-  /** What they are eased to: what their line wants and a little more, as a share of what they can give. */
-  readonly ease: number;
+  /** What its clamps give, eased. */
+  readonly reachN: number;
+  /** What each is eased to where it can give more: alike, so that together they give what their line wants and a little more. */
+  readonly easedToN: number;
 }
 
 /** Groups of clamps: one for each line, in their order; a single one where clamps stand between lines or leave one bare. */
@@ -105,11 +109,25 @@ export function seatGroups(lines: readonly SeatLine[], pieces: readonly Piece[])
 
 function groupOf(lines: readonly SeatLine[], pieces: readonly Piece[]): SeatGroup {
   const neededN = lines.reduce((sum, line) => sum + line.neededN, 0);
-  const mostN = pieces.reduce((sum, piece) => sum + piece.mostN, 0);
+  const mostN = pieces.map((piece) => piece.mostN);
   return {
     label: lines[0]?.joints[0]?.label ?? '',
     neededN,
-    mostN,
-    ease: mostN === 0 ? 1 : Math.min(1, (SEAT_ROOM * neededN) / mostN),
+    reachN: Math.min(
+      SEAT_ROOM * neededN,
+      mostN.reduce((sum, each) => sum + each, 0),
+    ),
+    easedToN: alike(SEAT_ROOM * neededN, mostN),
   };
+}
+
+/** What each of some clamps gives, where it can, so that together they give so much; the weakest give what they have. */
+function alike(wantedN: number, mostN: readonly number[]): number {
+  let left = wantedN;
+  for (const [i, most] of [...mostN].sort((a, b) => a - b).entries()) {
+    const each = left / (mostN.length - i);
+    if (most >= each) return each;
+    left -= most;
+  }
+  return Infinity;
 }

@@ -3,7 +3,6 @@ import { leastBy } from '../../basics/least-by';
 import { pressureWord, type TargetPressure } from '../../clamps';
 import type { BuildDocument, RackLot } from '../../formats';
 import { pullFrame } from '../squeeze/pull-frame';
-import { MOST_SEATED_ONE_BY_ONE } from './least-clamps';
 import { nearestLine } from './lines-of-pull';
 import { type Piece, piecesOf, piecesPlaced } from './pieces';
 import { countAsked, type PlacedOnPull, placementsOf, takenBy } from './placed-on-pull';
@@ -33,30 +32,30 @@ export interface SeatJob {
  */
 export function seatingPull(job: SeatJob, all: readonly JointFacts[]): PlannedPull {
   const { pull, largest, areaMm2, wanted, crushMPa, rack, squeeze } = job;
-  const lines = seatLines(pull, all, crushMPa);
+  const lines = seatLines(pull, all, { crushMPa, cauls: squeeze.packing?.kind === 'cauls' });
   const { placed, idle } = placementsOf(pull, squeeze, placeableLots(pull, rack));
   const byHand = placed.length + idle.length > 0;
   const standing = byHand ? placedOnLines(job, lines, placed) : takenForLines(job, lines);
   const groups = seatGroups(lines, standing);
   const [whole] = groups;
-  const easeOf = ({ line }: Piece) => (groups.length === 1 ? whole : groups[line ?? 0])?.ease ?? 1;
+  const groupOf = ({ line }: Piece) => (groups.length === 1 ? whole : groups[line ?? 0]);
   // To the newton, so that what is pulled alike is told together.
   const pieces = standing.map((piece) => ({
     ...piece,
-    forceN: Math.min(piece.mostN, Math.round(piece.mostN * easeOf(piece))),
+    forceN: Math.min(piece.mostN, Math.round(groupOf(piece)?.easedToN ?? piece.mostN)),
   }));
   // Pegs draw joints home where nothing is pulled.
   const offsetMm = pull.pegs?.offsetMm ?? 0;
   const drawnMm = pieces.length === 0 && offsetMm > 0 ? offsetMm : null;
   const neededN = lines.reduce((sum, line) => sum + line.neededN, 0);
   const reachedN = pieces.reduce((sum, { forceN }) => sum + forceN, 0);
-  const least = leastBy(groups, (group) => group.mostN / group.neededN);
+  const least = leastBy(groups, (group) => group.reachN / group.neededN);
   const weakest =
     drawnMm === null
       ? {
           label: groups.length === 1 ? largest.label : least.label,
           neededN: least.neededN,
-          reachN: least.mostN * least.ease,
+          reachN: least.reachN,
         }
       : { label: largest.label, neededN, reachN: neededN };
   const share = weakest.reachN / weakest.neededN;
@@ -92,8 +91,7 @@ function takenForLines(
   const longestMm = Math.max(...joints.map(({ lengthMm }) => lengthMm));
   const taken = takeFromRack(pull, neededN, rack, longestMm, joints.length, {
     wanted: countAsked(pull, squeeze),
-    // Joints on many lines are seated through cauls, or by the parts beside them.
-    leastOf: (forceN) => (lines.length > MOST_SEATED_ONE_BY_ONE ? 1 : clampsForLines(lines, forceN)),
+    leastOf: (forceN) => clampsForLines(lines, forceN),
     roomMm: Infinity,
     lightestFromN: Math.max(...lines.map((line) => line.neededN / line.clamps)),
   });

@@ -4,11 +4,12 @@ import { type Finding, finding } from '../../findings';
 import { rackingN } from '../../geometry';
 import type { PlanParts } from '../plan';
 import type { PlannedPull } from '../pulls/planned-pull';
-import { type Packing, type PressedStack, spreadMm } from './press-stack';
+import { type Packing, spreadMm } from '../pulls/packing';
+import type { PressedStack } from './press-stack';
 import { pullFrame } from './pull-frame';
 import type { ClampInSpace } from './squeezed';
 import { clampsOnLine, cover } from '../pulls/least-clamps';
-import { jointsOf, linesOfPull } from '../pulls/lines-of-pull';
+import { footOf, jointsOf, type LineOfPull, linesOfPull, nearestLine } from '../pulls/lines-of-pull';
 
 /** Skew for which the racking force is told, mm. */
 const SKEW_MM = 10;
@@ -106,26 +107,38 @@ export function apartFindings(
     : [];
 }
 
-/** Seats so long that one clamp in their middle leaves their ends standing off. */
-export function deepFindings(
+/**
+ * Seats that no clamp brings home: lines that none stands on, which what lies beside them hardly does, and joints so long that one in
+ * their middle leaves their ends standing off.
+ */
+export function seatFindings(
   { pull, seats }: PlannedPull,
   facts: AssemblyFacts,
   clamps: readonly ClampInSpace[],
   packing: Packing,
 ): Finding[] {
-  if (!seats || packing.kind === 'cauls') return [];
+  if (!seats || pull.need !== 'seat' || packing.kind === 'cauls' || clamps.length === 0) return [];
   const lines = linesOfPull(pull, jointsOf(pull, facts));
-  const lone = lines.find(({ joints }) => {
-    const ids = joints.map(({ joint }) => joint.id);
-    const own = clamps.filter((clamp) => clamp.joints.some((id) => ids.includes(id)));
-    return own.length === 1 && clampsOnLine({ joints }) > 1;
-  });
-  return lone === undefined
-    ? []
-    : [
-        finding('one-clamp-deep', 'warns', {
-          line: lone.joints[0]?.label ?? '',
-          lengthMm: Math.max(...lone.joints.map(({ lengthMm }) => lengthMm)),
-        }),
-      ];
+  const standsOn = clamps.map(({ shape }) =>
+    shape.kind === 'band'
+      ? null
+      : nearestLine(lines, footOf(shape.kind === 'jaws' ? shape.from : shape.at, pull.axis)),
+  );
+  const on = lines.map((_, line) => standsOn.filter((each) => each === line).length);
+  const labelOf = (line: LineOfPull | undefined) => line?.joints[0]?.label ?? '';
+  const bare = lines.filter((_, line) => on[line] === 0);
+  const lone = lines.find((line, i) => on[i] === 1 && clampsOnLine(line) > 1);
+  return [
+    ...(bare.length === 0
+      ? []
+      : [finding('line-without-clamp', 'warns', { count: bare.length, line: labelOf(bare[0]) })]),
+    ...(lone === undefined
+      ? []
+      : [
+          finding('one-clamp-deep', 'warns', {
+            line: labelOf(lone),
+            lengthMm: Math.max(...lone.joints.map(({ lengthMm }) => lengthMm)),
+          }),
+        ]),
+  ];
 }

@@ -3,9 +3,8 @@ import { type Finding, finding } from '../../findings';
 import { add, dot, reach, scale, unit, type Vec3 } from '../../solids';
 import { type LineOfPull, linesOfPull, pointsOf, jointsOf } from '../pulls/lines-of-pull';
 import type { PlannedPull } from '../pulls/planned-pull';
-import { MOST_SEATED_ONE_BY_ONE } from '../pulls/least-clamps';
 import { twoRows } from '../pulls/pulls';
-import { type Packing, spreadMm } from './press-stack';
+import { type Packing, spreadMm } from '../pulls/packing';
 import { type PullFrame, pullFrame } from './pull-frame';
 import type { ClampInSpace } from './squeezed';
 
@@ -29,7 +28,7 @@ export function placedFindings(
     ...foulFindings(clamps, rowMm),
     ...offEndFindings(clamps, frame),
     ...(pull.need === 'seat' && packing.kind !== 'cauls'
-      ? seatFindings(linesOfPull(pull, joints), clamps, frame, packing)
+      ? middleFindings(linesOfPull(pull, joints), clamps, frame, packing)
       : []),
   ];
 }
@@ -100,16 +99,15 @@ function offEndFindings(clamps: readonly ClampInSpace[], { lengthMm }: PullFrame
 
 /**
  * Seats want the pull through the middle third of each joint: further off, one side of the shoulder opens however hard it is
- * pulled. Lines that no clamp stands on are only brought home by what lies beside them.
+ * pulled.
  */
-function seatFindings(
+function middleFindings(
   lines: readonly LineOfPull[],
   clamps: readonly ClampInSpace[],
   { along }: PullFrame,
   packing: Packing,
 ): Finding[] {
   const of = ({ joints }: LineOfPull) => clamps.filter((clamp) => clamp.joints.includes(idOf(joints)));
-  const bare = lines.filter((line) => of(line).length === 0);
   const off = lines.flatMap((line) => {
     const own = of(line);
     const pullN = own.reduce((sum, { forceN }) => sum + forceN, 0);
@@ -124,20 +122,10 @@ function seatFindings(
       ? [{ line: line.joints[0]?.label ?? '', clamp: own[0]?.number ?? 0, offMm, mostMm }]
       : [];
   });
-  return [
-    ...(bare.length > 0 && lines.length <= MOST_SEATED_ONE_BY_ONE
-      ? [
-          finding('line-without-clamp', 'warns', {
-            count: bare.length,
-            line: bare[0]?.joints[0]?.label ?? '',
-          }),
-        ]
-      : []),
-    ...off
-      .sort((a, b) => b.offMm - b.mostMm - (a.offMm - a.mostMm))
-      .slice(0, 1)
-      .map((values) => finding('seat-off-middle', 'warns', values)),
-  ];
+  return off
+    .sort((a, b) => b.offMm - b.mostMm - (a.offMm - a.mostMm))
+    .slice(0, 1)
+    .map((values) => finding('seat-off-middle', 'warns', values));
 }
 
 const idOf = (joints: LineOfPull['joints']): string => joints[0]?.joint.id ?? '';

@@ -4,19 +4,11 @@ import type { RackLot } from '../../formats';
 import type { Press, PressedBoard, PressedLine } from '../../mechanics';
 import type { WoodProperties } from '../../materials';
 import { dot, reach, solidPoints, type Vec3 } from '../../solids';
+import type { Packing } from '../pulls/packing';
 import { twoRows } from '../pulls/pulls';
 import { pullFrame } from './pull-frame';
 import type { ClampInSpace } from './squeezed';
 import { jointsOf } from '../pulls/lines-of-pull';
-
-/** What lies under the jaws of an assembly. */
-export interface Packing {
-  readonly kind: 'bare' | 'blocks' | 'cauls';
-  readonly thicknessMm: number;
-}
-
-/** How much longer and wider a jaw presses through its packing, mm: the pull spreads at 45° [judgement]. */
-export const spreadMm = ({ kind, thicknessMm }: Packing): number => (kind === 'bare' ? 0 : 2 * thicknessMm);
 
 /** Pressure on the joints of one stack. */
 export interface PressedStack {

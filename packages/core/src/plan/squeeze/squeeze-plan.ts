@@ -1,6 +1,5 @@
 import { isBag, pressureWord } from '../../clamps';
 import { type Finding, finding } from '../../findings';
-import type { BuildDocument } from '../../formats';
 import { resolveSpecies } from '../../materials';
 import { layerPressure, type Press } from '../../mechanics';
 import type { PlanParts } from '../plan';
@@ -11,7 +10,7 @@ import { PLATEN_MM, vacuumMPa } from '../pulls/pulls';
 import { bandFindings, cornersUnderBands } from './bands';
 import {
   apartFindings,
-  deepFindings,
+  seatFindings,
   depthFindings,
   padFindings,
   skewFindings,
@@ -19,16 +18,10 @@ import {
 } from './clamp-findings';
 import { clampsInSpace } from './clamps-in-space';
 import { placedFindings } from './placed-findings';
-import { type Packing, pressStack, type PressedStack, stackOf } from './press-stack';
+import { packingOf } from '../pulls/packing';
+import { pressStack, type PressedStack, stackOf } from './press-stack';
 import type { Squeeze, ClampInSpace, PressedAlong, SqueezedPull } from './squeezed';
 import { jointsOf } from '../pulls/lines-of-pull';
-
-/** Blocks as thick as this lie under jaws unless the person says otherwise, mm. */
-const USUAL_BLOCK_MM = 20;
-
-/** What lies under the jaws of a build. */
-export const packingOf = ({ squeeze }: BuildDocument): Packing =>
-  squeeze?.packing ?? { kind: 'blocks', thicknessMm: USUAL_BLOCK_MM };
 
 /** Whether settling takes finite elements, which are slow; whatever else is settled is so at once. */
 export const wantsElements = ({ row, pulls, facts, build }: PlanParts): boolean =>
@@ -106,7 +99,7 @@ function squeezePull(
     ...padFindings(planned, clamps, packing),
     ...depthFindings(planned, facts, clamps),
     ...placedFindings(planned, facts, clamps, packing),
-    ...deepFindings(planned, facts, clamps, packing),
+    ...seatFindings(planned, facts, clamps, packing),
     ...skewFindings(parts, planned, clamps),
   ];
   const word = (mpa: number) => pressureWord(mpa, planned.wanted, planned.crushMPa);
