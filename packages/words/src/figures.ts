@@ -50,7 +50,7 @@ export function againstWords(verdict: Verdict, f: Format): string {
       return verdict.figure === null ? 'refused' : `${spareWord(verdict.figure)} of ${limit}`;
     case 'tight':
       if (verdict.kind === 'fine-length') return `through it, up to ${limit}`;
-      return verdict.kind === 'force' ? `in all, seating wants ${limit}` : `lowest, wants ${limit}`;
+      return verdict.kind === 'force' ? `there, seating wants ${limit}` : `lowest, wants ${limit}`;
     case 'square':
       return verdict.figure === null
         ? `no figure, of ${limit}`
