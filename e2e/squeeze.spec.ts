@@ -50,6 +50,8 @@ test('cauls have a crown and a template as large as it says', async ({ page, app
   await page.goto(`${app.url}/builds/stage-floor/squeeze`);
   const cauls = page.getByRole('region', { name: 'Cauls' });
   await expect(cauls.getByText(/2 pairs at .* white ash, 40 × 50 mm, 680 mm long/)).toBeVisible();
+  // What would help comes in above the cauls and moves them.
+  await expect(page.getByRole('region', { name: 'What would help' })).toBeVisible();
   await cauls.getByRole('link', { name: 'Crown and clamp strip, full size' }).click();
   const crown = page.getByRole('region', { name: 'Crown of the cauls, 4 alike, full size' });
   await expect(crown.getByRole('img')).toBeVisible();
