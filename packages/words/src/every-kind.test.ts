@@ -77,6 +77,7 @@ function faultsOf(plan: Plan, answer: PlanAnswer, shop: ShopDocument): string[] 
       : ['a figure that is not finite']),
     ...tooMuch(plan, answer),
     ...overLots(plan, shop),
+    ...nowhere(plan),
     ...outOfOrder(answer, plan.build.crew),
     ...unsaid(answer, plan),
   ];
@@ -107,6 +108,18 @@ function overLots({ pulls, row }: Plan, shop: ShopDocument): string[] {
         .map(({ lot, count }) => `${pull.id} takes ${count} of ${lot.id}`),
     );
 }
+
+/** What is taken off the rack and stands nowhere; a bag has no place of its own, and the clamps of a row are told by its own plan. */
+const nowhere = ({ squeeze, row }: Plan): string[] =>
+  (squeeze?.pulls ?? [])
+    .filter(({ planned, by }) => by !== 'bag' && (row === null || planned.pull.id !== ACROSS))
+    .map(({ planned, clamps }) => ({
+      id: planned.pull.id,
+      taken: planned.taken.reduce((sum, { count }) => sum + count, 0),
+      placed: clamps.length,
+    }))
+    .filter(({ taken, placed }) => taken !== placed)
+    .map(({ id, taken, placed }) => `${id} takes ${taken} clamps and places ${placed}`);
 
 /** Operations that start before what they need, or hands that are in two places. */
 function outOfOrder({ sessions }: PlanAnswer, crew: number): string[] {
