@@ -104,7 +104,7 @@ const CLOSE = { '& td, & th': { px: 0.75 } } as const;
 function Joints({ pull: { planned, joints, by } }: { readonly pull: SqueezedPull }) {
   const f = useFormat();
   const { selected, select } = useSelection();
-  if (by === 'seat' || by === 'mean' || joints.length === 0) {
+  if (by === 'seat' || joints.length === 0 || (by === 'mean' && joints.length === 1)) {
     return (
       <Typography sx={{ mt: 1 }}>
         {planned.seats

@@ -166,6 +166,44 @@ describe('thin stock', () => {
   });
 });
 
+describe('glue pressed in a free assembly', () => {
+  const of = (parts: readonly FreePart[], joints: readonly FreeJoint[]) =>
+    practise({ template: 'free', answers: {}, free: { parts: [...parts], joints: [...joints] } });
+
+  it('has one force through lines behind each other, pressed by elements as on a panel', () => {
+    const boards = [0, 100, 200].map((y, i) => part(`board ${i}`, [0, y, 0], [600, 100, 22], 'x'));
+    const joints = [joined('edge', 'board 0', 'board 1'), joined('edge', 'board 1', 'board 2')];
+    const { answer } = of(boards, joints);
+    const forceN = answer.clamps.reduce((sum, { plannedN }) => sum + plannedN, 0);
+    for (const { areaMm2, pressure, target } of answer.joints) {
+      expect(pressure?.meanMPa).toBeCloseTo(forceN / areaMm2, 4);
+      expect(pressure?.meanMPa).toBeLessThanOrEqual(target?.highMPa ?? 0);
+      // Place by place, and not one mean for all.
+      expect(pressure?.minMPa).toBeLessThan(0.99 * (pressure?.meanMPa ?? 0));
+    }
+  });
+
+  it('has its own force on lines beside each other, and both ends of a rail share theirs', () => {
+    const arms = [
+      part('left', [0, 0, 0], [60, 700, 24], 'y'),
+      part('right', [440, 0, 0], [60, 700, 24], 'y'),
+      part('slim', [60, 0, 0], [380, 60, 24], 'x'),
+      part('broad', [60, 580, 0], [380, 120, 24], 'x'),
+    ];
+    const joints = ['left', 'right'].flatMap((side) =>
+      ['slim', 'broad'].map((rail) => joined('butt', side, rail)),
+    );
+    const { answer } = of(arms, joints);
+    for (const { id, areaMm2, pressure, target } of answer.joints) {
+      const own = answer.clamps.filter((clamp) => clamp.joints.includes(id));
+      const forceN = own.reduce((sum, { plannedN }) => sum + plannedN, 0);
+      expect(pressure?.meanMPa).toBeCloseTo(forceN / areaMm2, 9);
+      expect(pressure?.meanMPa).toBeGreaterThanOrEqual(target?.lowMPa ?? Infinity);
+      expect(pressure?.meanMPa).toBeLessThanOrEqual(target?.highMPa ?? 0);
+    }
+  });
+});
+
 describe('a frame built freely', () => {
   it('comes to the same clamps and verdicts as one of its kind', () => {
     const free = practise({

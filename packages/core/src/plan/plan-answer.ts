@@ -12,7 +12,7 @@ import { operationsOf } from './order/operations';
 import type { PlannedOperation } from './order/planned-operation';
 import type { OrderedSession } from './order/ordered-sessions';
 import type { Plan } from './plan';
-import { seatForceN } from './pulls/seat-lines';
+import { seatForceN } from './pulls/wanted-lines';
 
 /** Pressure on a joint, MPa. */
 export interface JointPressure {

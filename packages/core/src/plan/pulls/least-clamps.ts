@@ -2,7 +2,7 @@ import { STRIPS_EVERY_MM } from '../../clamps';
 import type { AssemblyFacts, JointFacts, Pull } from '../../assembly';
 import type { BuildDocument, RackLot } from '../../formats';
 import { reach, solidPoints } from '../../solids';
-import type { LineOfPull } from './lines-of-pull';
+import { type LineOfPull, linesOfPull } from './lines-of-pull';
 import { suits } from './placed-on-pull';
 
 /** What goes round stands no further from the next than this, mm [judgement]. */
@@ -45,12 +45,11 @@ export function cover(...of: Parameters<typeof coverageMm>): {
 } {
   const [pull, joints] = of;
   const everyMm = coverageMm(...of);
-  const counts = joints.map(({ lengthMm }) => Math.ceil(lengthMm / everyMm - 1e-9));
-  // One force goes through a stack; side by side each joint has its own.
-  return {
-    everyMm,
-    count: pull.stacked ? Math.max(...counts) : counts.reduce((sum, count) => sum + count, 0),
-  };
+  const countOf = (line: readonly JointFacts[]) =>
+    Math.max(...line.map(({ lengthMm }) => Math.ceil(lengthMm / everyMm - 1e-9)));
+  // One force goes through a stack, and through what lies on one line; side by side each line has its own.
+  const lines = pull.stacked ? [joints] : linesOfPull(pull, joints).map((line) => line.joints);
+  return { everyMm, count: lines.reduce((sum, line) => sum + countOf(line), 0) };
 }
 
 /** Clamps whose pressure meets along a joint, a stack, a bend or a post; strips of tape near enough to each other. */

@@ -7,7 +7,7 @@ import { operationsOf } from '../order/operations';
 import { planBuild, settlePlan } from '../plan-build';
 import { clampsOnLine, coverageMm } from './least-clamps';
 import { jointsOf } from './lines-of-pull';
-import { seatForceN } from './seat-lines';
+import { seatForceN } from './wanted-lines';
 
 const lot = (id: string, kind: string, count: number, maxOpeningMm: number, forceN: number): RackLot => ({
   id,

@@ -3,18 +3,18 @@ import type { AssemblyFacts, JointFacts, Pull } from '../../assembly';
 import { EASED_TO, findClampKind, isBag, pressureWord } from '../../clamps';
 import type { BuildDocument, RackLot, ShopDocument } from '../../formats';
 import { radians } from '../../geometry';
-import { dot, MAIN_AXES, reach, solidPoints, type Vec3 } from '../../solids';
+import { dot, MAIN_AXES, reach, solidPoints } from '../../solids';
 import { cornersUnderBands } from '../squeeze/bands';
 import { pressureWanted } from '../joints/pressure-wanted';
-import { clampsOnLine, clampsToCover } from './least-clamps';
-import { jointsOf, linesOfPull, shareOut } from './lines-of-pull';
+import { clampsToCover } from './least-clamps';
+import { jointsOf, linesOfPull } from './lines-of-pull';
 import { roundShare } from './opposed';
 import { openedOver, packingOf } from './packing';
-import { type Piece, piecesOf, piecesPlaced } from './pieces';
+import { piecesOf, piecesPlaced } from './pieces';
 import { countAsked, placementsOf, takenBy } from './placed-on-pull';
 import type { PlannedPull } from './planned-pull';
-import { facingMm2 } from './seat-lines';
-import { type SeatJob, seatingPull } from './seating-pull';
+import { pressedMm2, pressLines, seatLines } from './wanted-lines';
+import { type LineJob, linewisePull } from './linewise-pull';
 import { placeableLots, takeFromRack } from './take-from-rack';
 
 /** How much more than without friction a band may have to pull, so that the corner furthest from its ratchet still closes. */
@@ -53,7 +53,7 @@ function planPullFor(
   const pull =
     squeeze.press === 'cauls' && asked.need === 'vacuum'
       ? betweenPlatens(asked, squeeze)
-      : openedOver(asked, packingOf({ squeeze }));
+      : openedOver(asStack(asked, facts), packingOf({ squeeze }));
   const all = jointsOf(pull, facts);
   const glued = all.filter(({ gluedMm2 }) => gluedMm2 > 0);
   // Joints left dry want to be seated, no more.
@@ -85,19 +85,36 @@ function planPullFor(
     rack,
     squeeze,
   };
-  return glued.length > 0 && pull.need !== 'seat'
-    ? pressingPull(job, pull.need, more)
-    : seatingPull(job, all);
+  if (glued.length === 0 || pull.need === 'seat') {
+    const { crushMPa } = job;
+    return linewisePull(
+      job,
+      seatLines(pull, all, { crushMPa, cauls: squeeze.packing?.kind === 'cauls' }),
+      true,
+    );
+  }
+  if (pull.need !== 'line' || pull.stacked) return pressingPull(job, pull.need, more);
+  const pressed = all.map((joint) => own.find((each) => each.joint.id === joint.joint.id) ?? joint);
+  const clampsOf = (joints: readonly JointFacts[]) => clampsToCover(pull, joints, facts, rack, squeeze);
+  return linewisePull(job, pressLines(pull, pressed, job.wanted, clampsOf), false);
+}
+
+/** A pull whose joints all lie behind each other presses a stack, whoever put them there. */
+function asStack(pull: Pull, facts: AssemblyFacts): Pull {
+  const joints = jointsOf(pull, facts);
+  return pull.need === 'line' && joints.length > 1 && linesOfPull(pull, joints).length === 1
+    ? { ...pull, stacked: true }
+    : pull;
 }
 
 /** What a pull is planned from. */
-interface PullJob extends SeatJob {
+interface PullJob extends LineJob {
   readonly facts: AssemblyFacts;
   readonly shop: ShopDocument;
 }
 
 /**
- * A pull that presses glue. Stacked joints share one force; others add up. A band of tension T presses a corner of interior angle θ with
+ * A pull that presses glue with one force through a stack, round corners or over a sheet. A band of tension T presses a corner of interior angle θ with
  * T·sin(θ/2), without friction.
  */
 function pressingPull(job: PullJob, need: Exclude<Pull['need'], 'seat'>, more: number): PlannedPull {
@@ -152,7 +169,7 @@ function pressingPull(job: PullJob, need: Exclude<Pull['need'], 'seat'>, more: n
     crushMPa,
     neededN,
     taken,
-    pieces: placed.length > 0 ? piecesPlaced(eased) : onLines(job, piecesOf(taken)),
+    pieces: placed.length > 0 ? piecesPlaced(eased) : piecesOf(taken),
     placed: eased,
     idle,
     reachN,
@@ -162,25 +179,6 @@ function pressingPull(job: PullJob, need: Exclude<Pull['need'], 'seat'>, more: n
     word: pressureWord(reachMPa, wanted, crushMPa),
     drawnMm: null,
   };
-}
-
-/** Stands clamps on lines of pull, more of them on longer joints; a stack has one line only, and what goes round has none. */
-function onLines({ pull, joints }: PullJob, pieces: readonly Piece[]): readonly Piece[] {
-  if (pull.need !== 'line' || pull.stacked) return pieces;
-  const lines = linesOfPull(pull, joints).map((line) => ({
-    least: clampsOnLine(line),
-    weight: Math.max(...line.joints.map(({ lengthMm }) => lengthMm)),
-  }));
-  const counts = shareOut(lines, pieces.length);
-  if (counts === null) return pieces;
-  const places = counts.flatMap((count, line) => Array.from({ length: count }, () => line));
-  return pieces.map((piece, i) => ({ ...piece, line: places[i] ?? null }));
-}
-
-/** Glued area that a pull along an axis presses with its whole force: faces that look along it, but not walls beside it. */
-function pressedMm2(joint: JointFacts, axis: Vec3): number {
-  const pressed = joint.joint.gluedShare * facingMm2(joint, axis);
-  return pressed > 0 ? pressed : joint.gluedMm2;
 }
 
 /** Platens over and under a sheet, and cauls across them, unless the person says otherwise, mm. */

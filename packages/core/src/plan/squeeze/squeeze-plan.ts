@@ -1,3 +1,4 @@
+import type { AssemblyFacts } from '../../assembly';
 import { isBag, pressureWord } from '../../clamps';
 import { type Finding, finding } from '../../findings';
 import { resolveSpecies } from '../../materials';
@@ -20,8 +21,9 @@ import { clampsInSpace } from './clamps-in-space';
 import { placedFindings } from './placed-findings';
 import { packingOf } from '../pulls/packing';
 import { pressStack, type PressedStack, stackOf } from './press-stack';
-import type { Squeeze, ClampInSpace, PressedAlong, SqueezedPull } from './squeezed';
-import { jointsOf } from '../pulls/lines-of-pull';
+import type { ClampInSpace, PressedAlong, Squeeze, SqueezedJoint, SqueezedPull } from './squeezed';
+import { jointsOf, linesOfPull } from '../pulls/lines-of-pull';
+import { pressedMm2 } from '../pulls/wanted-lines';
 
 /** Whether settling takes finite elements, which are slow; whatever else is settled is so at once. */
 export const wantsElements = ({ row, pulls, facts, build }: PlanParts): boolean =>
@@ -170,9 +172,31 @@ function squeezePull(
   return {
     ...base,
     by: 'mean',
-    joints: [],
+    joints: lineByLine(planned, facts).map((joint) => ({ ...joint, word: word(joint.minMPa) })),
     findings: [...findings, ...apartFindings(planned, facts, clamps, packing)],
   };
+}
+
+/** Means of joints on lines beside each other, each under the clamps of its own; none where clamps stand between lines. */
+function lineByLine({ pull, pieces }: PlannedPull, facts: AssemblyFacts): Omit<SqueezedJoint, 'word'>[] {
+  if (pieces.some(({ line }) => line === null)) return [];
+  return linesOfPull(pull, jointsOf(pull, facts)).flatMap(({ joints }, line) => {
+    const own = pieces.filter((piece) => piece.line === line);
+    const forceN = own.reduce((sum, piece) => sum + piece.forceN, 0);
+    return joints
+      .filter(({ gluedMm2 }) => gluedMm2 > 0)
+      .map((each) => {
+        const mpa = forceN / pressedMm2(each, pull.axis);
+        return {
+          joint: each.joint.id,
+          label: each.label,
+          minMPa: mpa,
+          meanMPa: mpa,
+          maxMPa: mpa,
+          angleDeg: null,
+        };
+      });
+  });
 }
 
 /** Curves of a stack, at the edges of the work where jaws are narrow. */

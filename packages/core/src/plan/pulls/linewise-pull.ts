@@ -7,11 +7,11 @@ import { nearestLine } from './lines-of-pull';
 import { type Piece, piecesOf, piecesPlaced } from './pieces';
 import { countAsked, type PlacedOnPull, placementsOf, takenBy } from './placed-on-pull';
 import type { PlannedPull } from './planned-pull';
-import { clampsForLines, seatGroups, type SeatLine, seatLines, stoodOnLines } from './seat-lines';
 import { placeableLots, takeFromRack } from './take-from-rack';
+import { clampsForLines, lineGroups, stoodOnLines, type WantedLine } from './wanted-lines';
 
-/** What a pull that seats joints is planned from. */
-export interface SeatJob {
+/** What a pull along lines is planned from. */
+export interface LineJob {
   readonly pull: Pull;
   /** Joints that it closes: those with glue, all of them where none has any. */
   readonly joints: readonly JointFacts[];
@@ -27,16 +27,15 @@ export interface SeatJob {
 }
 
 /**
- * A pull that brings shoulders and housings home, line by line.
- * @param all its joints, those left dry included.
+ * A pull that closes joints line by line: brings shoulders and housings home, or presses glue where lines lie beside each other.
+ * @param seats whether force counts, not pressure.
  */
-export function seatingPull(job: SeatJob, all: readonly JointFacts[]): PlannedPull {
+export function linewisePull(job: LineJob, lines: readonly WantedLine[], seats: boolean): PlannedPull {
   const { pull, largest, areaMm2, wanted, crushMPa, rack, squeeze } = job;
-  const lines = seatLines(pull, all, { crushMPa, cauls: squeeze.packing?.kind === 'cauls' });
   const { placed, idle } = placementsOf(pull, squeeze, placeableLots(pull, rack));
   const byHand = placed.length + idle.length > 0;
-  const standing = byHand ? placedOnLines(job, lines, placed) : takenForLines(job, lines);
-  const groups = seatGroups(lines, standing);
+  const standing = byHand ? placedOnLines(job, lines, placed) : takenForLines(job, lines, seats);
+  const groups = lineGroups(lines, standing);
   const [whole] = groups;
   const groupOf = ({ line }: Piece) => (groups.length === 1 ? whole : groups[line ?? 0]);
   // To the newton, so that what is pulled alike is told together.
@@ -63,7 +62,7 @@ export function seatingPull(job: SeatJob, all: readonly JointFacts[]): PlannedPu
   return {
     pull,
     joint: largest.label,
-    seats: true,
+    seats,
     areaMm2,
     wanted,
     crushMPa,
@@ -77,15 +76,16 @@ export function seatingPull(job: SeatJob, all: readonly JointFacts[]): PlannedPu
     weakest,
     reachMPa,
     // A seat is right between what brings it home and a little more, which its pull is eased to.
-    word: share >= 1 - 1e-9 ? 'right' : pressureWord(reachMPa, wanted, crushMPa),
+    word: seats && share >= 1 - 1e-9 ? 'right' : pressureWord(reachMPa, wanted, crushMPa),
     drawnMm,
   };
 }
 
-/** Clamps off the rack, the lightest that do, each on the line that wants it most. */
+/** Clamps off the rack, for seats the lightest that do, each on the line that wants it most. */
 function takenForLines(
-  { pull, joints, rack, squeeze }: SeatJob,
-  lines: readonly SeatLine[],
+  { pull, joints, rack, squeeze }: LineJob,
+  lines: readonly WantedLine[],
+  seats: boolean,
 ): readonly Piece[] {
   const neededN = lines.reduce((sum, line) => sum + line.neededN, 0);
   const longestMm = Math.max(...joints.map(({ lengthMm }) => lengthMm));
@@ -93,7 +93,7 @@ function takenForLines(
     wanted: countAsked(pull, squeeze),
     leastOf: (forceN) => clampsForLines(lines, forceN),
     roomMm: Infinity,
-    lightestFromN: Math.max(...lines.map((line) => line.neededN / line.clamps)),
+    lightestFromN: seats ? Math.max(...lines.map((line) => line.neededN / line.clamps)) : null,
   });
   const pieces = piecesOf(taken);
   return standsOnLines(pull) ? stoodOnLines(lines, pieces) : pieces;
@@ -101,8 +101,8 @@ function takenForLines(
 
 /** Clamps that the person has placed, each on the line nearest to it. */
 function placedOnLines(
-  { pull, facts }: SeatJob,
-  lines: readonly SeatLine[],
+  { pull, facts }: LineJob,
+  lines: readonly WantedLine[],
   placed: readonly PlacedOnPull[],
 ): readonly Piece[] {
   const frame = pullFrame(pull, facts);
@@ -115,4 +115,4 @@ function placedOnLines(
 }
 
 /** What goes round, into a bag or through a stack has no line of its own. */
-const standsOnLines = ({ need, stacked }: Pull): boolean => need === 'seat' && !stacked;
+const standsOnLines = ({ need, stacked }: Pull): boolean => (need === 'seat' || need === 'line') && !stacked;

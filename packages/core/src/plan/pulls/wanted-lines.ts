@@ -1,4 +1,5 @@
 import type { JointFacts, JointKind, Pull } from '../../assembly';
+import { EASED_TO, type TargetPressure } from '../../clamps';
 import { dot, type Vec3 } from '../../solids';
 import { clampsOnLine } from './least-clamps';
 import { type LineOfPull, linesOfPull, shareOut } from './lines-of-pull';
@@ -23,11 +24,13 @@ const SEAT_ROOM = 1.25;
 /** Force that brings one joint of a kind home, N [judgement]. */
 export const seatForceN = (kind: JointKind): number => SEAT_N[kind] ?? USUAL_SEAT_N;
 
-/** A line of pull that brings joints home. */
-export interface SeatLine extends LineOfPull {
-  /** What it wants: one force goes through all joints behind each other, as at both ends of a rail, and the stiffest counts, N. */
+/** A line of pull and what it wants: one force goes through all joints behind each other, as at both ends of a rail. */
+export interface WantedLine extends LineOfPull {
+  /** What brings the joint home that wants most, N. */
   readonly neededN: number;
-  /** Clamps that it wants. */
+  /** What it is eased to, N. */
+  readonly easedN: number;
+  /** Clamps that it wants at least. */
   readonly clamps: number;
 }
 
@@ -39,14 +42,34 @@ export function seatLines(
   pull: Pull,
   joints: readonly JointFacts[],
   { crushMPa, cauls }: { readonly crushMPa: number; readonly cauls: boolean },
-): SeatLine[] {
+): WantedLine[] {
   const ofJoint = (joint: JointFacts) =>
     Math.min(seatForceN(joint.joint.kind), SHOULDER_SHARE * crushMPa * facingMm2(joint, pull.axis));
-  return linesOfPull(pull, joints).map((line) => ({
-    ...line,
-    neededN: Math.max(...line.joints.map(ofJoint)),
-    clamps: cauls ? 1 : clampsOnLine(line),
-  }));
+  return linesOfPull(pull, joints).map((line) => {
+    const neededN = Math.max(...line.joints.map(ofJoint));
+    return { ...line, neededN, easedN: SEAT_ROOM * neededN, clamps: cauls ? 1 : clampsOnLine(line) };
+  });
+}
+
+/**
+ * What each line of a pull wants to press its glue: the low end on its largest joint, and no more than the high end on its smallest.
+ * Joints left dry are only seated.
+ * @param joints with the area that the pull presses as their glued one.
+ * @param clampsOf how many clamps it takes to cover some joints.
+ */
+export function pressLines(
+  pull: Pull,
+  joints: readonly JointFacts[],
+  { lowMPa, highMPa }: Pick<TargetPressure, 'lowMPa' | 'highMPa'>,
+  clampsOf: (joints: readonly JointFacts[]) => number,
+): WantedLine[] {
+  return linesOfPull(pull, joints).map((line) => {
+    const areas = line.joints.flatMap(({ gluedMm2 }) => (gluedMm2 > 0 ? [gluedMm2] : []));
+    const seatN = Math.max(...line.joints.map(({ joint }) => seatForceN(joint.kind)));
+    const neededN = areas.length === 0 ? seatN : lowMPa * Math.max(...areas);
+    const easedN = areas.length === 0 ? SEAT_ROOM * seatN : EASED_TO * highMPa * Math.min(...areas);
+    return { ...line, neededN, easedN, clamps: clampsOf(line.joints) };
+  });
 }
 
 /** A face that looks no more than this along a pull is a wall beside it. */
@@ -56,7 +79,7 @@ const FACES_PULL = 0.02;
  * Area of a joint that looks along a pull, however slanted, without walls beside it; where it looks both ways, as the two cheeks of a
  * bridle do, one force goes through them in turn and the larger sum counts. All of its contact where nothing looks along the pull.
  */
-export function facingMm2({ contacts, contactMm2 }: JointFacts, axis: Vec3): number {
+function facingMm2({ contacts, contactMm2 }: JointFacts, axis: Vec3): number {
   const facing = (way: 1 | -1) =>
     contacts.reduce(
       (sum, { normal, areaMm2 }) => sum + (way * dot(normal, axis) > FACES_PULL ? areaMm2 : 0),
@@ -66,12 +89,18 @@ export function facingMm2({ contacts, contactMm2 }: JointFacts, axis: Vec3): num
   return most > 0 ? most : contactMm2;
 }
 
+/** Glued area that a pull along an axis presses with its whole force: faces that look along it, but not walls beside it. */
+export function pressedMm2(joint: JointFacts, axis: Vec3): number {
+  const pressed = joint.joint.gluedShare * facingMm2(joint, axis);
+  return pressed > 0 ? pressed : joint.gluedMm2;
+}
+
 /** Clamps of a force that bring all lines home, each line with as many as it wants at least. */
-export const clampsForLines = (lines: readonly SeatLine[], forceN: number): number =>
+export const clampsForLines = (lines: readonly WantedLine[], forceN: number): number =>
   lines.reduce((sum, { neededN, clamps }) => sum + Math.max(clamps, Math.ceil(neededN / forceN - 1e-9)), 0);
 
 /** Stands the strongest clamps on the lines that want most of each; where there are fewer than lines they stay between them. */
-export function stoodOnLines(lines: readonly SeatLine[], pieces: readonly Piece[]): readonly Piece[] {
+export function stoodOnLines(lines: readonly WantedLine[], pieces: readonly Piece[]): readonly Piece[] {
   const counts = shareOut(
     lines.map(({ clamps, neededN }) => ({ least: clamps, weight: neededN })),
     pieces.length,
@@ -89,8 +118,8 @@ export function stoodOnLines(lines: readonly SeatLine[], pieces: readonly Piece[
     .sort((a, b) => a.line - b.line);
 }
 
-/** Clamps that seat joints together, and what they come to. */
-export interface SeatGroup {
+/** Clamps that close joints together, and what they come to. */
+export interface LineGroup {
   /** First joint of its line. */
   readonly label: string;
   readonly neededN: number;
@@ -101,23 +130,23 @@ export interface SeatGroup {
 }
 
 /** Groups of clamps: one for each line, in their order; a single one where clamps stand between lines or leave one bare. */
-export function seatGroups(lines: readonly SeatLine[], pieces: readonly Piece[]): SeatGroup[] {
+export function lineGroups(lines: readonly WantedLine[], pieces: readonly Piece[]): LineGroup[] {
   const own = lines.map((_, i) => pieces.filter(({ line }) => line === i));
   const apart = pieces.every(({ line }) => line !== null) && own.every((each) => each.length > 0);
   return apart ? lines.map((line, i) => groupOf([line], own[i] ?? [])) : [groupOf(lines, pieces)];
 }
 
-function groupOf(lines: readonly SeatLine[], pieces: readonly Piece[]): SeatGroup {
-  const neededN = lines.reduce((sum, line) => sum + line.neededN, 0);
+function groupOf(lines: readonly WantedLine[], pieces: readonly Piece[]): LineGroup {
+  const easedN = lines.reduce((sum, line) => sum + line.easedN, 0);
   const mostN = pieces.map((piece) => piece.mostN);
   return {
     label: lines[0]?.joints[0]?.label ?? '',
-    neededN,
+    neededN: lines.reduce((sum, line) => sum + line.neededN, 0),
     reachN: Math.min(
-      SEAT_ROOM * neededN,
+      easedN,
       mostN.reduce((sum, each) => sum + each, 0),
     ),
-    easedToN: alike(SEAT_ROOM * neededN, mostN),
+    easedToN: alike(easedN, mostN),
   };
 }
 
