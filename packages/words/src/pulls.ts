@@ -60,8 +60,8 @@ export const PULL_CAUSES: Words<PullValues> = {
   'placed-beyond-rack': ({ count, have }) => `${count} more placed than the ${have} of that lot on the rack`,
   'line-without-clamp': ({ count, line }) =>
     count === 1
-      ? `no clamp stands in line with ${line}: add one, or put a caul across`
-      : `${count} lines have no clamp, ${line} for one: add clamps, or put cauls across`,
+      ? `no clamp stands in line with ${line}: add one, or see that a stiff caul from its neighbours brings it home`
+      : `${count} lines have no clamp, ${line} for one: add clamps, or see that stiff cauls from their neighbours bring them home`,
   'seat-off-middle': ({ clamp, offMm, line, mostMm }, f) =>
     `clamp ${clamp} pulls ${f.length(offMm)} off the middle of ${line}: past ${f.length(mostMm)} one side of its shoulder opens`,
   'narrow-jaws': ({ sharePct }) =>

@@ -89,6 +89,7 @@ describe('a seat', () => {
     expect(withBars(14)).toEqual([14, 'one-clamp-deep']);
     expect(withBars(4)).toEqual([4, '6 without', 'one-clamp-deep']);
     expect(withBars(60, { packing: { kind: 'cauls', thicknessMm: 40 } })).toEqual([10]);
+    expect(withBars(4, { packing: { kind: 'cauls', thicknessMm: 40 } })).toEqual([4, '6 without']);
   });
 
   it('goes through both ends of a rail with one force, and adds up over rails', () => {

@@ -117,7 +117,7 @@ export function seatFindings(
   clamps: readonly ClampInSpace[],
   packing: Packing,
 ): Finding[] {
-  if (!seats || pull.need !== 'seat' || packing.kind === 'cauls' || clamps.length === 0) return [];
+  if (!seats || pull.need !== 'seat' || clamps.length === 0) return [];
   const lines = linesOfPull(pull, jointsOf(pull, facts));
   const standsOn = clamps.map(({ shape }) =>
     shape.kind === 'band'
@@ -127,7 +127,9 @@ export function seatFindings(
   const on = lines.map((_, line) => standsOn.filter((each) => each === line).length);
   const labelOf = (line: LineOfPull | undefined) => line?.joints[0]?.label ?? '';
   const bare = lines.filter((_, line) => on[line] === 0);
-  const lone = lines.find((line, i) => on[i] === 1 && clampsOnLine(line) > 1);
+  // A caul across a long joint does for a second clamp; it does not reach the next line.
+  const lone =
+    packing.kind === 'cauls' ? undefined : lines.find((line, i) => on[i] === 1 && clampsOnLine(line) > 1);
   return [
     ...(bare.length === 0
       ? []
