@@ -30,7 +30,7 @@ export function PullSection({ pull }: { readonly pull: SqueezedPull }) {
   const { id } = planned.pull;
   const openings = pullOpenings({ pulls: [pull] });
   const own = build.squeeze?.counts?.find((each) => each.pull === id)?.count ?? null;
-  const placed = planned.taken.reduce((sum, { count }) => sum + count, 0);
+  const placed = planned.pieces.length;
   const rolled = planned.taken.every(({ forceN }) => forceN === 0);
   return (
     <Section

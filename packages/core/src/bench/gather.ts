@@ -123,9 +123,9 @@ function rowThings({ job, clampSet }: NonNullable<Plan['row']>): Finding[] {
 
 /** Blocks or cauls under the jaws of everything but a row. */
 function packingThings({ build, pulls, facts }: Plan): Finding[] {
-  const { kind, thicknessMm } = packingOf(build);
-  const count = pulls.reduce((sum, pull) => sum + packingPieces(pull, facts, { kind, thicknessMm }), 0);
-  return count === 0 ? [] : [finding('gather-packing', 'informs', { kind, thicknessMm, count })];
+  const packing = packingOf(build);
+  const count = pulls.reduce((sum, pull) => sum + packingPieces(pull, facts, packing), 0);
+  return count === 0 ? [] : [finding('gather-packing', 'informs', { ...packing, count })];
 }
 
 /** Clamps by lot, with their opening and numbers; strips and bags, which are not opened, by number only. */

@@ -29,7 +29,7 @@ export function promiseOf(plan: Plan, session = 0, when: When = SOME_DAY): RunPr
     adhesive: plan.adhesive.id,
     climate: { ...plan.climate },
     crew: plan.build.crew,
-    clamps: plan.pulls.reduce((sum, { taken }) => sum + taken.reduce((all, { count }) => all + count, 0), 0),
+    clamps: plan.pulls.reduce((sum, { pieces }) => sum + pieces.length, 0),
     lots: lotsOf(plan),
     handsOnMin: ordered?.workMin ?? plan.handsOnMin,
     windowMin: least(windows.map(({ totalMin }) => totalMin?.low)),

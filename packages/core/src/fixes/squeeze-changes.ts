@@ -1,3 +1,4 @@
+import { USUAL_BLOCK_MM } from '../clamps';
 import { finding } from '../findings';
 import type { BuildDocument, ShopDocument } from '../formats';
 import { ACROSS, clampsElsewhere, packingOf, type Plan } from '../plan';
@@ -41,8 +42,8 @@ function moreOnPulls(
   shop: ShopDocument,
   squeezed: (change: Squeeze) => BuildDocument,
 ): Candidate[] {
-  return pulls.flatMap(({ pull, taken }): Candidate[] => {
-    const now = taken.reduce((sum, { count }) => sum + count, 0);
+  return pulls.flatMap(({ pull, pieces }): Candidate[] => {
+    const now = pieces.length;
     const suiting = shop.rack
       .filter(({ kind, maxOpeningMm }) => pull.kinds.includes(kind) && maxOpeningMm >= pull.openingMm)
       .reduce((sum, { count }) => sum + count, 0);
@@ -95,8 +96,8 @@ function otherPacking(
     ...(packing.kind === 'bare'
       ? [
           {
-            change: finding('blocks-under', 'informs', { thicknessMm: 20 }),
-            build: squeezed({ packing: { kind: 'blocks', thicknessMm: 20 } }),
+            change: finding('blocks-under', 'informs', { thicknessMm: USUAL_BLOCK_MM }),
+            build: squeezed({ packing: { kind: 'blocks', thicknessMm: USUAL_BLOCK_MM } }),
           },
         ]
       : []),

@@ -1,5 +1,6 @@
 import type { Aid, ClampsOnBlocks, JawPlace } from '../assembly';
 import { extruded, MAIN_AXES, scale, solidOf, type Vec2 } from '../solids';
+import { PADS_MM } from './pieces';
 import { askChoice, later } from './question';
 
 /** How blocks cut to a curved edge are kept from sliding along it. */
@@ -15,8 +16,6 @@ export interface BlockHold {
 /** Where light clamps stand over each block that is clamped down, as shares of the way along its face, and what each gives, N [judgement]. */
 const OVER_BLOCK = [0.25, 0.75] as const;
 const LIGHTLY_N = 300;
-/** Pads above and below. */
-const OVER_PADS_MM = 40;
 
 /** Friction of a bare block on a dry edge [judgement]. */
 const BARE_FRICTION = 0.35;
@@ -48,7 +47,7 @@ export const clampsOver = (
           places: blocks.flatMap(({ seat }) =>
             seat === undefined ? [] : OVER_BLOCK.map((share) => overEdge(seat.face, share, thicknessMm)),
           ),
-          openingMm: thicknessMm + OVER_PADS_MM,
+          openingMm: thicknessMm + PADS_MM,
           forceN: LIGHTLY_N,
           shareOfPull: 0,
           // They stand over the face of the block, the bars beside them.

@@ -184,16 +184,10 @@ describe('glue pressed in a free assembly', () => {
   });
 
   it('has its own force on lines beside each other, and both ends of a rail share theirs', () => {
-    const arms = [
-      part('left', [0, 0, 0], [60, 700, 24], 'y'),
-      part('right', [440, 0, 0], [60, 700, 24], 'y'),
-      part('slim', [60, 0, 0], [380, 60, 24], 'x'),
-      part('broad', [60, 580, 0], [380, 120, 24], 'x'),
-    ];
-    const joints = ['left', 'right'].flatMap((side) =>
-      ['slim', 'broad'].map((rail) => joined('butt', side, rail)),
+    const frame = FRAME.map((own) =>
+      own.id === 'top' ? part('top', [60, 580, 0], [380, 120, 24], 'x') : own,
     );
-    const { answer } = of(arms, joints);
+    const { answer } = of(frame, corners('butt'));
     for (const { id, areaMm2, pressure, target } of answer.joints) {
       const own = answer.clamps.filter((clamp) => clamp.joints.includes(id));
       const forceN = own.reduce((sum, { plannedN }) => sum + plannedN, 0);

@@ -3,7 +3,7 @@ import { finding } from '../findings';
 import { resolveSpecies } from '../materials';
 import { box, extruded, solidOf, type Vec2 } from '../solids';
 import { defineKind } from './kind';
-import { BAR_CLAMPS, joint, part, partId, X, Y, Z } from './pieces';
+import { BAR_CLAMPS, joint, PADS_MM, part, partId, X, Y, Z } from './pieces';
 import { askCount, askLength, askNumber, askSpecies } from './question';
 
 /** Thick glue fills so much between two places where a plank is held down [judgement], mm. */
@@ -96,7 +96,7 @@ export const STRIP_PLANKING = defineKind({
           need: 'line',
           stacked: true,
           axis: Y,
-          openingMm: t + 40,
+          openingMm: t + PADS_MM,
           kinds: SCARF_CLAMPS,
           // A short scarf lies under one pad; else one for each feather end.
           everyMm: Math.max(PAD_MM, Math.hypot(slope, t) / 2),

@@ -167,8 +167,8 @@ function checked(
     return { build, pull: pull.id, lowestShare: 0, meets: false, findings: [] };
   }
   const least = leastOf(own.planned, settled.squeeze);
-  const { seats, reachN, neededN, reachMPa, wanted } = own.planned.seats ? own.planned : least;
-  const lowestShare = seats ? reachN / neededN : reachMPa / wanted.lowMPa;
+  const { seats, reachN, neededN, reachMPa, wanted } = least;
+  const lowestShare = reachMPa / wanted.lowMPa;
   return {
     build: placed,
     pull: pull.id,

@@ -122,7 +122,7 @@ function workings(
       crew: build.crew,
       spreadMin: planned.spread.minutes,
       handsOnMin,
-      clamps: pulls.reduce((sum, { taken }) => sum + taken.reduce((all, { count }) => all + count, 0), 0),
+      clamps: pulls.reduce((sum, { pieces }) => sum + pieces.length, 0),
       spreadPace: paceOf(shop)('spread', planned.method.id),
       closePace: paceOf(shop)('close'),
       pressPace: paceOf(shop)('press'),

@@ -44,18 +44,18 @@ export function tight(parts: PlanParts): Judged {
   return {
     state,
     ...(weakest.seats
-      ? { kind: 'force', figure: weakest.weakest.reachN, against: weakest.weakest.neededN }
+      ? { kind: 'force', figure: weakest.leastMet.reachN, against: weakest.leastMet.neededN }
       : { figure: weakest.reachMPa, against: weakest.wanted.lowMPa }),
     margin: state === 'fails' ? Math.min(margin, -0.02) : margin,
     cause,
     workings: [
       finding('how-pull', 'informs', {
-        line: weakest.weakest.label,
+        line: weakest.leastMet.label,
         need: weakest.pull.need,
         areaMm2: weakest.areaMm2,
-        neededN: weakest.weakest.neededN,
-        reachN: weakest.weakest.reachN,
-        clamps: weakest.taken.reduce((sum, { count }) => sum + count, 0),
+        neededN: weakest.leastMet.neededN,
+        reachN: weakest.leastMet.reachN,
+        clamps: weakest.pieces.length,
         lowMPa: weakest.wanted.lowMPa,
       }),
       ...(parts.build.squeeze?.school === 'light' ? [howLightly(weakest.wanted.lowMPa)] : []),
@@ -106,7 +106,7 @@ const hollowUnderIron = ({ facts, gap: read }: PlannedJoint, glueMm: number): Fi
   finding('hollow-under-iron', 'warns', { line: facts.label, gapMm: Math.abs(read?.gapMm ?? 0), glueMm });
 
 function pullCause(
-  { word, weakest: { label: line, neededN, reachN }, reachMPa, drawnMm }: PlannedPull,
+  { word, leastMet: { label: line, neededN, reachN }, reachMPa, drawnMm }: PlannedPull,
   trouble: Finding | undefined,
 ): Finding {
   const values = { line, neededN, reachN, minMPa: reachMPa };

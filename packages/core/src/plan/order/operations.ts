@@ -190,7 +190,7 @@ function concerns(
 /** Clamps count over all pulls from 1. */
 function firstNumberOf({ pulls }: Plan, pull: PlannedPull): number {
   const before = pulls.slice(0, pulls.indexOf(pull));
-  return 1 + before.reduce((sum, { taken }) => sum + taken.reduce((all, { count }) => all + count, 0), 0);
+  return 1 + before.reduce((sum, { pieces }) => sum + pieces.length, 0);
 }
 
 function numberOf(plan: Plan, pull: PlannedPull, { kind, item }: PressStep, first: number): number | null {

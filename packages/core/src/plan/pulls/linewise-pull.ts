@@ -36,8 +36,7 @@ export function linewisePull(job: LineJob, lines: readonly WantedLine[], seats: 
   const byHand = placed.length + idle.length > 0;
   const standing = byHand ? placedOnLines(job, lines, placed) : takenForLines(job, lines, seats);
   const groups = lineGroups(lines, standing);
-  const [whole] = groups;
-  const groupOf = ({ line }: Piece) => (groups.length === 1 ? whole : groups[line ?? 0]);
+  const groupOf = ({ line }: Piece) => groups[groups.length === 1 ? 0 : (line ?? 0)];
   // To the newton, so that what is pulled alike is told together.
   const pieces = standing.map((piece) => ({
     ...piece,
@@ -49,7 +48,7 @@ export function linewisePull(job: LineJob, lines: readonly WantedLine[], seats: 
   const neededN = lines.reduce((sum, line) => sum + line.neededN, 0);
   const reachedN = pieces.reduce((sum, { forceN }) => sum + forceN, 0);
   const least = leastBy(groups, (group) => group.reachN / group.neededN);
-  const weakest =
+  const leastMet =
     drawnMm === null
       ? {
           label: groups.length === 1 ? largest.label : least.label,
@@ -57,7 +56,7 @@ export function linewisePull(job: LineJob, lines: readonly WantedLine[], seats: 
           reachN: least.reachN,
         }
       : { label: largest.label, neededN, reachN: neededN };
-  const share = weakest.reachN / weakest.neededN;
+  const share = leastMet.reachN / leastMet.neededN;
   const reachMPa = wanted.lowMPa * share;
   return {
     pull,
@@ -73,7 +72,7 @@ export function linewisePull(job: LineJob, lines: readonly WantedLine[], seats: 
     idle,
     reachN: drawnMm === null ? reachedN : neededN,
     mostN: pieces.reduce((sum, { mostN }) => sum + mostN, 0),
-    weakest,
+    leastMet,
     reachMPa,
     // A seat is right between what brings it home and a little more, which its pull is eased to.
     word: seats && share >= 1 - 1e-9 ? 'right' : pressureWord(reachMPa, wanted, crushMPa),

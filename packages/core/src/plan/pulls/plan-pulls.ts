@@ -34,7 +34,7 @@ export function planPulls({ facts, adhesive, shop, build, row }: PullInputs, aga
     }
     const left = planPull(pull, facts, adhesive, { shop, rack }, build.squeeze);
     const planned =
-      again && (left.reachN < left.neededN || (left.seats && left.word !== 'right'))
+      again && left.leastMet.reachN < left.leastMet.neededN
         ? planPull(pull, facts, adhesive, { shop, rack: shop.rack }, build.squeeze)
         : left;
     rack = lessThan(rack, planned);
@@ -95,7 +95,7 @@ function rowPull(pull: Pull, facts: AssemblyFacts, { lines: all, clampSet, job }
     idle: [],
     reachN: clampSet.totalForceN,
     mostN: placed.reduce((sum, { mostN }) => sum + mostN, 0),
-    weakest: {
+    leastMet: {
       label: weakest.line.label,
       neededN: heaviest.line.areaMm2 * heaviest.target.lowMPa,
       reachN: clampSet.totalForceN,

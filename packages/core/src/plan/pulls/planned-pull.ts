@@ -26,7 +26,7 @@ export interface PlannedPull {
   readonly reachN: number;
   readonly mostN: number;
   /** What gets least of it beside what it wants: one line where it seats joints line by line, else all of it. */
-  readonly weakest: { readonly label: string; readonly neededN: number; readonly reachN: number };
+  readonly leastMet: { readonly label: string; readonly neededN: number; readonly reachN: number };
   readonly reachMPa: number;
   readonly word: PressureWord;
   /** Offset of the pegs that draw it home in place of clamps, mm; null where clamps do. */

@@ -154,7 +154,7 @@ describe('a seat', () => {
     )[0];
     expect(short?.mostN).toBeGreaterThan(2 * (short?.neededN ?? Infinity));
     expect(short?.word).not.toBe('right');
-    expect(short?.weakest).toMatchObject({ neededN: seatForceN('mortise-tenon'), reachN: 700 });
+    expect(short?.leastMet).toMatchObject({ neededN: seatForceN('mortise-tenon'), reachN: 700 });
   });
 
   it('never presses shoulders into the grain of a slim frame', () => {

@@ -50,10 +50,11 @@ function planPullFor(
   squeeze: NonNullable<BuildDocument['squeeze']>,
   more: number,
 ): PlannedPull {
+  const packing = packingOf({ squeeze });
   const pull =
     squeeze.press === 'cauls' && asked.need === 'vacuum'
       ? betweenPlatens(asked, squeeze)
-      : openedOver(asStack(asked, facts), packingOf({ squeeze }));
+      : openedOver(asStack(asked, facts), packing);
   const all = jointsOf(pull, facts);
   const glued = all.filter(({ gluedMm2 }) => gluedMm2 > 0);
   // Joints left dry want to be seated, no more.
@@ -87,13 +88,9 @@ function planPullFor(
   };
   if (glued.length === 0 || pull.need === 'seat') {
     const { crushMPa } = job;
-    return linewisePull(
-      job,
-      seatLines(pull, all, { crushMPa, cauls: squeeze.packing?.kind === 'cauls' }),
-      true,
-    );
+    return linewisePull(job, seatLines(pull, all, { crushMPa, cauls: packing.kind === 'cauls' }), true);
   }
-  if (pull.need !== 'line' || pull.stacked) return pressingPull(job, pull.need, more);
+  if (pull.need !== 'line' || pull.stacked) return pressingPull(job, more);
   const pressed = all.map((joint) => own.find((each) => each.joint.id === joint.joint.id) ?? joint);
   const clampsOf = (joints: readonly JointFacts[]) => clampsToCover(pull, joints, facts, rack, squeeze);
   return linewisePull(job, pressLines(pull, pressed, job.wanted, clampsOf), false);
@@ -101,15 +98,13 @@ function planPullFor(
 
 /** A pull whose joints all lie behind each other presses a stack, whoever put them there. */
 function asStack(pull: Pull, facts: AssemblyFacts): Pull {
+  if (pull.need !== 'line' || pull.stacked) return pull;
   const joints = jointsOf(pull, facts);
-  return pull.need === 'line' && joints.length > 1 && linesOfPull(pull, joints).length === 1
-    ? { ...pull, stacked: true }
-    : pull;
+  return joints.length > 1 && linesOfPull(pull, joints).length === 1 ? { ...pull, stacked: true } : pull;
 }
 
 /** What a pull is planned from. */
 interface PullJob extends LineJob {
-  readonly facts: AssemblyFacts;
   readonly shop: ShopDocument;
 }
 
@@ -117,8 +112,9 @@ interface PullJob extends LineJob {
  * A pull that presses glue with one force through a stack, round corners or over a sheet. A band of tension T presses a corner of interior angle θ with
  * T·sin(θ/2), without friction.
  */
-function pressingPull(job: PullJob, need: Exclude<Pull['need'], 'seat'>, more: number): PlannedPull {
+function pressingPull(job: PullJob, more: number): PlannedPull {
   const { pull, joints, largest, areaMm2, wanted, crushMPa, facts, shop, rack, squeeze } = job;
+  const { need } = pull;
   const angles = joints.map(({ joint }) => joint.angleDeg ?? 180);
   const [sharpest, bluntest] = [Math.min(...angles), Math.max(...angles)];
   // Tension that gives the sharpest corner the low end of what it wants.
@@ -134,7 +130,7 @@ function pressingPull(job: PullJob, need: Exclude<Pull['need'], 'seat'>, more: n
       : takeFromRack(pull, more * neededN, rack, longestMm, joints.length, {
           wanted: countAsked(pull, squeeze),
           leastOf: () => clampsToCover(pull, joints, facts, rack, squeeze),
-          roomMm: need === 'line' && pull.stacked ? roomAlong(pull, joints, facts) : Infinity,
+          roomMm: need === 'line' ? roomAlong(pull, joints, facts) : Infinity,
           lightestFromN: null,
         });
   const vacuum = full.find(({ lot }) => isBag(lot.kind));
@@ -174,7 +170,7 @@ function pressingPull(job: PullJob, need: Exclude<Pull['need'], 'seat'>, more: n
     idle,
     reachN,
     mostN,
-    weakest: { label: largest.label, neededN, reachN },
+    leastMet: { label: largest.label, neededN, reachN },
     reachMPa,
     word: pressureWord(reachMPa, wanted, crushMPa),
     drawnMm: null,

@@ -8,6 +8,6 @@ export function leastOf(planned: PlannedPull, squeeze: Squeeze | null): PlannedP
   if (own === undefined || own.joints.length === 0) return planned;
   const least = leastBy(own.joints, ({ minMPa }) => minMPa);
   const reachMPa = Math.min(...own.joints.map(({ minMPa }) => minMPa));
-  const weakest = { ...planned.weakest, label: least.label };
-  return { ...planned, joint: least.label, weakest, reachMPa, word: least.word };
+  const leastMet = { ...planned.leastMet, label: least.label };
+  return { ...planned, joint: least.label, leastMet, reachMPa, word: least.word };
 }

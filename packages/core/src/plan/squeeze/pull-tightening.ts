@@ -48,7 +48,7 @@ function pullSteps({ planned, clamps }: SqueezedPull): Finding[] {
   const { pull, taken } = planned;
   if (taken.length === 0) return [];
   const numbers = clamps.map(({ number }) => number);
-  const named = { pull: pull.id, count: taken.reduce((sum, { count }) => sum + count, 0) };
+  const named = { pull: pull.id, count: planned.pieces.length };
   switch (pull.need) {
     case 'band':
       return [finding('tighten-round', 'informs', { ...named, order: centreOut(numbers).join(' · ') })];

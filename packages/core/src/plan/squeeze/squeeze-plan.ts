@@ -35,7 +35,7 @@ export function squeezePlan(parts: PlanParts, press: Press): Squeeze {
   let next = 1;
   const squeezed = pulls.map((planned): SqueezedPull => {
     const clamps = clampsInSpace(planned, facts, next);
-    next += planned.taken.reduce((sum, { count }) => sum + count, 0);
+    next += planned.pieces.length;
     return parts.row !== null && planned.pull.id === ACROSS
       ? squeezedRow(planned, clamps, parts.row)
       : squeezePull(parts, planned, clamps, press);

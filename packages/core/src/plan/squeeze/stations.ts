@@ -24,17 +24,6 @@ export function stationAt(pull: Pull, joints: readonly JointFacts[], at: Vec3): 
   return { at, joints: own.map(({ joint }) => joint.id) };
 }
 
-/** The two main directions square to a pull, the one along which points reach further first. */
-function squareTo(axis: Vec3, points: readonly Vec3[]): readonly [Vec3, Vec3] {
-  const others = MAIN_AXES.filter((main) => Math.abs(dot(main, axis)) < 0.7);
-  const extent = (direction: Vec3) => {
-    const [low, high] = reach(points, direction);
-    return high - low;
-  };
-  const [first = MAIN_AXES[0], second = MAIN_AXES[1]] = others.sort((a, b) => extent(b) - extent(a));
-  return [first, second];
-}
-
 /** In line with the joints, several on one line spread along it. */
 export function inLine(
   pull: Pull,
@@ -43,16 +32,17 @@ export function inLine(
   pieces: readonly Piece[],
 ): Station[] {
   const lines = linesOfPull(pull, joints);
+  const square = MAIN_AXES.filter((main) => Math.abs(dot(main, pull.axis)) < 0.7);
   const apart = pieces.every(({ line }) => line !== null);
   const stations = lines.flatMap(({ at, joints: own }, line): Station[] => {
     const count = apart ? pieces.filter((piece) => piece.line === line).length : 1;
     const points = own.flatMap(pointsOf);
-    const [along] = squareTo(pull.axis, points);
-    const [low, high] = reach(points, along);
+    const along = longest(square, points);
+    const reachMm = span(points, along);
     const ids = own.map(({ joint }) => joint.id);
     return Array.from({ length: count }, (_, i) => {
       const aside = count === 1 ? 0 : (2 * i) / (count - 1) - 1;
-      return { at: add(at, scale(along, aside * TO_SIDE * (high - low))), joints: ids };
+      return { at: add(at, scale(along, aside * TO_SIDE * reachMm)), joints: ids };
     });
   });
   if (apart) return stations;
@@ -105,8 +95,7 @@ export function spots(joints: readonly JointFacts[], count: number): Station[] {
   return joints.flatMap((joint): Station[] => {
     const points = pointsOf(joint);
     const middle = middleOf(points);
-    const directions = [...MAIN_AXES].sort((a, b) => span(points, b) - span(points, a));
-    const along = directions[0] ?? MAIN_AXES[0];
+    const along = longest(MAIN_AXES, points);
     const [low, high] = reach(points, along);
     return evenPositions(each + (more.has(joint) ? 1 : 0), high - low).map((offset) => ({
       at: add(middle, scale(along, low + offset - dot(middle, along))),
@@ -114,6 +103,10 @@ export function spots(joints: readonly JointFacts[], count: number): Station[] {
     }));
   });
 }
+
+/** Of some directions the one along which points reach furthest. */
+const longest = (directions: readonly Vec3[], points: readonly Vec3[]): Vec3 =>
+  [...directions].sort((a, b) => span(points, b) - span(points, a))[0] ?? MAIN_AXES[0];
 
 const span = (points: readonly Vec3[], direction: Vec3): number => {
   const [low, high] = reach(points, direction);
