@@ -11,10 +11,11 @@ export {
 } from './kind';
 export { lookOf, type OperationKind, type Ritual, ritualOf } from './ritual';
 export { BLOCK_FIXINGS } from './block-fixing';
-export { letsIn } from './free-joinery';
+export { letsIn } from './layouts/free-joinery';
 export { layAssembly } from './lay-assembly';
+export { layOutKind } from './layouts/list';
 export { measureBuild } from './measure-build';
-export { boardLabel } from './edge-panel';
+export { boardLabel } from './names';
 export { findKind, FREE, kindOf, KINDS } from './list';
 export {
   type Answer,

@@ -87,7 +87,7 @@ export interface OtherAnswers {
   readonly answers: Readonly<Record<string, string | number>>;
 }
 
-/** A kind of glue-up: what it asks, how it is laid out, what to do first and what can hurt. */
+/** A kind of glue-up: what it asks, what to do first and what can hurt. How it is laid out stands in `layouts`. */
 export interface Kind {
   readonly id: string;
   readonly questions: Questions;
@@ -111,9 +111,19 @@ export interface Kind {
   readonly otherwise: (answers: Answers) => readonly OtherAnswers[];
   /** What it is judged by unless the person says otherwise, mm. */
   readonly goals: { readonly flatMm: number; readonly squareMm: number };
-  /** @param boards the person's own, for kinds that have them; empty: as the answers say. @throws InputError for answers out of bounds or that do not go together. */
-  readonly layOut: (answers: Answers, season: Season, boards?: readonly Board[]) => Layout;
 }
+
+/**
+ * How a kind is laid out from answers to its questions, which have been checked one by one. What a layout leaves out is as in
+ * `PLAIN_LAYOUT`.
+ * @param boards the person's own, for kinds that have them; empty: as the answers say.
+ * @throws InputError for answers that do not go together.
+ */
+export type LayOut<K extends { readonly questions: Questions }> = (
+  answers: AnswersTo<K['questions']>,
+  season: Season,
+  boards: readonly Board[],
+) => Partial<Layout> & Pick<Layout, 'parts' | 'joints' | 'pulls'>;
 
 /** A layout with nothing special about it, but for its parts, joints and pulls. */
 export const PLAIN_LAYOUT: Omit<Layout, 'parts' | 'joints' | 'pulls'> = {
@@ -131,19 +141,11 @@ export const PLAIN_LAYOUT: Omit<Layout, 'parts' | 'joints' | 'pulls'> = {
   findings: [],
 };
 
-/** Ties questions to the layout that answers them. */
+/** A kind, with what is usual filled in; its layout goes by the types of its questions. */
 export function defineKind<Q extends Questions>(
   kind: Omit<
     Kind,
-    | 'questions'
-    | 'layOut'
-    | 'row'
-    | 'ownBoards'
-    | 'goals'
-    | 'squeezeOut'
-    | 'asksOfGlue'
-    | 'needless'
-    | 'otherwise'
+    'questions' | 'row' | 'ownBoards' | 'goals' | 'squeezeOut' | 'asksOfGlue' | 'needless' | 'otherwise'
   > & {
     readonly questions: Q;
     readonly row?: (answers: AnswersTo<Q>) => RowByAnswers;
@@ -153,13 +155,8 @@ export function defineKind<Q extends Questions>(
     readonly goals?: Kind['goals'];
     readonly squeezeOut?: SqueezeOutAccess;
     readonly asksOfGlue?: AsksOfGlue;
-    readonly layOut: (
-      answers: AnswersTo<Q>,
-      season: Season,
-      boards: readonly Board[],
-    ) => Partial<Layout> & Pick<Layout, 'parts' | 'joints' | 'pulls'>;
   },
-): Kind {
+): Kind & { readonly questions: Q } {
   const { row } = kind;
   return {
     ownBoards: false,
@@ -170,13 +167,6 @@ export function defineKind<Q extends Questions>(
     otherwise: () => [],
     ...kind,
     row: row === undefined ? null : (answers) => row(checkAnswers(kind.questions, answers, null)),
-    layOut: (answers, season, boards = []) => ({
-      ...PLAIN_LAYOUT,
-      row: row !== undefined,
-      oneGo: row !== undefined,
-      inTurn: row !== undefined,
-      ...kind.layOut(checkAnswers(kind.questions, answers, season.woods), season, boards),
-    }),
   };
 }
 

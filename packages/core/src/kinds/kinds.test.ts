@@ -5,13 +5,14 @@ import { assemblyMarks } from '../drawing';
 import type { FreePart } from '../formats';
 import { findKind, KINDS, startOf } from '.';
 import type { Answers, Season } from '.';
-import { freeLayout } from './free';
+import { freeLayout } from './layouts/free';
+import { layOutKind } from './layouts/list';
 
 const SEASON: Season = { nowPct: 9, lowPct: 7, highPct: 10 };
 
 function measured(id: string, answers: Answers = {}): AssemblyFacts {
   const kind = findKind(id);
-  const layout = kind.layOut({ ...startOf(kind), ...answers }, SEASON);
+  const layout = layOutKind(kind, { ...startOf(kind), ...answers }, SEASON);
   return deriveAssembly({
     ...layout,
     parts: layout.parts.map((part) => ({

@@ -2,8 +2,9 @@ import type { Assembly, GluedRegion, Ring } from '../assembly';
 import type { BuildDocument } from '../formats';
 import { finding } from '../findings';
 import { findSpecies, type OwnWood } from '../materials';
-import { freeLayout } from './free';
+import { freeLayout } from './layouts/free';
 import type { Layout, Season } from './kind';
+import { layOutKind } from './layouts/list';
 import { findKind, FREE } from './list';
 
 /** Share of the contact that each choice glues. */
@@ -77,5 +78,5 @@ function turned(ring: Ring, note: BuildDocument['partNotes'][number] | undefined
 function layOut(build: LaidOut, season: Season): Layout {
   return build.template === FREE
     ? freeLayout(build.free.parts, build.free.joints)
-    : findKind(build.template).layOut(build.answers, season, build.boards);
+    : layOutKind(findKind(build.template), build.answers, season, build.boards);
 }

@@ -1,8 +1,5 @@
-import { finding } from '../findings';
 import { defineKind } from './kind';
-import { CORNER_CLAMPS, upTo } from './pieces';
-import { cornerPulls, frameOf, roundPull } from './mitre-outline';
-import { glassFindings, unequalFindings } from './mitre-widths';
+import { upTo } from './names';
 import {
   type Answers,
   askAngles,
@@ -55,28 +52,6 @@ export const MITRED_FRAME = defineKind({
   adhesive: null,
   faces: 2,
   method: 'finger',
-  layOut: ({ chain, pressed, frames, memberWidthsMm, rebateMm, clearanceMm, ...answers }) => {
-    const open = chain === 'open';
-    const widthsMm = answers.sidesMm.map((_, i) => memberWidthsMm[i] || answers.widthMm);
-    const frame = frameOf({ ...answers, open, widthsMm });
-    const how = open && pressed === 'round' ? 'corner-by-corner' : pressed;
-    return {
-      ...frame,
-      ...(how === 'corner-by-corner'
-        ? // What a clamp must open is the member with its angled blocks, not the frame.
-          { pulls: cornerPulls(frame.joints, answers, CORNER_CLAMPS), oneGo: false }
-        : { pulls: roundPull(frame.joints, answers.sidesMm) }),
-      sets: frames,
-      findings: [
-        ...frame.findings,
-        ...unequalFindings(frame, { ...answers, widthsMm }),
-        ...(rebateMm > 0 ? glassFindings({ ...answers, widthsMm }, rebateMm, clearanceMm) : []),
-        ...(open && how !== 'corner-by-corner'
-          ? [finding('band-wants-spacer', 'informs', { spacerMm: answers.sidesMm.at(-1) ?? 0 })]
-          : []),
-      ],
-    };
-  },
 });
 
 /** What both kinds of trim start from: hot melt that lets go of the clamp within a minute. */
@@ -101,25 +76,11 @@ const askTrim = (
   sets: askCount(start.sets, 1, 100),
 });
 
-const SQUARE_CORNERS = [90, 90, 90, 90];
-
 /** Mitred trim for openings, made in sets. */
 export const TRIM_SET = defineKind({
   id: 'trim-set',
   questions: askTrim({ openingWidthMm: 500, openingHeightMm: 700, widthMm: 44, sets: 6 }),
   ...HOT_MELT,
-  layOut: ({ openingWidthMm, openingHeightMm, sets, ...answers }) => {
-    const [w, h] = [openingWidthMm + 2 * answers.widthMm, openingHeightMm + 2 * answers.widthMm];
-    const frame = frameOf({ ...answers, sidesMm: [w, h, w, h], anglesDeg: SQUARE_CORNERS, open: false });
-    return {
-      ...frame,
-      setDry: true,
-      oneGo: false,
-      // Each corner has a clamp of its own, set dry beforehand, so that it is pressed as soon as it is closed.
-      pulls: cornerPulls(frame.joints, { ...answers, anglesDeg: SQUARE_CORNERS }),
-      sets,
-    };
-  },
 });
 
 /** Two legs and a head round a hatch or a door: an open chain whose feet nothing holds but a batten. */
@@ -127,23 +88,4 @@ export const CASING = defineKind({
   id: 'casing',
   questions: askTrim({ openingWidthMm: 620, openingHeightMm: 540, widthMm: 60, sets: 1 }),
   ...HOT_MELT,
-  layOut: ({ openingWidthMm, openingHeightMm, sets, ...answers }) => {
-    const [head, leg] = [openingWidthMm + 2 * answers.widthMm, openingHeightMm + answers.widthMm];
-    const frame = frameOf({
-      ...answers,
-      // Up the right leg, along the head, down the left leg; the side that is left open lies below.
-      sidesMm: [leg, head, leg, head],
-      anglesDeg: SQUARE_CORNERS,
-      open: true,
-      startDeg: 90,
-      names: ['right leg', 'head', 'left leg'],
-    });
-    return {
-      ...frame,
-      setDry: true,
-      oneGo: false,
-      sets,
-      findings: [finding('feet-stay-apart', 'informs', { apartMm: openingWidthMm })],
-    };
-  },
 });

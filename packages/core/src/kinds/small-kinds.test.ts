@@ -5,7 +5,7 @@ import { asDriedFilm, coatDriesMin, findAdhesive, IRON_WITHIN_MIN } from '../adh
 import type { BuildDocument } from '../formats';
 import { gatherList, readinessOf } from '../bench';
 import { PRACTICE_SHOP, practise } from '../test-support/practice';
-import { heldEveryMm } from './strip-planking';
+import { heldEveryMm } from './layouts/strip-planking';
 
 const DRY = { tempC: 28, rhPct: 30 };
 const DAMP = { tempC: 12, rhPct: 85 };

@@ -9,7 +9,16 @@ import {
   USUAL_ROW,
 } from '../formats';
 import { lotForceN } from '../clamps';
-import { type Answers, findKind, FREE, keptAnswers, type Kind, type PartDraft, startOf } from '../kinds';
+import {
+  type Answers,
+  findKind,
+  FREE,
+  keptAnswers,
+  type Kind,
+  layOutKind,
+  type PartDraft,
+  startOf,
+} from '../kinds';
 import { resolveSpecies } from '../materials';
 import { glueFor, moistureInUse } from './service';
 
@@ -63,11 +72,9 @@ export function newBuild(start: BuildStart, shop: ShopDocument, makeId: () => st
   const given = kind === null ? {} : { ...startOf(kind), ...answers };
   const mcInUse = moistureInUse(service);
   // Refuses what cannot be made before anything is kept.
-  const layout = kind?.layOut(given, {
-    nowPct: (mcInUse.lowPct + mcInUse.highPct) / 2,
-    ...mcInUse,
-    woods: shop.woods ?? [],
-  });
+  const nowPct = (mcInUse.lowPct + mcInUse.highPct) / 2;
+  const layout =
+    kind === null ? null : layOutKind(kind, given, { nowPct, ...mcInUse, woods: shop.woods ?? [] });
   return {
     format: 'lean-clasp/build',
     version: BUILD_VERSION,

@@ -4,10 +4,12 @@ import { InputError } from '../../basics/checks';
 import { DEMO_SHOP } from '../../demo';
 import { planBuild, settlePlan } from '../../plan';
 import { newBuild } from '../../templates';
+import type * as Layouts from '../layouts/list';
 import type * as List from '../list';
 import type { Answers } from '../question';
 import { LIPPED_SHELF } from './lipped-shelf';
 import type * as Added from './lipped-shelf';
+import type * as AddedLayout from './lipped-shelf-layout';
 
 // Written for docs/contributing.md: what is told there is what is tried here.
 
@@ -21,6 +23,16 @@ jest.mock('../list', () => {
     findKind,
     kindOf: (template: string) => (template === list.FREE ? null : findKind(template)),
   };
+});
+
+jest.mock('../layouts/list', () => {
+  const list = jest.requireActual<typeof Layouts>('../layouts/list');
+  const { LIPPED_SHELF: added } = jest.requireActual<typeof Added>('./lipped-shelf');
+  const { layLippedShelf } = jest.requireActual<typeof AddedLayout>('./lipped-shelf-layout');
+  const [, layOut] = list.laid(added, layLippedShelf);
+  const layOutKind: typeof list.layOutKind = (kind, answers, season, boards = []) =>
+    kind.id === added.id ? layOut(answers, season, boards) : list.layOutKind(kind, answers, season, boards);
+  return { ...list, layOutKind };
 });
 
 const planned = (answers: Answers = {}) =>
@@ -49,8 +61,8 @@ it('refuses what cannot be made, and says what can', () => {
   expect(() => planned({ lipMm: 12 })).toThrow('A lip of 12 mm does not cover a shelf 18 mm thick.');
 });
 
-it('stands in the guide as it stands here', () => {
+it.each(['lipped-shelf.ts', 'lipped-shelf-layout.ts'])('%s stands in the guide as it stands here', (file) => {
   const guide = readFileSync(join(__dirname, '../../../../../docs/contributing.md'), 'utf8');
-  const source = readFileSync(join(__dirname, 'lipped-shelf.ts'), 'utf8');
+  const source = readFileSync(join(__dirname, file), 'utf8');
   expect(guide).toContain(`\`\`\`ts\n${source}\`\`\``);
 });

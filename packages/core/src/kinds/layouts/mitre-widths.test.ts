@@ -1,5 +1,5 @@
-import { ofCode } from '../findings';
-import { practise } from '../test-support/practice';
+import { ofCode } from '../../findings';
+import { practise } from '../../test-support/practice';
 
 type Given = Record<string, number | string | number[]>;
 const frame = (answers: Given) => practise({ template: 'mitred-frame', answers }).answer;

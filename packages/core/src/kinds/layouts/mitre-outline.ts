@@ -1,9 +1,10 @@
-import { InputError } from '../basics/checks';
-import { finding } from '../findings';
-import { mitrePolygon, radians } from '../geometry';
-import { extruded, solidOf, type Vec2 } from '../solids';
-import { type Layout, type PartDraft, PLAIN_LAYOUT } from './kind';
-import { joint, MITRE_CLAMPS, part, partId, upTo } from './pieces';
+import { InputError } from '../../basics/checks';
+import { finding } from '../../findings';
+import { mitrePolygon, radians } from '../../geometry';
+import { extruded, solidOf, type Vec2 } from '../../solids';
+import { type Layout, type PartDraft, PLAIN_LAYOUT } from '../kind';
+import { joint, MITRE_CLAMPS, part, partId } from './pieces';
+import { upTo } from '../names';
 
 /** Longest miss that sanding or a hair of glue forgives, mm. */
 const CLOSES_WITHIN_MM = 0.5;

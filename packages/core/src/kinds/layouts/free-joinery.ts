@@ -1,6 +1,6 @@
-import { InputError } from '../basics/checks';
-import type { FreeJoint, FreePart } from '../formats';
-import { box, type Prism, type Vec3 } from '../solids';
+import { InputError } from '../../basics/checks';
+import type { FreeJoint, FreePart } from '../../formats';
+import { box, type Prism, type Vec3 } from '../../solids';
 import { BOTTOM_ROOM_MM, WALL_MM } from './pieces';
 import { type AxisIndex, grainAxis, others, shared, span, TOUCH_MM, touchAxis } from './free-blocks';
 

@@ -1,5 +1,5 @@
-import type { SquareCheck } from '../assembly';
-import type { FreeJoint, FreePart } from '../formats';
+import type { SquareCheck } from '../../assembly';
+import type { FreeJoint, FreePart } from '../../formats';
 import { AXIS_INDEXES, grainAxis, span } from './free-blocks';
 
 /** Four parts joined into a ring, opposite ones alike in direction, as two stiles and two rails are; null where none close one. */

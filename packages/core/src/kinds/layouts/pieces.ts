@@ -1,7 +1,7 @@
-import type { Assembly, PartRole, Ring } from '../assembly';
-import { USUAL_BLOCK_MM } from '../clamps';
-import { MAIN_AXES, type Solid, type Vec3 } from '../solids';
-import type { Layout, PartDraft } from './kind';
+import type { Assembly, PartRole, Ring } from '../../assembly';
+import { USUAL_BLOCK_MM } from '../../clamps';
+import { MAIN_AXES, type Solid, type Vec3 } from '../../solids';
+import type { Layout, PartDraft } from '../kind';
 
 /** A mortise is cut deeper than its tenon is long, for glue and chips, mm. */
 export const BOTTOM_ROOM_MM = 2;
@@ -56,13 +56,6 @@ const LABELS: Readonly<Record<PartRole, string>> = {
   part: 'part',
 };
 
-/** What the n-th of so many rails is called, from the bottom up. */
-export function railName(n: number, rails: number): string {
-  if (n === 1) return 'bottom rail';
-  if (n === rails) return 'top rail';
-  return rails === 3 ? 'middle rail' : `rail ${n}`;
-}
-
 /** Id of a part from what it is: "stile-2". */
 export const partId = (role: PartRole, number: number): string => (number === 0 ? role : `${role}-${number}`);
 
@@ -95,9 +88,6 @@ export const usualRing = (index: number): Ring => ({
   heart: index % 2 === 0 ? 'up' : 'down',
   radiusMm: USUAL_RING_RADIUS_MM,
 });
-
-/** 1, 2 … n. */
-export const upTo = (n: number): number[] => Array.from({ length: n }, (_, i) => i + 1);
 
 export const [X, Y, Z] = MAIN_AXES;
 

@@ -1,4 +1,4 @@
-import type { Vec2 } from '../solids';
+import type { Vec2 } from '../../solids';
 
 /** Corners of an arc about the origin, to either side of its middle, drawn with so many straight stretches; angles in radians. */
 export const arcCorners = (radiusMm: number, middle: number, half: number, stretches: number): Vec2[] =>

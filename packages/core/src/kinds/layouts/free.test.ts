@@ -1,7 +1,7 @@
-import { type InputError } from '../basics/checks';
-import { deriveAssembly } from '../assembly';
-import type { FreeJoint, FreePart } from '../formats';
-import { practise } from '../test-support/practice';
+import { type InputError } from '../../basics/checks';
+import { deriveAssembly } from '../../assembly';
+import type { FreeJoint, FreePart } from '../../formats';
+import { practise } from '../../test-support/practice';
 import { freeLayout } from './free';
 
 type Size = readonly [number, number, number];

@@ -1,6 +1,6 @@
-import { InputError } from '../basics/checks';
-import type { FreePart } from '../formats';
-import { extruded, type Prism, type Vec2 } from '../solids';
+import { InputError } from '../../basics/checks';
+import type { FreePart } from '../../formats';
+import { extruded, type Prism, type Vec2 } from '../../solids';
 import { AXIS_INDEXES, AXIS_NAMES, type AxisIndex, grainAxis, shared, span, TOUCH_MM } from './free-blocks';
 
 /** One end of a part cut away along the diagonal of the corner that it shares with another. */

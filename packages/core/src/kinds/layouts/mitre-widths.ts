@@ -1,7 +1,7 @@
-import { InputError } from '../basics/checks';
-import { type Finding, finding } from '../findings';
-import { glassAndBack, radians } from '../geometry';
-import type { Layout } from './kind';
+import { InputError } from '../../basics/checks';
+import { type Finding, finding } from '../../findings';
+import { glassAndBack, radians } from '../../geometry';
+import type { Layout } from '../kind';
 
 /** Widths that differ by no more than this are planed level afterwards rather than sawn to different angles [judgement], mm. */
 const PLANED_OFF_MM = 2;

@@ -1,5 +1,5 @@
-import type { FreePart } from '../formats';
-import { MAIN_AXES, type Vec3 } from '../solids';
+import type { FreePart } from '../../formats';
+import { MAIN_AXES, type Vec3 } from '../../solids';
 
 /** x, y and z by their place in a point. */
 export type AxisIndex = 0 | 1 | 2;
