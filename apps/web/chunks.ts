@@ -2,21 +2,31 @@ import type { Rolldown } from 'vite';
 
 /** Loaded by one screen or one part of it only: a chunk of their own. */
 const SELDOM =
-  /node_modules\/(recharts|d3-|victory-|es-toolkit|@dnd-kit|decimal|immer-|react-zoom|papaparse|three|@tanstack|react-intersection|eventemitter3|use-sync-external-store)/;
+  /node_modules\/(recharts|d3-|victory-|es-toolkit|@dnd-kit|decimal|immer-|react-zoom|papaparse|three|@tanstack|react-intersection|eventemitter3|use-sync-external-store|@mui\/material\/(Dialog|ToggleButton|ButtonGroup|Divider))/;
 
 /** What every plan and its figures are told with. */
-const PLAN = /packages\/core\/|words\/src\/|web\/src\/(parts|quantities\/(list|use)|verdicts\/state-mark)/;
+const PLAN =
+  /packages\/core\/|words\/src\/|web\/src\/(parts\/[a-z]|quantities\/(list|use)|verdicts\/state-mark)/;
 
 /** What plans are drawn with and typed into: not for the start page. */
 const SHOWN =
-  /web\/src\/(verdicts\/(?!state-mark)|drawing|quantities\/(?!list|use)|parts\/[A-Z])|@mui\/material\/(Select|Menu|List|Popover|Modal|Backdrop|Unstable_TrapFocus|Dialog|FilledInput|OutlinedInput|NativeSelect|Input|Form|TextField|Textarea|Checkbox|internal\/SwitchBase|Table|ToggleButton|ButtonGroup|Divider)|useRovingTabIndex/;
+  /web\/src\/(verdicts\/(?!state-mark|VerdictDetail|FixList)|workspace\/edits|shop\/own|drawing\/(?!FigureView)|quantities\/(?!list|use|ListField)|parts\/(?!Windowed|FileButton|MoreButton|InTurn|ChartBox|NameField)[A-Z])|@mui\/material\/(Select|Menu|List|Popover|Modal|Backdrop|Unstable_TrapFocus|FilledInput|OutlinedInput|NativeSelect|Input|Form|TextField|Textarea|Checkbox|internal\/SwitchBase|Table)|useRovingTabIndex/;
 
-/** What only assemblies are laid out, measured and named with: not for the start page or a panel. */
-const KINDS =
-  /polygon-clipping|robust-predicates|splaytree|core\/src\/(kinds|solids|sequence\/ways-out|assembly\/(derive|joint-facts|reinforcement|reference-marks)|drawing\/(assembly-marks|apart|painters-order|faceted-parts)|templates\/assembly)|web\/src\/assembly\/(?!SolidView|part-geometry)/;
+/** What lays kinds out and measures them, and the forms that ask for it: for Fit and new builds. */
+const LAID =
+  /core\/src\/(kinds\/(layouts|lay-assembly|measure-build)|assembly\/(derive|reinforcement|reference-marks)|templates)|web\/src\/assembly\/(?!Assembly(Area|Sheet)|SolidView|part-geometry)/;
+
+/** What assemblies are drawn with: for neither the start page nor a panel. */
+const DRAWN =
+  /polygon-clipping|robust-predicates|splaytree|core\/src\/(solids\/(polygon|surfaces|hull)|assembly\/joint-facts|plan\/squeeze\/holding-clamps|drawing\/(assembly-marks|clamp-marks|apart|glued-middle|lowered|eye|painters-order|place-labels|faceted-parts))/;
 
 /** What is done at the bench and read from the log, and tables of the shop: for neither the start page nor a plan. */
-const DOING = /core\/src\/(bench|diagnosis|learning|tables)\//;
+const DOING =
+  /core\/src\/(bench|diagnosis|learning|tables|geometry\/quad|drawing\/corrections|formats\/run-document)|words\/src\/(diagnosis|learning|tables)/;
+
+/** What goes with some steps only, a file for each few of them. */
+const APART =
+  /core\/src\/(plan\/(dates|first-coats|plan-build|order\/(operations|planned-operation|fuses|dried-film))|calendar|formats\/(shop-document|lesson|learned)|spread\/spread|materials\/milling|clamps\/hand-calibration|adhesives\/strength)|words\/src\/reasons/;
 
 /** What draws in space: for whoever turns an assembly round or takes it along as a file. */
 const SPACE = /node_modules\/three\/|web\/src\/assembly\/part-geometry/;
@@ -32,8 +42,9 @@ const START =
   /web\/src\/(start\/(?!base)|shop\/shop-id|workspace\/step(s-list|-loaders))|vite\/preload-helper|rolldown\/runtime/;
 
 const isPackage = (id: string) =>
-  id.includes('node_modules') && !SELDOM.test(id) && !KINDS.test(id) && !SHOWN.test(id);
-const isPlan = (id: string) => PLAN.test(id) && !SHOWN.test(id) && !KINDS.test(id) && !DOING.test(id);
+  id.includes('node_modules') && !SELDOM.test(id) && !DRAWN.test(id) && !SHOWN.test(id);
+const isPlan = (id: string) =>
+  PLAN.test(id) && ![SHOWN, LAID, DRAWN, DOING, APART].some((other) => other.test(id));
 
 /**
  * What is read in together, for few and large beats many and small: the frame with all it stands on, then the
@@ -51,7 +62,8 @@ export const CHUNKS: readonly Rolldown.CodeSplittingGroup[] = [
   { name: 'packages', priority: 4, test: isPackage, minShareCount: 2 },
   { name: 'plan', priority: 3, test: isPlan, minShareCount: 2 },
   { name: 'shown', priority: 2, test: SHOWN, minShareCount: 2 },
-  { name: 'kinds', priority: 1, test: KINDS, minShareCount: 2 },
+  { name: 'drawn', priority: 1, test: DRAWN, minShareCount: 2 },
+  { name: 'laid', priority: 1, test: LAID, minShareCount: 2 },
   { name: 'doing', priority: 1, test: DOING, minShareCount: 2 },
 ];
 

@@ -20,7 +20,7 @@ describe('VerdictStrip', () => {
   it('opens one to its fixes and its sums, and closes again', async () => {
     const { user } = renderBuild(<VerdictStrip />);
     await user.click(await cell('In time'));
-    const detail = screen.getByRole('region', { name: 'In time in detail' });
+    const detail = await screen.findByRole('region', { name: 'In time in detail' });
     expect(await within(detail).findByText('One more pair of hands, 2 in all')).toBeInTheDocument();
     expect(within(detail).getByText(/^Window: closed time at the unfavourable end/)).toBeInTheDocument();
     expect(within(detail).getByText(/^Label times: typical published sheets/)).toBeInTheDocument();

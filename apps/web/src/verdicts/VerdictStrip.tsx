@@ -3,11 +3,14 @@ import { ASPECT_NAMES, againstWords, says, figureWords } from '@lean-clasp/words
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useTheme } from '@mui/material/styles';
-import { memo, useCallback, useState } from 'react';
+import { memo, Suspense, useCallback, useEffect, useState } from 'react';
+import { readIn } from '../parts/read-in';
 import { useEstimated, useVerdicts } from '../planner/plan-context';
 import { useFormat } from '../quantities/use-format';
+import { afterFirstScreen } from '../start/at-rest';
 import { StateMark, stateColour, stateWord } from './state-mark';
-import { VerdictDetail } from './VerdictDetail';
+
+const VerdictDetail = readIn(() => import('./VerdictDetail').then((m) => m.VerdictDetail));
 
 /** The four verdicts along the bottom edge; each opens to its fixes and to how its figure was got. */
 export function VerdictStrip({ onApplied }: { readonly onApplied?: () => void }) {
@@ -15,6 +18,7 @@ export function VerdictStrip({ onApplied }: { readonly onApplied?: () => void })
   const estimated = useEstimated();
   const [open, setOpen] = useState<Aspect | null>(null);
   const toggle = useCallback((aspect: Aspect) => setOpen((was) => (was === aspect ? null : aspect)), []);
+  useEffect(() => void afterFirstScreen().then(VerdictDetail.ahead), []);
   if (verdicts === null) return <Box sx={{ minHeight: 104, borderTop: 2, borderColor: 'text.primary' }} />;
   return (
     <Box
@@ -24,7 +28,9 @@ export function VerdictStrip({ onApplied }: { readonly onApplied?: () => void })
       sx={{ flexShrink: 0, position: { xs: 'sticky', sm: 'relative' }, bottom: 0, zIndex: 1 }}
     >
       {open !== null && (
-        <VerdictDetail verdict={verdicts[open]} onClose={() => setOpen(null)} onApplied={onApplied} />
+        <Suspense fallback={null}>
+          <VerdictDetail verdict={verdicts[open]} onClose={() => setOpen(null)} onApplied={onApplied} />
+        </Suspense>
       )}
       <Box
         sx={{

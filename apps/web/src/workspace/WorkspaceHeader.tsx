@@ -5,7 +5,6 @@ import FilesIcon from '@mui/icons-material/DescriptionOutlined';
 import Box from '@mui/material/Box';
 import IconButton from '@mui/material/IconButton';
 import InputBase from '@mui/material/InputBase';
-import Tooltip from '@mui/material/Tooltip';
 import { Link as RouterLink } from 'react-router';
 import { HistoryButtons, SavedWord } from '../documents/HistoryButtons';
 import { USUAL_MM } from '../air/wood-words';
@@ -73,11 +72,14 @@ export function WorkspaceHeader() {
       </Box>
       <SavedWord id={id} />
       <HistoryButtons id={id} />
-      <Tooltip title="Paper and files">
-        <IconButton component={RouterLink} to={`/builds/${id}/paper`} aria-label="Paper and files">
-          <FilesIcon />
-        </IconButton>
-      </Tooltip>
+      <IconButton
+        component={RouterLink}
+        to={`/builds/${id}/paper`}
+        aria-label="Paper and files"
+        title="Paper and files"
+      >
+        <FilesIcon />
+      </IconButton>
       <ClimateChip
         own={build.climate}
         shops={shop.climate}

@@ -8,15 +8,13 @@ import {
   FreeJointSchema,
   FreePartSchema,
   JointNoteSchema,
-  MOST_BOARDS,
-  MOST_FREE_PARTS,
-  MOST_PULLED,
   PartNoteSchema,
   PulledClampSchema,
 } from './build-sections';
+import { MOST_BOARDS, MOST_FREE_PARTS, MOST_PULLED } from './most';
 import { RowSchema } from './row';
 import { bounded, oneOf, orNull, ShortText, strictObject, wholeBounded } from './schema';
-import { WishesSchema } from './wishes';
+import { WishesSchema } from './wishes-schema';
 
 /** Version of build documents that this program writes; older ones are brought up to it when they are read. */
 export const BUILD_VERSION = 2;

@@ -2,13 +2,8 @@ import type { Static } from '@sinclair/typebox';
 import { Type } from '../basics/type';
 import { CONDITIONS, GLUED_REGIONS, JOINT_KINDS, REINFORCEMENTS } from '../assembly/assembly';
 import { LIMITS } from '../basics/limits';
+import { MOST_READINGS } from './most';
 import { bounded, Id, oneOf, orNull, ShortText, strictObject } from './schema';
-
-/** Most feeler readings along one joint. */
-export const MOST_READINGS = 9;
-
-/** Most parts and joints of a free assembly. */
-export const MOST_FREE_PARTS = 40;
 
 const point = (min: number) =>
   Type.Array(Type.Number({ minimum: min, maximum: 6000 }), { minItems: 3, maxItems: 3 });
@@ -55,9 +50,6 @@ export const ClimateSchema = strictObject({
   rhPct: bounded(LIMITS.relativeHumidityPct),
 });
 
-/** Most boards that one row may have. */
-export const MOST_BOARDS = 40;
-
 /** What a person has changed about a part that its kind laid out. */
 export const PartNoteSchema = strictObject({
   id: Id,
@@ -92,9 +84,6 @@ export const JointNoteSchema = strictObject({
   ),
   reinforcement: oneOf(REINFORCEMENTS),
 });
-
-/** Most clamps that may be placed one by one on an assembly. */
-export const MOST_PULLED = 400;
 
 /** A clamp of a pull where the person, or a search, has put it. */
 export const PulledClampSchema = strictObject({

@@ -1,14 +1,6 @@
 export { AnswersSchema, BUILD_VERSION, type BuildDocument, BuildDocumentSchema } from './build-document';
-export {
-  type Board,
-  type Climate,
-  type FreeJoint,
-  type FreePart,
-  MOST_BOARDS,
-  MOST_FREE_PARTS,
-  MOST_READINGS,
-  type PulledClamp,
-} from './build-sections';
+export { type Board, type Climate, type FreeJoint, type FreePart, type PulledClamp } from './build-sections';
+export { caulPairsIn } from './caul-pairs';
 export { type Learned, type Measure, MEASURES, NOTHING_LEARNED, type Work, WORKS } from './learned';
 export {
   AMOUNT_TRAITS,
@@ -23,7 +15,8 @@ export {
   WORD_TRAITS,
   type WordTrait,
 } from './lesson';
-export { MOST_CLAMPS, type PlacedClamp, type RowSection, USUAL_ROW } from './row';
+export { MOST_BOARDS, MOST_CLAMPS, MOST_FREE_PARTS, MOST_READINGS } from './most';
+export type { PlacedClamp, RowSection } from './row';
 export {
   CLOSED_AS,
   type ClosedAs,
@@ -51,7 +44,6 @@ export {
   type Bench,
   type Bottle,
   type CaulLot,
-  caulPairsIn,
   type RackLot,
   type ShopDocument,
   SHOP_ROOM,
@@ -60,3 +52,4 @@ export {
 export { upgradedBuild, upgradedRun } from './upgrades';
 export { type Finish, FINISHES, NO_WISHES, type Wishes, wishesOf } from './wishes';
 export { bounded, oneOf, orNull, strictObject, wholeBounded } from './schema';
+export { USUAL_ROW } from './usual-row';

@@ -1,6 +1,7 @@
 import type { Static } from '@sinclair/typebox';
 import { Type } from '../basics/type';
 import { LIMITS } from '../basics/limits';
+import { MOST_CLAMPS } from './most';
 import { bounded, Id, oneOf, strictObject, wholeBounded } from './schema';
 
 /** A clamp placed on a row of boards, taken from a lot on the shop's rack. */
@@ -16,9 +17,6 @@ export const PlacedClampSchema = strictObject({
   /** Pulled no harder than this; left out: as hard as it goes. */
   mostN: Type.Optional(bounded(LIMITS.clampForceN)),
 });
-
-/** Most clamps that one row may carry. */
-export const MOST_CLAMPS = 60;
 
 /** How boards side by side are pulled together, held flat and sawn to length afterwards. */
 export const RowSchema = strictObject({
@@ -56,12 +54,3 @@ export const RowSchema = strictObject({
 
 export type PlacedClamp = Static<typeof PlacedClampSchema>;
 export type RowSection = Static<typeof RowSchema>;
-
-/** A row of which nothing has been said: bars on both faces, stops at the ends, clamps worked out from the rack. */
-export const USUAL_ROW: RowSection = {
-  clamps: [],
-  pullPct: 100,
-  edge: { kind: 'bare', thicknessMm: 20 },
-  holding: { barsTouch: true, barClearanceMm: 0.3, caulPairs: 0, endStops: true, heldFlatLater: false },
-  trimMm: 0,
-};

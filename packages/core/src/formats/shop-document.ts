@@ -215,7 +215,3 @@ export type BlockLot = Static<typeof BlockLotSchema>;
 export type Bench = Static<typeof BenchSchema>;
 export type Bottle = Static<typeof BottleSchema>;
 export type ShopDocument = Static<typeof ShopDocumentSchema>;
-
-/** Pairs of cauls in a shop, listed or only counted. */
-export const caulPairsIn = ({ cauls, caulPairs }: ShopDocument): number =>
-  cauls === undefined ? caulPairs : cauls.reduce((sum, { count }) => sum + Math.floor(count / 2), 0);

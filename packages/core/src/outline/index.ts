@@ -1,3 +1,4 @@
 export { type BendCurve, bendCurve } from './bend-curve';
-export { LIVE_STATIONS, type LiveEdges, liveEdges } from './live-edges';
+export { type LiveEdges, liveEdges } from './live-edges';
 export { type MitreCorners, mitreCorners } from './mitre-corners';
+export { LIVE_STATIONS } from './stations';

@@ -1,8 +1,7 @@
 import { InputError } from '../basics/checks';
 import { signedArea, type Vec2 } from '../solids';
+import { LIVE_STATIONS } from './stations';
 
-/** Places along a live edge at which it is told, from end to end. */
-export const LIVE_STATIONS = 21;
 /** Both ends are measured this far inside, where the outline surely has two edges, as a share of the length. */
 const INSIDE = 1e-6;
 /** Flatter than this is no outline of a board, mm. */

@@ -11,16 +11,7 @@ export {
   reach,
   turned,
 } from './prism';
-export {
-  contactsBetween,
-  loopsInSpace,
-  type Solid,
-  solidOf,
-  solidPoints,
-  solidVolume,
-  type Surface,
-  surfaceArea,
-  surfacesOf,
-} from './solid';
+export { type Solid, solidOf, solidPoints, solidVolume } from './solid';
+export { contactsBetween, loopsInSpace, type Surface, surfaceArea, surfacesOf } from './surfaces';
 export { add, cross, dot, MAIN_AXES, middleOf, scale, subtract, unit, type Vec2, type Vec3 } from './vector';
-export { signedArea } from './polygon';
+export { signedArea } from './outline';

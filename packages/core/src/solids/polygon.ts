@@ -1,29 +1,11 @@
 import polygonClipping, { type Polygon } from 'polygon-clipping';
+import { type Shape2, shapeArea, signedArea } from './outline';
 import type { Vec2 } from './vector';
-
-/** An outline and its holes. */
-export interface Shape2 {
-  readonly outline: readonly Vec2[];
-  readonly holes: readonly (readonly Vec2[])[];
-}
 
 /** Slivers below this are the rounding of corners, not wood, mm². */
 const SLIVER_MM2 = 1e-3;
 /** Corners are snapped to this before clipping, so that edges meant to coincide do, mm. */
 const SNAP_MM = 1e-5;
-
-/** Area with sign: positive when the corners run anticlockwise. */
-export function signedArea(loop: readonly Vec2[]): number {
-  return loop.reduce((sum, [x, y], i) => {
-    const [nextX, nextY] = loop[(i + 1) % loop.length] as Vec2;
-    return sum + (x * nextY - nextX * y) / 2;
-  }, 0);
-}
-
-/** Area of an outline less its holes, mm². */
-export function shapeArea({ outline, holes }: Shape2): number {
-  return Math.abs(signedArea(outline)) - holes.reduce((sum, hole) => sum + Math.abs(signedArea(hole)), 0);
-}
 
 /** What two shapes have in common. */
 export function common(a: Shape2, b: Shape2): Shape2[] {

@@ -1,5 +1,5 @@
 import { InputError } from '../basics/checks';
-import { signedArea } from './polygon';
+import { signedArea } from './outline';
 import { add, dot, scale, turn, unit, type Vec2, type Vec3, cross, subtract } from './vector';
 
 /**

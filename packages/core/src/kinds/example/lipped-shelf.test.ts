@@ -6,8 +6,10 @@ import { planBuild, settlePlan } from '../../plan';
 import { newBuild } from '../../templates';
 import type * as Layouts from '../layouts/list';
 import type * as List from '../list';
+import { laid } from '../layouts/list';
 import type { Answers } from '../question';
 import { LIPPED_SHELF } from './lipped-shelf';
+import { layLippedShelf } from './lipped-shelf-layout';
 import type * as Added from './lipped-shelf';
 import type * as AddedLayout from './lipped-shelf-layout';
 
@@ -28,8 +30,8 @@ jest.mock('../list', () => {
 jest.mock('../layouts/list', () => {
   const list = jest.requireActual<typeof Layouts>('../layouts/list');
   const { LIPPED_SHELF: added } = jest.requireActual<typeof Added>('./lipped-shelf');
-  const { layLippedShelf } = jest.requireActual<typeof AddedLayout>('./lipped-shelf-layout');
-  const [, layOut] = list.laid(added, layLippedShelf);
+  const { layLippedShelf: addedLayout } = jest.requireActual<typeof AddedLayout>('./lipped-shelf-layout');
+  const [, layOut] = list.laid(added, addedLayout);
   const layOutKind: typeof list.layOutKind = (kind, answers, season, boards = []) =>
     kind.id === added.id ? layOut(answers, season, boards) : list.layOutKind(kind, answers, season, boards);
   return { ...list, layOutKind };
@@ -57,7 +59,8 @@ it('is laid out, planned and judged like every other kind', () => {
 });
 
 it('refuses what cannot be made, and says what can', () => {
-  expect(() => planned({ lipMm: 12 })).toThrow(InputError);
+  const [, layOut] = laid(LIPPED_SHELF, layLippedShelf);
+  expect(() => layOut({ lipMm: 12 }, { nowPct: 9, lowPct: 7, highPct: 10 }, [])).toThrow(InputError);
   expect(() => planned({ lipMm: 12 })).toThrow('A lip of 12 mm does not cover a shelf 18 mm thick.');
 });
 

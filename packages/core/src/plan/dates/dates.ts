@@ -13,8 +13,8 @@ import { PACE } from '../../sequence';
 import { glueJobOf } from '../glue-job';
 import { withJoints } from '../session-joints';
 import type { PlanParts } from '../plan';
-import { SET_UP_MIN } from '../order/order-problem';
 import { paceOf } from '../order/paces';
+import { SET_UP_MIN } from '../order/workforce';
 import { ON_A_ROLL } from '../pulls/take-from-rack';
 
 /** Working hours of a shop that has not said its own: weekdays 8 to 17, Saturday 9 to 13 [judgement]. */

@@ -1,7 +1,7 @@
 import { coatDriesMin, DRIED_COATS } from '../../adhesives';
 import { finding } from '../../findings';
 import type { Plan } from '../plan';
-import { workforceOf } from './order-problem';
+import { workforceOf } from './workforce';
 import type { OrderedSession } from './ordered-sessions';
 import type { Draft } from './planned-operation';
 

@@ -1,7 +1,8 @@
 import { PACE, type SessionOperation } from '../../sequence';
 import type { PlannedJoint } from '../joints/planned-joint';
 import { byJoint } from './joint-times';
-import { type OrderJob, workforceOf } from './order-problem';
+import type { OrderJob } from './order-problem';
+import { workforceOf } from './workforce';
 import { passesOf, pressing } from '../pulls/passes';
 import type { PlannedPull } from '../pulls/planned-pull';
 import type { OrderedSession } from './ordered-sessions';

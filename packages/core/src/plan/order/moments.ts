@@ -1,17 +1,16 @@
 import { cleanUpOf } from '../../choice';
-import { isBag, LIGHT_SQUEEZE } from '../../clamps';
+import { isBag } from '../../clamps';
 import { type Finding, finding } from '../../findings';
 import { kindOf, ritualOf } from '../../kinds';
 import { PACE } from '../../sequence';
-import { COMFORTABLE_MARGIN } from '../../verdicts/in-time';
 import { glueJobOf } from '../glue-job';
 import { slowestOf } from '../joints/slowest';
 import type { Plan, PlanParts } from '../plan';
 import { CORNERS, CORNERS_MIN, cornersOf } from '../squeeze/corners-down';
-import { workforceOf } from './order-problem';
 import type { OrderedSession } from './ordered-sessions';
 import { paceOf } from './paces';
 import type { Draft } from './planned-operation';
+import { drawnAgain, noSecondSqueeze, secondSqueezeOf } from './second-squeeze';
 
 /** Metres of joint scraped, wiped or peeled in a minute [judgement]. */
 const CLEANED_M_PER_MIN = 2;
@@ -73,58 +72,10 @@ export function checksOf(plan: Plan, session: OrderedSession, fromMin: number): 
   });
 }
 
-/** When a second squeeze begins and ends, from the session's first bead, min. */
-export interface SecondSqueeze {
-  readonly startMin: number;
-  readonly endMin: number;
-}
-
-/**
- * The second squeeze of the light school: once the glue drags, and done before the shortest assembly time is up, less the usual
- * margin. Null where nothing asks for one.
- * @returns `no-room` where the glue leaves no time between dragging and setting.
- */
-export function secondSqueezeOf(
-  parts: Pick<PlanParts, 'joints' | 'row' | 'pulls' | 'shop' | 'build' | 'times'>,
-  session: OrderedSession,
-): SecondSqueeze | 'no-room' | null {
-  const { joints, shop, build, times } = parts;
-  const clamps = drawnAgain(parts).length;
-  if (clamps === 0) return null;
-  const { crew, pace } = workforceOf({ build, shop });
-  const takesMin = Math.ceil(clamps / crew) * PACE.tightenClampMin * pace('tighten');
-  const closedMin = session.handsOnMin;
-  const latestMin = Math.min(
-    ...joints.flatMap(({ facts, window: { totalMin } }, i) =>
-      totalMin === null || !session.joints.includes(facts.joint.id)
-        ? []
-        : [(times[i]?.spreadStartMin ?? 0) + (1 - COMFORTABLE_MARGIN) * totalMin.low],
-    ),
-  );
-  const startMin = Math.min(closedMin + LIGHT_SQUEEZE.secondAfterMin.low, latestMin - takesMin);
-  return startMin < closedMin + LIGHT_SQUEEZE.soonestMin
-    ? 'no-room'
-    : { startMin, endMin: startMin + takesMin };
-}
-
-/** Numbers of the clamps that the light school draws a second time; none where nothing is pressed lightly. */
-function drawnAgain({ row, pulls, build }: Pick<PlanParts, 'row' | 'pulls' | 'build'>): number[] {
-  if (row !== null) {
-    return row.job.school === 'light' ? row.clampSet.clamps.map(({ number }) => number) : [];
-  }
-  if (build.squeeze?.school !== 'light') return [];
-  const taken = pulls.flatMap((pull) => (pull.pull.need === 'line' ? pull.taken : []));
-  return Array.from({ length: taken.reduce((sum, { count }) => sum + count, 0) }, (_, i) => i + 1);
-}
-
 /** What comes after full pull beside the readings: a second squeeze, and squeeze-out taken off, each with its wait. */
 export function momentsOf(plan: Plan, session: OrderedSession, fromMin: number): Draft[] {
   return [...againDrafts(plan, session, fromMin), ...cleaningDrafts(plan, session, fromMin)];
 }
-
-/** Said where a glue sets before it drags. */
-export const noSecondSqueeze = (): Finding =>
-  finding('no-second-squeeze', 'warns', { soonestMin: LIGHT_SQUEEZE.soonestMin });
 
 /** What there is no room or no clamp for: the second squeeze that the light school counts on, the corners held down. */
 export function momentFindings(parts: PlanParts): Finding[] {

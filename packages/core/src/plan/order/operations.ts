@@ -6,7 +6,7 @@ import type { Plan } from '../plan';
 import { passesOf, pressing } from '../pulls/passes';
 import type { PlannedPull } from '../pulls/planned-pull';
 import { ACROSS } from '../row/row-job';
-import { workforceOf } from './order-problem';
+import { workforceOf } from './workforce';
 import { driedFilmDrafts } from './dried-film';
 import { checksOf, cornersDraft, momentsOf } from './moments';
 import type { OrderedSession } from './ordered-sessions';

@@ -1,24 +1,18 @@
 import { type Press, type SequenceProblem, waysOut } from '../../sequence';
 import type { PlanParts } from '../plan';
 import { paceOf } from './paces';
-import { pressSteps, type Workforce } from './press-steps';
+import { pressSteps } from './press-steps';
 import { passesOf } from '../pulls/passes';
 import type { TakenLot } from '../pulls/placed-on-pull';
 import { ON_A_ROLL } from '../pulls/take-from-rack';
 import { runsIntoOf } from './runs-into';
+import { SET_UP_MIN, type Workforce, workforceOf } from './workforce';
 
-/** Clearing the bench and laying out for the next session, min [judgement]. */
-export const SET_UP_MIN = 10;
 /** Share of every window that an arrangement leaves for a fumble where it can [judgement]. */
 export const ASKED_MARGIN = 0.15;
 
 /** What an order is worked out from. */
 export type OrderJob = Pick<PlanParts, 'facts' | 'joints' | 'pulls' | 'row' | 'build' | 'shop'>;
-
-/** Hands, their pace, and whether clamps are laid out beforehand, which is the rule unless a build says no. */
-export function workforceOf({ build, shop }: Pick<PlanParts, 'build' | 'shop'>): Workforce {
-  return { crew: build.crew, pace: paceOf(shop), preSet: build.preSet ?? true };
-}
 
 /**
  * An assembly as the sequence sees it: joints with ways out and minutes at the shop's pace, presses out of its

@@ -1,7 +1,7 @@
 import type { SessionOperation as Operation } from '../../sequence';
 import type { PlanParts } from '../plan';
 import { passesOf, pressing } from '../pulls/passes';
-import { workforceOf } from './order-problem';
+import { workforceOf } from './workforce';
 import { pressSteps } from './press-steps';
 
 /** A session as numbers, to be played many times over. */

@@ -1,7 +1,7 @@
 import { centreOutOrder, isBag, TURN_N } from '../../clamps';
 import { PACE } from '../../sequence';
-import type { Pace } from './paces';
 import { pegsOf } from './pegs';
+import type { Workforce } from './workforce';
 import { isOpposed } from '../pulls/opposed';
 import type { PlannedPull } from '../pulls/planned-pull';
 import { ACROSS } from '../row/row-job';
@@ -14,13 +14,6 @@ const SNAP_MIN = 0.1;
 const SNAP_ON: readonly string[] = ['spring', 'pointed-spring'];
 /** What is laid or snapped on is not tightened afterwards. */
 const NOT_TIGHTENED: readonly string[] = [...SNAP_ON, 'weight', 'vacuum', 'elastic-wrap'];
-
-/** Who does it, how fast, and whether clamps are laid out beforehand. */
-export interface Workforce {
-  readonly crew: number;
-  readonly pace: Pace;
-  readonly preSet: boolean;
-}
 
 /** One stretch of work with what presses. */
 export interface PressStep {

@@ -1,7 +1,7 @@
 import { panelOpeningMm } from '../../assembly';
 import { leastBy } from '../../basics/least-by';
 import { type Finding, finding } from '../../findings';
-import { noSecondSqueeze, secondSqueezeOf } from '../order/moments';
+import { noSecondSqueeze, secondSqueezeOf } from '../order/second-squeeze';
 import { blocksHeld, cornerFindings } from '../squeeze/pull-tightening';
 import type { Plan } from '../plan';
 import type { RowPlan } from './row-plan';
