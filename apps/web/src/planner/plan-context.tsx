@@ -67,7 +67,7 @@ export function PlanProvider({
   // In another air nobody waits for what was looked at in this one.
   useEffect(() => () => look(null), [look]);
   useEffect(() => {
-    let [overtaken, advising] = [false, false];
+    let overtaken = false;
     // What was dragged and let go is part of this build; what is dragged from here on is not.
     const endOfDragged = endingSoFar();
     const fail = (error: unknown) => {
@@ -105,9 +105,7 @@ export function PlanProvider({
         // What was dragged is now seen where it was let go.
         .then(() => (overtaken ? undefined : endOfDragged()));
       if (plan === null) await rest(MANY_PARTS_REST_MS);
-      advising = true;
       const answer = await askFixes(build, shop, () => !overtaken);
-      advising = false;
       await settling;
       if (!overtaken && answer !== null) setAdvice({ fixes: answer, build, shop });
     };
@@ -116,7 +114,7 @@ export function PlanProvider({
       overtaken = true;
       clearTimeout(timer);
       // What is typed next has the machine to itself.
-      if (advising) letGoOfFixes().catch(fail);
+      letGoOfFixes().catch(fail);
     };
   }, [build, shop, look, endingSoFar]);
   const state = useMemo(() => ({ plan, failure }), [plan, failure]);

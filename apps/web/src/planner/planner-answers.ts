@@ -2,7 +2,7 @@ import { remembered } from '@lean-clasp/core/basics';
 import { beforeLong } from '@lean-clasp/core/bench';
 import { type PanelMarks, panelMarks } from '@lean-clasp/core/drawing';
 import {
-  candidateVerdicts,
+  candidateInSteps,
   fixCandidates,
   type Fixes,
   fixesAmong,
@@ -90,7 +90,7 @@ export const plannerAnswers = (press: Press, pressFixes?: Press) => {
     const found: [number, Verdicts][] = [];
     for (const [place, candidate] of advised({ build, shop }).candidates.entries()) {
       if (!isWanted(place)) continue;
-      found.push([place, candidateVerdicts(candidate, shop, by)]);
+      found.push([place, yield* candidateInSteps(candidate, shop, by)]);
       yield;
     }
     return found;

@@ -80,11 +80,26 @@ export async function askFixes(
     () => verdicts,
   );
   const content = wantingFixes(verdicts).length === 0 && wantingFixes(await settled).length === 0;
-  return content ? NO_FIXES : fixesBy([adviser(), presser()], build, shop, settled, isWanted);
+  if (content) return NO_FIXES;
+  const own = (sought = { build, shop });
+  const found = await fixesBy(
+    [adviser(), presser()],
+    build,
+    shop,
+    settled,
+    () => sought === own && isWanted(),
+  );
+  if (sought === own) sought = null;
+  return found;
 }
 
-/** Nobody waits for fixes any more. */
+/** For what fixes are being looked for. */
+let sought: { readonly build: BuildDocument; readonly shop: ShopDocument } | null = null;
+
+/** Nobody waits for fixes any more; whatever is asked next has the machine to itself. */
 export async function letGoOfFixes(): Promise<void> {
+  if (sought === null) return;
+  sought = null;
   await Promise.all([adviser(), presser()].map((each) => each.letGoOfFixes()));
 }
 

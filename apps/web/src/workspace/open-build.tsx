@@ -2,7 +2,7 @@ import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import { createContext, type ReactNode, use, useCallback, useMemo } from 'react';
 import { useAppDispatch } from '../app/store';
 import { editDocument } from '../documents/sync';
-import { askFirst } from '../planner/workers';
+import { askFirst, letGoOfFixes } from '../planner/workers';
 
 /** The part of an open build that no edit changes. */
 export interface BuildHandle {
@@ -31,8 +31,10 @@ export function OpenBuildProvider({
   const edit = useCallback<BuildHandle['edit']>(
     (label, change) => {
       const after = dispatch(editDocument<BuildDocument>(id, label, change));
-      // Asked before anything is drawn again; a failure is told where the plan is shown.
-      if (after !== undefined) askFirst(after, shop).catch(() => undefined);
+      if (after === undefined) return;
+      // Asked before anything is drawn again, with nothing beside it; a failure is told where the plan is shown.
+      letGoOfFixes().catch(() => undefined);
+      askFirst(after, shop).catch(() => undefined);
     },
     [dispatch, id, shop],
   );

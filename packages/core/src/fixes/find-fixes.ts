@@ -70,9 +70,23 @@ export const triedAmong = (candidates: readonly Candidate[], known: ReadonlyMap<
   });
 
 /** What a candidate comes to; by finite elements with `press`, else by estimates. */
-export function candidateVerdicts(candidate: Candidate, shop: ShopDocument, press?: Press): Verdicts {
+function candidateVerdicts(candidate: Candidate, shop: ShopDocument, press?: Press): Verdicts {
+  const steps = candidateInSteps(candidate, shop, press);
+  let step = steps.next();
+  while (step.done !== true) step = steps.next();
+  return step.value;
+}
+
+/** The same, resting before the elements, which take as long as all the rest: whoever tries it may be wanted elsewhere by then. */
+export function* candidateInSteps(
+  candidate: Candidate,
+  shop: ShopDocument,
+  press?: Press,
+): Generator<undefined, Verdicts> {
   const plan = planBuild(candidate.build, candidate.shop ?? shop);
-  return (press === undefined ? plan : settlePlan(plan, press)).verdicts;
+  if (press === undefined) return plan.verdicts;
+  yield;
+  return settlePlan(plan, press).verdicts;
 }
 
 /** Everything that might help, in an order that is always the same. */
