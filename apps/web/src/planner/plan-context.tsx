@@ -37,8 +37,10 @@ const GlanceContext = createContext<GlanceState>({ glance: null, look: () => und
 
 /** Pause after the verdicts before elements and fixes are asked, in which the plan is drawn. */
 const SETTLE_AFTER_MS = 20;
-/** The same before the fixes of a plan of many parts, each of which takes as long as a key: longer than between two keys. */
-const MANY_PARTS_REST_MS = 400;
+/** The same before the fixes of a plan of many parts, or of one that took long, each of which takes as long as a key: longer than between two keys. */
+const SLOW_PLAN_REST_MS = 400;
+/** A plan that took longer than this is a slow one, ms. */
+const SLOW_PLAN_MS = 90;
 
 /** An estimate knows nothing of clamps in their places yet: until it does, they stay where they were, and so does the field typed in. */
 function withClamps(answer: Plan, before: Plan | null): Plan {
@@ -89,7 +91,9 @@ export function PlanProvider({
       });
     // Before the rest nothing stands beside what is drawn, on a machine of two cores; after it fixes are looked for beside the elements.
     const work = async () => {
+      const askedMs = performance.now();
       const { plan, verdicts } = await askFirst(build, shop);
+      const isSlow = plan === null || performance.now() - askedMs > SLOW_PLAN_MS;
       if (overtaken) return;
       // Verdicts first: all of the plan takes longer to draw.
       setAhead(verdicts);
@@ -104,7 +108,7 @@ export function PlanProvider({
         .then(show, () => undefined)
         // What was dragged is now seen where it was let go.
         .then(() => (overtaken ? undefined : endOfDragged()));
-      if (plan === null) await rest(MANY_PARTS_REST_MS);
+      if (isSlow) await rest(SLOW_PLAN_REST_MS);
       const answer = await askFixes(build, shop, () => !overtaken);
       await settling;
       if (!overtaken && answer !== null) setAdvice({ fixes: answer, build, shop });

@@ -30,18 +30,55 @@ function timedAlone(
 /** Remembers timings of blocks; the same merges come back in thousands of forests. */
 export function blockTimer(problem: SequenceProblem, effort: Effort): BlockTimer {
   // What is known of a block: its gentlest timing, or a share that it cannot get below.
-  const known = new Map<string, { readonly timing: BestTiming | null; readonly atLeast: number }>();
-  return (merges, below = Infinity) => {
-    const key = keyOf(merges);
-    let ready = known.get(key);
-    if (ready === undefined || (ready.timing === null && ready.atLeast < below)) {
-      const job = jobOf(problem, merges);
+  return remembering<{ readonly timing: BestTiming | null; readonly atLeast: number }>(
+    problem,
+    (known, below) => known.timing !== null || known.atLeast >= below,
+    (job, merges, below) => {
       const timing = timedAlone(problem, job, merges) ?? gentlestTiming(job, problem.crew, effort, below);
-      ready = { timing, atLeast: timing?.usedShare ?? below };
-      known.set(key, ready);
-    }
-    return ready.timing !== null && ready.timing.usedShare < below ? ready.timing : null;
+      return { timing, atLeast: timing?.usedShare ?? below };
+    },
+  );
+}
+
+/**
+ * Times blocks, each once: by its merges, and where those are new by its works, since shelves alike, or slats, make one job out of many
+ * blocks.
+ * @param isEnough Whether what is known tells whoever asks for less than a share.
+ */
+function remembering<Known extends { readonly timing: BestTiming | null }>(
+  problem: SequenceProblem,
+  isEnough: (known: Known, below: number) => boolean,
+  time: (job: Job, merges: readonly Merge[], below: number) => Known,
+): BlockTimer {
+  const byMerges = new Map<string, { readonly job: Job; readonly name: string }>();
+  const byJob = new Map<string, Known>();
+  const jobFor = (merges: readonly Merge[]) => {
+    const key = keyOf(merges);
+    const before = byMerges.get(key);
+    if (before !== undefined) return before;
+    const job = jobOf(problem, merges);
+    const named = { job, name: nameOf(job) };
+    byMerges.set(key, named);
+    return named;
   };
+  return (merges, below = Infinity) => {
+    const { job, name } = jobFor(merges);
+    let known = byJob.get(name);
+    if (known === undefined || !isEnough(known, below)) {
+      known = time(job, merges, below);
+      byJob.set(name, known);
+    }
+    return known.timing !== null && known.timing.usedShare < below ? known.timing : null;
+  };
+}
+
+/** All that a job is timed by, as text: jobs that read alike are timed alike. Windows are those of the problem. */
+function nameOf({ works, before, limits }: Job): string {
+  let name = '';
+  for (const { kind, minutes, hands } of works) name += `${kind} ${minutes} ${hands},`;
+  for (const [from, to] of before) name += `${from}<${to},`;
+  for (const { from, to, fromEnd } of limits) name += `${from}${fromEnd ? '>' : '-'}${to},`;
+  return name;
 }
 
 /** Merges and what each builds on, as text; what one alone builds on was made before it. */
@@ -71,24 +108,21 @@ function roughlyTimed(job: Job, crew: number, plain: Ranked, swaps: Effort): Tim
  */
 export function roughTimer(problem: SequenceProblem, mostSwaps = Infinity, mostLists = Infinity): BlockTimer {
   const swaps: Effort = { left: mostSwaps };
-  const known = new Map<string, { readonly timing: BestTiming; readonly plain: boolean }>();
   const { crew } = problem;
-  return (merges, below = Infinity) => {
-    const key = keyOf(merges);
-    let ready = known.get(key);
-    const wanted = below < Infinity ? below : -Infinity;
-    if (ready === undefined || (ready.plain && ready.timing.usedShare >= wanted)) {
-      const job = jobOf(problem, merges);
+  return remembering<{ readonly timing: BestTiming; readonly plain: boolean }>(
+    problem,
+    ({ timing, plain }, below) => !plain || timing.usedShare < wantedBelow(below),
+    (job, merges, below) => {
       const alone = timedAlone(problem, job, merges, mostLists);
-      if (alone !== null) ready = { timing: alone, plain: false };
-      else {
-        const plain = timedByRules(job, crew, wanted);
-        const isEnough = plain.timing.usedShare < wanted;
-        const timing = isEnough ? plain.timing : roughlyTimed(job, crew, plain, swaps);
-        ready = { timing: { ...timing, proven: false }, plain: isEnough };
-      }
-    }
-    known.set(key, ready);
-    return ready.timing.usedShare < below ? ready.timing : null;
-  };
+      if (alone !== null) return { timing: alone, plain: false };
+      const wanted = wantedBelow(below);
+      const plain = timedByRules(job, crew, wanted);
+      const isEnough = plain.timing.usedShare < wanted;
+      const timing = isEnough ? plain.timing : roughlyTimed(job, crew, plain, swaps);
+      return { timing: { ...timing, proven: false }, plain: isEnough };
+    },
+  );
 }
+
+/** Whoever asks for any share wants the best. */
+const wantedBelow = (below: number): number => (below < Infinity ? below : -Infinity);

@@ -1,3 +1,4 @@
+import { remembered } from '../basics/remembered';
 import type { SequenceProblem } from './problem';
 import { isOpen, PartGraph, type Split, splitsOf } from './splits';
 
@@ -12,6 +13,33 @@ const MOST_PARTS = 30;
 /** Parts up to which all sets asked for are looked at, and how many beyond, where densely joined parts have thousands. */
 const PARTS_SEEN_IN_FULL = 12;
 const SETS_BEYOND = 300;
+
+/** Assemblies whose ways of coming apart are kept: most edits change minutes, not what is joined to what. */
+const MOST_REMEMBERED = 3;
+
+/** All that it depends on how an assembly comes apart. */
+interface Structure extends Pick<SequenceProblem, 'runsInto'> {
+  readonly joints: readonly unknown[];
+  readonly most: number;
+}
+
+const knownOf = remembered<Structure, Map<string, Splits>>(() => new Map(), MOST_REMEMBERED);
+
+/** `everySplit` for one assembly and the parts asked about, each set of them worked out once as long as nothing is joined otherwise. */
+export function everySplitOf(
+  problem: SequenceProblem,
+  ways: readonly number[],
+  most: number,
+): (parts: readonly number[]) => Splits {
+  const joints = problem.joints.map(({ a, b, ways: own }) => [a, b, own]);
+  const known = knownOf({ joints, runsInto: problem.runsInto, most });
+  return (parts) => {
+    const key = parts.join(',');
+    const splits = known.get(key) ?? everySplit(problem, parts, ways, most);
+    known.set(key, splits);
+    return splits;
+  };
+}
 
 /**
  * All ways of taking connected parts apart into two halves that hang together and have a way out of each other; where

@@ -1,6 +1,6 @@
 import { SHARE_EPS } from './best-timing';
 import type { BlockTimer } from './block-timer';
-import { everySplit } from './every-split';
+import { everySplitOf, type Splits } from './every-split';
 import { clampsFor, type SequenceProblem } from './problem';
 import { connectedPieces, waysToTry } from './splits';
 
@@ -33,7 +33,7 @@ export class Pieces {
   /** Kinds of clamps that joints ask for, and how many the rack has. */
   readonly kinds: readonly string[];
   readonly there: readonly number[];
-  private readonly ways: readonly number[];
+  private readonly splitsOf: (parts: readonly number[]) => Splits;
   /** True where every press belongs to one joint. */
   readonly independent: boolean;
   /** Clamps of each joint where every press belongs to one, in the order of the rack's kinds. */
@@ -43,9 +43,9 @@ export class Pieces {
     private readonly problem: SequenceProblem,
     private readonly timer: BlockTimer,
     /** Sets of parts looked at for one sub-assembly before only some splits are taken. */
-    private readonly mostSets: number,
+    mostSets: number,
   ) {
-    this.ways = waysToTry(problem);
+    this.splitsOf = everySplitOf(problem, waysToTry(problem), mostSets);
     const { rack } = problem;
     const all = problem.joints.map((_, i) => i);
     this.kinds = rack === null ? [] : Object.keys(clampsFor(problem, all));
@@ -106,7 +106,7 @@ export class Pieces {
   /** Ways of taking a piece apart, the gentlest closing first. */
   partingsOf(piece: Piece): readonly Parting[] {
     if (piece.splits !== null) return piece.splits;
-    const { splits, complete } = everySplit(this.problem, piece.parts, this.ways, this.mostSets);
+    const { splits, complete } = this.splitsOf(piece.parts);
     piece.complete = complete;
     piece.splits = splits
       .flatMap(({ joints, halves }): Parting[] => {

@@ -11,7 +11,7 @@ import type { Order } from './ordered-sessions';
  */
 const AT_A_KEYSTROKE: SequenceEffort = {
   exactJoints: 6,
-  marginSteps: 2_000,
+  marginSteps: 300,
   handsOnSteps: 100,
   width: 4,
   widthWhereTied: 1,
@@ -19,7 +19,7 @@ const AT_A_KEYSTROKE: SequenceEffort = {
   enough: 1 - COMFORTABLE_MARGIN,
   proofSteps: 2_000,
   mostSets: 60,
-  swaps: 8_000,
+  swaps: 1_000,
   lists: 20,
 };
 /** A few ways there as well, before it is said that the rack does not do. */
