@@ -1,6 +1,7 @@
 export { AnswersSchema, BUILD_VERSION, type BuildDocument, BuildDocumentSchema } from './build-document';
 export { type Board, type Climate, type FreeJoint, type FreePart, type PulledClamp } from './build-sections';
 export { caulPairsIn } from './caul-pairs';
+export { type Finish, FINISHES } from './finishes';
 export { type Learned, type Measure, MEASURES, NOTHING_LEARNED, type Work, WORKS } from './learned';
 export {
   AMOUNT_TRAITS,
@@ -50,6 +51,6 @@ export {
   ShopDocumentSchema,
 } from './shop-document';
 export { upgradedBuild, upgradedRun } from './upgrades';
-export { type Finish, FINISHES, NO_WISHES, type Wishes, wishesOf } from './wishes';
+export { NO_WISHES, type Wishes, wishesOf } from './wishes';
 export { bounded, oneOf, orNull, strictObject, wholeBounded } from './schema';
 export { USUAL_ROW } from './usual-row';

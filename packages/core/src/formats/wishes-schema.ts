@@ -1,7 +1,7 @@
 import { Type } from '../basics/type';
 import { LIMITS } from '../basics/limits';
+import { FINISHES } from './finishes';
 import { bounded, oneOf, orNull, strictObject } from './schema';
-import { FINISHES } from './wishes';
 
 /** What a person wants of the glue beside holding. */
 export const WishesSchema = strictObject({

@@ -1,11 +1,6 @@
 import type { Static } from '@sinclair/typebox';
 import type { WishesSchema } from './wishes-schema';
 
-/** What comes over the wood afterwards. */
-export const FINISHES = ['none', 'clear', 'stain', 'paint'] as const;
-/** One of `FINISHES`. */
-export type Finish = (typeof FINISHES)[number];
-
 /** What a person wants of the glue beside holding. */
 export type Wishes = Static<typeof WishesSchema>;
 

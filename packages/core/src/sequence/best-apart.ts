@@ -2,11 +2,9 @@ import { SHARE_EPS } from './best-timing';
 import type { Effort } from './clock-search';
 import type { SessionsBound } from './lower-bound';
 import type { SequenceProblem } from './problem';
-import type { SequenceEffort } from './sequence-effort';
+import { MOST_JOINTS_TO_PROVE, type SequenceEffort } from './sequence-effort';
 import type { Asked, TakenApart, TakingApart } from './take-apart';
 
-/** Joints up to which a proof is looked for; beyond, only bounds tell that nothing is better. */
-const MOST_JOINTS_TO_PROVE = 20;
 /** Ways kept side by side times joints: larger assemblies have as many more steps. */
 const WIDTH_TIMES_JOINTS = 1_000;
 

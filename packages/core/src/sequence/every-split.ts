@@ -1,5 +1,6 @@
 import { remembered } from '../basics/remembered';
 import type { SequenceProblem } from './problem';
+import { MOST_JOINTS_TO_PROVE } from './sequence-effort';
 import { isOpen, PartGraph, type Split, splitsOf } from './splits';
 
 /** Ways of taking a sub-assembly apart, and whether these are all there are. */
@@ -10,9 +11,8 @@ export interface Splits {
 
 /** Parts up to which a set of them is bits of one number. */
 const MOST_PARTS = 30;
-/** Parts up to which all sets asked for are looked at, and how many beyond, where densely joined parts have thousands. */
-const PARTS_SEEN_IN_FULL = 12;
-const SETS_BEYOND = 300;
+/** Sets looked at where there are more joints than anything is proven of: densely joined parts have thousands. */
+const SETS_WITHOUT_PROOF = 300;
 
 /** Assemblies whose ways of coming apart are kept: most edits change minutes, not what is joined to what. */
 const MOST_REMEMBERED = 3;
@@ -54,7 +54,7 @@ export function everySplit(
   ways: readonly number[],
   most: number,
 ): Splits {
-  const sets = parts.length > PARTS_SEEN_IN_FULL ? Math.min(most, SETS_BEYOND) : most;
+  const sets = problem.joints.length > MOST_JOINTS_TO_PROVE ? Math.min(most, SETS_WITHOUT_PROOF) : most;
   const found = parts.length > MOST_PARTS ? null : connectedHalves(problem, parts, sets);
   if (found === null) return { splits: splitsOf(problem, parts, ways), complete: false };
   return {

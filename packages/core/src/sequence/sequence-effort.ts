@@ -29,6 +29,9 @@ export const FULL_EFFORT: SequenceEffort = Object.freeze({
   handsOnSteps: 15_000,
   width: 50,
   rounds: 10,
-  proofSteps: 400_000,
+  proofSteps: 1_000_000,
   mostSets: 4_000,
 });
+
+/** Joints up to which a proof is looked for; beyond, only bounds tell that nothing is better. */
+export const MOST_JOINTS_TO_PROVE = 20;
