@@ -167,6 +167,29 @@ test('clamps of a case are moved, pinned, taken off and left to be worked out ag
   await expect(verdict(page, 'tight')).toHaveAttribute('data-state', 'holds');
 });
 
+test('a clamp of a case is slid over the drawing; the others are kept where they stood', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/builds/costume-trunk/squeeze`);
+  const number = page.locator('[data-clamp="1"]');
+  await expect(number).toBeVisible();
+  const rows = page.getByRole('button', { name: /^Clamp \d+: / });
+  await expect(rows).toHaveCount(0);
+  const { x, y, width, height } = (await number.boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+  await page.mouse.move(x + width / 2, y + height / 2);
+  await page.mouse.down();
+  await page.mouse.move(x + width / 2, y + height / 2 - 40, { steps: 5 });
+  await expect(page.getByText(/^\d+ mm along$/)).toBeVisible();
+  await page.mouse.up();
+  await expect(rows).toHaveCount(8);
+  // It went up the sides, away from the joint that it seated.
+  await expect(verdict(page, 'tight')).toHaveAttribute('data-state', 'close');
+  await page.keyboard.press('Control+z');
+  await expect(rows).toHaveCount(0);
+  await expect(verdict(page, 'tight')).toHaveAttribute('data-state', 'holds');
+});
+
 test('the clamps of a stack are searched for, and its pressure is drawn along the joints', async ({
   page,
   app,

@@ -1,5 +1,5 @@
-import { type AssemblyMarks, type PlacedMark, placeLabels } from '@lean-clasp/core/drawing';
-import type { Plan } from '@lean-clasp/core/plan';
+import { type AssemblyMarks, type PlacedMark, placeLabels, type Slide } from '@lean-clasp/core/drawing';
+import type { ClampPlace, Plan } from '@lean-clasp/core/plan';
 import { JOINT_WORDS, inSentence } from '@lean-clasp/words';
 import { useTheme } from '@mui/material/styles';
 import { memo, useId } from 'react';
@@ -12,6 +12,7 @@ import type { Playback } from '../order/use-playback';
 import { type Format, useFormat } from '../quantities/use-format';
 import { Glyph, JointSpot, NameTag, numberBox, Overall, TAG_HEIGHT, tagWidth } from './drawing-tags';
 import { areNumbered, PlacedBars, PlacedNumbers } from './PlacedShapes';
+import { useSliding } from './use-sliding';
 
 /** Room for dimensions around the drawing, px. */
 const MARGIN = { left: 64, right: 24, top: 24, bottom: 44 };
@@ -32,6 +33,8 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
   dimensioned,
   marked,
   clamps,
+  slides,
+  onSlide,
 }: {
   readonly marks: AssemblyMarks;
   /** What the sheet is scaled to hold. */
@@ -46,12 +49,16 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
   readonly marked: boolean;
   /** Clamps in their places; empty where the step does not show them. */
   readonly clamps: readonly PlacedMark[];
+  /** Those of them that can be slid, and where that is kept. */
+  readonly slides: readonly Slide[];
+  readonly onSlide: (number: number, place: ClampPlace) => void;
 }) {
   const { tokens } = useTheme().palette;
   const { selected, select } = useSelection();
   const f = useFormat();
   const hatch = useId();
   const at = placing(frame, size);
+  const { held, handlersOf } = useSliding(slides, at([1, 0])[0] - at([0, 0])[0], onSlide);
   const path = (loops: AssemblyMarks['sides'][number]['loops']) =>
     loops.map((loop) => svgPath(loop, at, true)).join('');
   const joined = facts.joints.find(({ joint }) => isSelected(selected, 'joint', joint.id))?.joint;
@@ -90,7 +97,7 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
           <line x1={0} x2={0} y1={0} y2={5} stroke={tokens.woodInk} strokeWidth={0.7} opacity={0.55} />
         </pattern>
       </defs>
-      <PlacedBars marks={clamps.filter(({ behind }) => behind)} at={at} />
+      <PlacedBars marks={clamps.filter(({ behind }) => behind)} at={at} held={held} />
       <g aria-hidden>
         {marks.sides.map(({ part, loops, endGrain, light, mark }, i) => {
           const d = path(loops);
@@ -112,7 +119,7 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
           );
         })}
       </g>
-      <PlacedBars marks={clamps.filter(({ behind }) => !behind)} at={at} />
+      <PlacedBars marks={clamps.filter(({ behind }) => !behind)} at={at} held={held} />
       <g role="group" aria-label="Joints" onKeyDown={moveByArrows}>
         {marks.joints.map(({ id, at: spot, loops }, i) => {
           const [x, y] = at(spot);
@@ -152,7 +159,7 @@ export const AssemblyDrawing = memo(function AssemblyDrawing({
           );
         })}
       </g>
-      {clamps.length > 0 && <PlacedNumbers marks={clamps} at={at} />}
+      {clamps.length > 0 && <PlacedNumbers marks={clamps} at={at} held={held} handlersOf={handlersOf} />}
       {dimensioned && <Overall marks={marks} at={at} />}
     </svg>
   );

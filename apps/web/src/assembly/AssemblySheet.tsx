@@ -2,11 +2,12 @@ import {
   assemblyMarks,
   type AssemblyView,
   clampMarks,
+  clampSlides,
   frameWith,
   pulledApart,
   TOGETHER,
 } from '@lean-clasp/core/drawing';
-import type { Plan } from '@lean-clasp/core/plan';
+import type { ClampPlace, Plan } from '@lean-clasp/core/plan';
 import Box from '@mui/material/Box';
 import Slider from '@mui/material/Slider';
 import ToggleButton from '@mui/material/ToggleButton';
@@ -37,6 +38,7 @@ export function AssemblySheet({
   title,
   ordered,
   squeezed,
+  onSlide,
 }: {
   readonly plan: Plan;
   readonly title: string;
@@ -44,6 +46,8 @@ export function AssemblySheet({
   readonly ordered: boolean;
   /** Whether clamps are shown in their places. */
   readonly squeezed: boolean;
+  /** A clamp was slid to another place. */
+  readonly onSlide: (number: number, place: ClampPlace) => void;
 }) {
   const { facts } = plan;
   const [view, setView] = useState<AssemblyView | 'solid'>('slant');
@@ -61,6 +65,7 @@ export function AssemblySheet({
     () => (squeezed && shifts.size === 0 ? clampMarks(plan, flat) : []),
     [squeezed, shifts, plan, flat],
   );
+  const slides = useMemo(() => (clamps.length === 0 ? [] : clampSlides(plan, flat)), [clamps, plan, flat]);
   // While closings are played the sheet keeps its scale.
   const frame = useMemo(
     () => frameWith(widest.size === 0 ? marks : assemblyMarks(facts, flat, { shifts: widest, aids }), clamps),
@@ -87,6 +92,8 @@ export function AssemblySheet({
             dimensioned={view !== 'slant' && shifts.size === 0 && widest.size === 0}
             marked={marked}
             clamps={clamps}
+            slides={slides}
+            onSlide={onSlide}
           />
         )}
       </Box>

@@ -18,7 +18,9 @@ function Step() {
   const { plan } = usePlan();
   return (
     <>
-      {plan !== null && <AssemblySheet plan={plan} title="Flats" ordered squeezed={false} />}
+      {plan !== null && (
+        <AssemblySheet plan={plan} title="Flats" ordered squeezed={false} onSlide={() => undefined} />
+      )}
       <OrderStep />
     </>
   );

@@ -86,7 +86,9 @@ export function PullClamps({ pull }: { readonly pull: SqueezedPull }) {
 function hintFor(searched: boolean, placed: number, pinned: number): string {
   if (pinned > 0) return `Around ${pinned} pinned.`;
   if (searched) return 'Fewest from the rack that press everywhere.';
-  return placed > 0 ? 'In line with the joints.' : 'Then each can be moved, pinned or taken off.';
+  return placed > 0
+    ? 'In line with the joints.'
+    : 'Then each can be moved, pinned or taken off; or slide one by its number on the drawing.';
 }
 
 /** What the last placing came to, as long as its clamps are still there. */

@@ -1,6 +1,6 @@
 import { findClampKind } from '@lean-clasp/core/clamps';
 import type { BuildDocument } from '@lean-clasp/core/formats';
-import { pullOpenings, type SqueezedPull } from '@lean-clasp/core/plan';
+import { canBePlaced, pullOpenings, type SqueezedPull } from '@lean-clasp/core/plan';
 import { PRESSURE_WORDS, says, pullName } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Table from '@mui/material/Table';
@@ -16,7 +16,6 @@ import { NumberField } from '../quantities/fields';
 import { useFormat } from '../quantities/use-format';
 import { useOpenBuild } from '../workspace/open-build';
 import { AlongJoints } from './AlongJoints';
-import { canBePlaced } from './pull-edits';
 import { PullClamps } from './PullClamps';
 
 /** More joints than this are told by the weakest few. */

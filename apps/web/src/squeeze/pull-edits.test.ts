@@ -1,16 +1,23 @@
 import type { BuildDocument } from '@lean-clasp/core/formats';
-import { type Plan, planBuild, settlePlan, type SqueezedPull, suits } from '@lean-clasp/core/plan';
+import {
+  canBePlaced,
+  type Plan,
+  planBuild,
+  settlePlan,
+  type SqueezedPull,
+  suits,
+} from '@lean-clasp/core/plan';
 import { DEMO_SHOP, wagonBuilds } from '@lean-clasp/core/demo';
 import {
   addPulled,
   asTheyStand,
-  canBePlaced,
   changePulled,
   easePulled,
   leaveWorkedOut,
   lotForOneMore,
   placeOn,
   removePulled,
+  slideOnPull,
 } from './pull-edits';
 
 const buildOf = (id: string): BuildDocument => {
@@ -55,6 +62,19 @@ it('moves, eases, pins and takes off one clamp and no other', () => {
   expect(clampsOf(eased)[0]).toEqual({ ...first, mostN: 800 });
   expect(clampsOf(easePulled(first.id, null)(eased))).toEqual(kept);
   expect(clampsOf(removePulled(first.id)(placed))).toEqual(others);
+});
+
+it('slides one clamp: of those worked out the others are kept where they stand', () => {
+  const [first] = kept;
+  if (first === undefined) throw new Error('a case is clamped');
+  const to = { alongMm: 55, acrossMm: 66 };
+  const number = across.clamps[0]?.number ?? 0;
+  const places = (build: BuildDocument) =>
+    clampsOf(build).map(({ alongMm, acrossMm }) => ({ alongMm, acrossMm }));
+  const others = kept.slice(1).map(({ alongMm, acrossMm }) => ({ alongMm, acrossMm }));
+  expect(places(slideOnPull(across, number, to)(TRUNK))).toEqual([to, ...others]);
+  // What was placed keeps its id.
+  expect(clampsOf(slideOnPull(pullOf(placed), number, to)(placed))[0]).toEqual({ ...first, ...to });
 });
 
 it('leaves a pull to be worked out without touching another', () => {

@@ -1,17 +1,8 @@
 import type { BuildDocument, PulledClamp, RackLot } from '@lean-clasp/core/formats';
-import { placeableLots, type PlannedPull, type SqueezedPull } from '@lean-clasp/core/plan';
+import { type ClampPlace, placeableLots, type PlannedPull, type SqueezedPull } from '@lean-clasp/core/plan';
 import { eased, makeId } from '../workspace/edits';
 
 type Edit = (build: BuildDocument) => BuildDocument;
-
-/** Whether the clamps of a pull can be placed one by one: those with a place of their own. */
-export function canBePlaced({ clamps, planned }: SqueezedPull, rack: readonly RackLot[]): boolean {
-  const lots = placeableLots(planned.pull, rack);
-  return (
-    clamps.length > 0 &&
-    clamps.every(({ place, lot }) => place !== null && lots.some(({ id }) => id === lot.id))
-  );
-}
 
 /** Clamps of a pull as they stand, to be kept in the document from now on. */
 export function asTheyStand({ clamps }: SqueezedPull): PulledClamp[] {
@@ -47,6 +38,18 @@ export const leaveWorkedOut = (pull: string): Edit => placeOn(pull, []);
 /** Changes one placed clamp. */
 export const changePulled = (id: string, change: Partial<PulledClamp>): Edit =>
   withClamps((before) => before.map((clamp) => (clamp.id === id ? { ...clamp, ...change } : clamp)));
+
+/** Slides one clamp of a pull; where they were worked out the others stay as they stand. */
+export function slideOnPull(pull: SqueezedPull, number: number, { alongMm, acrossMm }: ClampPlace): Edit {
+  const placed = pull.clamps.filter(({ place }) => place !== null);
+  const moved = placed.findIndex((clamp) => clamp.number === number);
+  const id = placed[moved]?.id ?? null;
+  if (id !== null) return changePulled(id, { alongMm, acrossMm });
+  return placeOn(
+    pull.planned.pull.id,
+    asTheyStand(pull).map((clamp, i) => (i === moved ? { ...clamp, alongMm, acrossMm } : clamp)),
+  );
+}
 
 /** Pulls a placed clamp no harder than so much; null lets it go as hard as it can. */
 export const easePulled = (id: string, mostN: number | null): Edit =>

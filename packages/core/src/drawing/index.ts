@@ -26,4 +26,5 @@ export {
 export type { FigureLabel, FigurePath } from './figures/figure';
 export { type Figure, type FigureInk, figureOf } from './figures';
 export { assemblyFigure, drawingOf } from './lowered';
+export { clampSlides, type Slide, slid, slideOnSheet } from './slides';
 export { type PlacedLabel, placeLabels, type WantedLabel } from './place-labels';

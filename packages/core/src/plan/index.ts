@@ -77,6 +77,8 @@ export {
   cornersOf,
   leastOf,
   type PressedAlong,
+  canBePlaced,
+  type ClampPlace,
   pullFrame,
   type PullOpening,
   pullOpenings,

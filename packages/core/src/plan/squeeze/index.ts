@@ -4,6 +4,7 @@ export { CORNER_INSET_MM, type CornersDown, cornersOf } from './corners-down';
 export { squeezePlan, wantsElements } from './squeeze-plan';
 export { leastOf } from './least';
 export { type Stack, stackOf } from './press-stack';
-export { acrossInTurn, pullFrame } from './pull-frame';
+export { canBePlaced } from './can-be-placed';
+export { acrossInTurn, type ClampPlace, pullFrame } from './pull-frame';
 export type { Squeeze, ClampInSpace, PressedAlong, SqueezedPull } from './squeezed';
 export { type PullOpening, pullOpenings, pullTightening } from './pull-tightening';
