@@ -101,18 +101,14 @@ async function runningAt(page: Page, url: string): Promise<Run | undefined> {
   return (await (await page.request.get(`${url}/api/runs/${id}`)).json()) as Run;
 }
 
-/** In the quiet after the first screen all others are fetched: the last of them is there once nothing more comes. */
+/** Waits until the screens have been fetched in the quiet, the last step's panel after all others. */
 async function everyScreenFetched(page: Page): Promise<void> {
-  const fetched = () => page.evaluate(() => performance.getEntriesByType('resource').length);
-  const atFirst = await fetched();
-  let before = atFirst;
-  const still = async () => {
-    const now = await fetched();
-    const same = now > atFirst && now === before;
-    before = now;
-    return same;
-  };
-  await expect.poll(still, { intervals: [2000] }).toBe(true);
+  const isLastThere = () =>
+    page.evaluate(() =>
+      performance.getEntriesByType('resource').some(({ name }) => name.includes('/RecordStep-')),
+    );
+  await expect.poll(isLastThere, { timeout: 60_000 }).toBe(true);
+  await page.waitForLoadState('networkidle');
 }
 
 test('the clock is started with the server gone, and the run comes in with its events', async ({

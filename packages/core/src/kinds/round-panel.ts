@@ -1,8 +1,8 @@
 import { finding } from '../findings';
+import { LIVE_STATIONS } from '../outline';
 import { askFixing } from './block-fixing';
 import { defineKind } from './kind';
 import { upTo } from './names';
-import { LIVE_STATIONS } from '../outline';
 import { askChoice, askCount, askEachLength, askLength, askSpecies, onlyWhen } from './question';
 
 const STATION_NAMES = upTo(LIVE_STATIONS).map((n) => `at ${(100 * (n - 1)) / (LIVE_STATIONS - 1)} %`);

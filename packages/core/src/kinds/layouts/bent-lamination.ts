@@ -3,11 +3,11 @@ import { InputError } from '../../basics/checks';
 import { type Finding, finding } from '../../findings';
 import { radians } from '../../geometry';
 import { extruded, solidOf } from '../../solids';
-import { arcCorners } from './arcs';
 import type { LayOut } from '../kind';
-import { downThrough, joint, part, partId, X } from './pieces';
 import { upTo } from '../names';
 import type { BENT_LAMINATION } from '../bent-lamination';
+import { arcCorners } from './arcs';
+import { downThrough, joint, part, partId, X } from './pieces';
 
 /** Straight stretches that a curve is drawn with; the chord is short of the arc by less than 0.1 % up to 180°. */
 const FACETS = 40;

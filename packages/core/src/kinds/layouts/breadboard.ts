@@ -3,9 +3,9 @@ import { type Finding, finding } from '../../findings';
 import { breadboardSlot, heldWidthMm, resolveSpecies, drawboreMm } from '../../materials';
 import { box, type Prism, solidOf } from '../../solids';
 import { type LayOut, type Season } from '../kind';
-import { BAR_CLAMPS, joint, PADS_MM, part, X, Y } from './pieces';
 import { upTo } from '../names';
 import type { BREADBOARD } from '../breadboard';
+import { BAR_CLAMPS, joint, PADS_MM, part, X, Y } from './pieces';
 
 /** Play of a peg in its slot at either extreme, mm. */
 const CLEARANCE_MM = 1;

@@ -1,8 +1,8 @@
 import { InputError } from '../../basics/checks';
 import { box, type Prism, solidOf } from '../../solids';
 import { type PartDraft } from '../kind';
-import { part, X } from './pieces';
 import { upTo } from '../names';
+import { part, X } from './pieces';
 
 /** Thickness of a strip as a share of the case's wood. */
 const THICK_SHARE = 0.7;

@@ -2,11 +2,11 @@ import { InputError } from '../../basics/checks';
 import { finding } from '../../findings';
 import type { Aid, JointKind } from '../../assembly';
 import { box, type Prism } from '../../solids';
-import { layStrips, STRIP_CLAMPS, STRIP_END_MM } from './case-strips';
 import type { LayOut } from '../kind';
-import { BAR_CLAMPS, joint, PADS_MM, part, partId, X, Y, Z } from './pieces';
 import { upTo } from '../names';
 import type { CASE, Corner } from '../case';
+import { layStrips, STRIP_CLAMPS, STRIP_END_MM } from './case-strips';
+import { BAR_CLAMPS, joint, PADS_MM, part, partId, X, Y, Z } from './pieces';
 
 /** Depth of a housing as a share of the side. */
 const HOUSING_SHARE = 1 / 3;

@@ -1,7 +1,7 @@
 import type { Aid, ClampsOnBlocks, JawPlace } from '../../assembly';
 import { extruded, MAIN_AXES, scale, solidOf, type Vec2 } from '../../solids';
-import { PADS_MM } from './pieces';
 import type { BlockFixing } from '../block-fixing';
+import { PADS_MM } from './pieces';
 
 /** What keeps one block where it is: friction on the edge, and what else holds it along the edge, N. */
 export interface BlockHold {

@@ -1,10 +1,10 @@
 import { InputError } from '../../basics/checks';
 import { finding } from '../../findings';
 import { box, extruded, type Solid, solidOf } from '../../solids';
-import { arcCorners } from './arcs';
 import type { LayOut, PartDraft } from '../kind';
-import { joint, part, X, Z } from './pieces';
 import type { DRIED_FILM } from '../dried-film';
+import { arcCorners } from './arcs';
+import { joint, part, X, Z } from './pieces';
 
 /** Straight stretches that a curved edge is drawn with. */
 const FACETS = 32;

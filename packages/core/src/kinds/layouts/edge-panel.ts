@@ -1,10 +1,10 @@
-import { boardLabel } from '../names';
 import type { Board } from '../../formats';
 import { box, solidOf } from '../../solids';
+import { boardLabel } from '../names';
 import type { LayOut, PartDraft } from '../kind';
+import type { EDGE_PANEL } from '../edge-panel';
 import { joint, PADS_MM, partId, X } from './pieces';
 import { acrossRow, sideBySide } from './side-by-side';
-import type { EDGE_PANEL } from '../edge-panel';
 
 export const layEdgePanel: LayOut<typeof EDGE_PANEL> = (
   { species, boards: count, widthMm, lengthMm, thicknessMm },

@@ -2,9 +2,9 @@ import { InputError } from '../../basics/checks';
 import { finding } from '../../findings';
 import { box, solidOf } from '../../solids';
 import type { LayOut } from '../kind';
-import { downThrough, joint, PADS_MM, part, partId, X, STRAIGHT_STACK_CLAMPS } from './pieces';
 import { upTo } from '../names';
 import type { FACE_LAMINATION } from '../face-lamination';
+import { downThrough, joint, PADS_MM, part, partId, X, STRAIGHT_STACK_CLAMPS } from './pieces';
 
 /** No stack stands higher in its clamps, mm: past it jaws tip [judgement]. */
 const HIGHEST_MM = 480;

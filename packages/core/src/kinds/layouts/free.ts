@@ -2,11 +2,11 @@ import type { JointKind, Pull } from '../../assembly';
 import { InputError } from '../../basics/checks';
 import type { FreeJoint, FreePart } from '../../formats';
 import { add, box, MAIN_AXES, reach, scale, type Solid, solidPoints, unit, type Vec3 } from '../../solids';
+import { type Layout, PLAIN_LAYOUT } from '../kind';
 import { AXIS_NAMES, grainAxis, grainOf, overlap, touchAxis } from './free-blocks';
 import { type Joinery, joineryOf, letsIn } from './free-joinery';
 import { type MitreCuts, mitreCuts, mitredSolid } from './free-mitres';
 import { squareOfRing } from './free-ring';
-import { type Layout, PLAIN_LAYOUT } from '../kind';
 import { BAR_CLAMPS, CORNER_CLAMPS, joint, PADS_MM } from './pieces';
 
 /** Joints that are only drawn home; all others are pressed on their faces. */

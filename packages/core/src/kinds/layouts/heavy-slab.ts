@@ -1,10 +1,10 @@
 import { finding } from '../../findings';
 import { box, solidOf } from '../../solids';
 import type { LayOut } from '../kind';
-import { joint, PADS_MM, partId } from './pieces';
 import { upTo } from '../names';
-import { acrossRow, sideBySide } from './side-by-side';
 import type { HEAVY_SLAB } from '../heavy-slab';
+import { joint, PADS_MM, partId } from './pieces';
+import { acrossRow, sideBySide } from './side-by-side';
 
 export const layHeavySlab: LayOut<typeof HEAVY_SLAB> = ({
   species,

@@ -3,8 +3,8 @@ import { finding } from '../../findings';
 import { mitrePolygon, radians } from '../../geometry';
 import { extruded, solidOf, type Vec2 } from '../../solids';
 import { type Layout, type PartDraft, PLAIN_LAYOUT } from '../kind';
-import { joint, MITRE_CLAMPS, part, partId } from './pieces';
 import { upTo } from '../names';
+import { joint, MITRE_CLAMPS, part, partId } from './pieces';
 
 /** Longest miss that sanding or a hair of glue forgives, mm. */
 const CLOSES_WITHIN_MM = 0.5;

@@ -1,9 +1,9 @@
 import { finding } from '../../findings';
 import type { LayOut } from '../kind';
+import type { MITRED_FRAME, TRIM_SET, CASING } from '../mitred-frame';
 import { CORNER_CLAMPS } from './pieces';
 import { cornerPulls, frameOf, roundPull } from './mitre-outline';
 import { glassFindings, unequalFindings } from './mitre-widths';
-import type { MITRED_FRAME, TRIM_SET, CASING } from '../mitred-frame';
 
 export const layMitredFrame: LayOut<typeof MITRED_FRAME> = ({
   chain,

@@ -3,9 +3,9 @@ import { radians } from '../../geometry';
 import { extruded, MAIN_AXES, solidOf, type Vec2 } from '../../solids';
 import type { Aid, ClampsOnBlocks } from '../../assembly';
 import type { LayOut } from '../kind';
+import type { ODD_ANGLE } from '../odd-angle';
 import { PADS_MM } from './pieces';
 import { frameOf } from './mitre-outline';
-import type { ODD_ANGLE } from '../odd-angle';
 
 /** Friction of an abrasive-faced block on wood [judgement]. */
 const BLOCK_FRICTION = 0.75;

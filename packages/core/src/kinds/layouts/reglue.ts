@@ -1,9 +1,9 @@
 import { InputError } from '../../basics/checks';
 import { finding } from '../../findings';
 import type { LayOut } from '../kind';
+import { type REGLUE, BLOCK_MM } from '../reglue';
 import { ovalLayout } from './round-panel';
 import { squareRow } from './side-by-side';
-import { type REGLUE, BLOCK_MM } from '../reglue';
 
 /** What is shorter than this is no crack that clamps are set on, mm. */
 const LEAST_CRACK_MM = 50;

@@ -4,11 +4,11 @@ import { type Finding, finding } from '../../findings';
 import { extruded, solidOf, type Vec2 } from '../../solids';
 import type { BlockFixing } from '../block-fixing';
 import type { LayOut, Layout } from '../kind';
-import { joint, part, partId, usualRing, X } from './pieces';
 import { upTo } from '../names';
+import type { ROUND_PANEL } from '../round-panel';
+import { joint, part, partId, usualRing, X } from './pieces';
 import { acrossRow, squareRow } from './side-by-side';
 import { clampsOver, curvedBlock, holdOf, reachSlope } from './curved-blocks';
-import type { ROUND_PANEL } from '../round-panel';
 
 /** Less of the outer line than this under a block leaves its ends unpressed [judgement]. */
 const LEAST_REACH_SHARE = 0.6;

@@ -1,9 +1,9 @@
 import { extruded, solidOf, type Vec2 } from '../../solids';
-import type { LayOut } from '../kind';
-import { downThrough, joint, part, partId, X, STRAIGHT_STACK_CLAMPS } from './pieces';
-import { upTo } from '../names';
 import { InputError } from '../../basics/checks';
+import type { LayOut } from '../kind';
+import { upTo } from '../names';
 import type { SCARF } from '../scarf';
+import { downThrough, joint, part, partId, X, STRAIGHT_STACK_CLAMPS } from './pieces';
 
 export const layScarf: LayOut<typeof SCARF> = ({
   species,

@@ -1,8 +1,8 @@
 import type { Pull } from '../../assembly';
 import { box, solidOf } from '../../solids';
 import { type Layout, type PartDraft } from '../kind';
-import { BAR_CLAMPS, joint, PADS_MM, part, partId, usualRing, X, Y } from './pieces';
 import { upTo } from '../names';
+import { BAR_CLAMPS, joint, PADS_MM, part, partId, usualRing, X, Y } from './pieces';
 
 /** Equal boards lying side by side, grain along x, from the first clamped edge on. */
 export function sideBySide(

@@ -2,9 +2,9 @@ import { InputError } from '../../basics/checks';
 import { finding } from '../../findings';
 import { box, type Prism, type Solid, solidOf } from '../../solids';
 import type { LayOut, PartDraft } from '../kind';
-import { BAR_CLAMPS, joint, PADS_MM, part, partId, X, Y } from './pieces';
 import { railName, upTo } from '../names';
 import type { SLATTED_FRAME } from '../slatted-frame';
+import { BAR_CLAMPS, joint, PADS_MM, part, partId, X, Y } from './pieces';
 
 /** What the stack must stay short of the shoulder by, so that the second leg can seat, mm. */
 const SHOULDER_ROOM_MM = 1;

@@ -1,9 +1,9 @@
 import { stave } from '../../geometry';
 import { extruded, solidOf, turned, type Vec2 } from '../../solids';
 import type { LayOut } from '../kind';
-import { joint, part, partId, X, Y, Z } from './pieces';
 import { upTo } from '../names';
 import type { MITRED_POST } from '../staves';
+import { joint, part, partId, X, Y, Z } from './pieces';
 
 /** What goes round a post, and what may press a square one in opposed pairs, lightest first. */
 const GO_ROUND = ['band', 'screw-band', 'elastic-wrap'];

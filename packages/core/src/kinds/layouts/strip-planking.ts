@@ -3,8 +3,8 @@ import { finding } from '../../findings';
 import { resolveSpecies } from '../../materials';
 import { box, extruded, solidOf, type Vec2 } from '../../solids';
 import type { LayOut } from '../kind';
-import { BAR_CLAMPS, joint, PADS_MM, part, partId, X, Y, Z } from './pieces';
 import type { STRIP_PLANKING } from '../strip-planking';
+import { BAR_CLAMPS, joint, PADS_MM, part, partId, X, Y, Z } from './pieces';
 
 /** Thick glue fills so much between two places where a plank is held down [judgement], mm. */
 const FILLED_MM = 0.5;

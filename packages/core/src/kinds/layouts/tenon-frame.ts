@@ -2,9 +2,9 @@ import type { JointKind, Pull } from '../../assembly';
 import { InputError } from '../../basics/checks';
 import { box, type Prism, type Solid } from '../../solids';
 import type { LayOut, Layout } from '../kind';
-import { BOTTOM_ROOM_MM, BAR_CLAMPS, joint, PADS_MM, part, partId, X, Y, Z, WALL_MM } from './pieces';
 import { railName, upTo } from '../names';
 import type { Joinery, TENON_FRAME } from '../tenon-frame';
+import { BOTTOM_ROOM_MM, BAR_CLAMPS, joint, PADS_MM, part, partId, X, Y, Z, WALL_MM } from './pieces';
 
 /** Wood left outside a tenon at the end of a stile, as a share of the rail. */
 const HAUNCH_SHARE = 1 / 4;

@@ -2,9 +2,9 @@ import { STRIPS_EVERY_MM } from '../../clamps';
 import { finding } from '../../findings';
 import { box, solidOf } from '../../solids';
 import type { LayOut } from '../kind';
-import { joint, part, partId, X, Y } from './pieces';
 import { upTo } from '../names';
 import type { VENEER_SEAM } from '../veneer-seam';
+import { joint, part, partId, X, Y } from './pieces';
 
 export const layVeneerSeam: LayOut<typeof VENEER_SEAM> = ({
   species,

@@ -3,8 +3,8 @@ import { vacuumBag } from '../../geometry';
 import { resolveSpecies } from '../../materials';
 import { box, solidOf } from '../../solids';
 import type { LayOut } from '../kind';
-import { downThrough, joint, part, partId, X, Z } from './pieces';
 import type { VENEERED_SHEET, EDGE_BANDING } from '../veneered-sheet';
+import { downThrough, joint, part, partId, X, Z } from './pieces';
 
 const bagFor = (lengthMm: number, widthMm: number, thicknessMm: number) => {
   const { insideLengthMm, insideWidthMm } = vacuumBag({ lengthMm, widthMm, thicknessMm });
