@@ -3,7 +3,7 @@ import { findClampKind, lotForceN } from '../clamps';
 import { finding } from '../findings';
 import type { ShopDocument } from '../formats';
 import { LIMITS } from '../basics/limits';
-import { ACROSS, clampsElsewhere, type Plan, type PlannedPull, pullFrame } from '../plan';
+import { ACROSS, clampsElsewhere, clampsForLines, type Plan, type PlannedPull, pullFrame } from '../plan';
 import type { Candidate } from './rank';
 
 /** Most clamps that are borrowed at once, and how much more than the least they give. */
@@ -43,21 +43,26 @@ function readings({ build, facts, verdicts }: Plan): Candidate[] {
   return found;
 }
 
-/** So many of the kind that suits a pull best as are missing on the rack, opened far enough. */
+/** So many of the kind that suits a pull best as are missing on the rack, opened far enough: in all, and on each of its lines. */
 function borrowed(
   { build }: Plan,
-  { pull, neededN, reachN, word, taken }: PlannedPull,
+  { pull, neededN, reachN, word, taken, pieces, lines = [], drawnMm }: PlannedPull,
   shop: ShopDocument,
 ): Candidate[] {
-  if (taken.length > 0 && word !== 'under-pressed' && word !== 'light') return [];
   const [kindId] = pull.kinds;
-  if (kindId === undefined) return [];
+  if (kindId === undefined || drawnMm !== null) return [];
   const lot = typicalLot(kindId, pull.openingMm, 1);
   const forceN = lotForceN(lot);
   const missing = forceN === 0 ? 1 : Math.ceil((ROOM * neededN - reachN) / forceN);
-  const count = Math.min(MOST_BORROWED, Math.max(1, missing));
-  const counts = (build.squeeze?.counts ?? []).filter((each) => each.pull !== pull.id);
-  const clamps = clampsElsewhere(build, pull.id);
+  const onLines = forceN === 0 ? 0 : clampsForLines(lines, forceN) - pieces.length;
+  const isShort = taken.length === 0 || word === 'under-pressed' || word === 'light';
+  if (!isShort && onLines <= 0) return [];
+  const squeeze = {
+    ...build.squeeze,
+    counts: (build.squeeze?.counts ?? []).filter((each) => each.pull !== pull.id),
+    clamps: clampsElsewhere(build, pull.id),
+  };
+  const count = Math.min(MOST_BORROWED, Math.max(1, missing, onLines));
   return [
     {
       change: finding('borrow-clamps', 'informs', {
@@ -66,7 +71,7 @@ function borrowed(
         openingMm: pull.openingMm,
         forceN,
       }),
-      build: { ...build, squeeze: { ...build.squeeze, counts, clamps } },
+      build: { ...build, squeeze },
       shop: { ...shop, rack: [...shop.rack, { ...lot, count }] },
       first: 'rack',
     },

@@ -2,6 +2,7 @@ import type { Pull } from '../../assembly';
 import type { PressureWord, TargetPressure } from '../../clamps';
 import type { Piece } from './pieces';
 import type { IdleOnPull, PlacedOnPull, TakenLot } from './placed-on-pull';
+import type { LineWants } from './wanted-lines';
 
 /** What a pull needs and what the rack can give it. */
 export interface PlannedPull {
@@ -27,6 +28,8 @@ export interface PlannedPull {
   readonly mostN: number;
   /** What gets least of it beside what it wants: one line where it seats joints line by line, else all of it. */
   readonly leastMet: { readonly label: string; readonly neededN: number; readonly reachN: number };
+  /** What each of its lines wants; left out where one force goes through all of it. */
+  readonly lines?: readonly LineWants[];
   readonly reachMPa: number;
   readonly word: PressureWord;
   /** Offset of the pegs that draw it home in place of clamps, mm; null where clamps do. */

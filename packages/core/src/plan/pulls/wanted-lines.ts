@@ -24,8 +24,8 @@ const SEAT_ROOM = 1.25;
 /** Force that brings one joint of a kind home, N [judgement]. */
 export const seatForceN = (kind: JointKind): number => SEAT_N[kind] ?? USUAL_SEAT_N;
 
-/** A line of pull and what it wants: one force goes through all joints behind each other, as at both ends of a rail. */
-export interface WantedLine extends LineOfPull {
+/** What a line of pull wants. */
+export interface LineWants {
   /** What brings the joint home that wants most, N. */
   readonly neededN: number;
   /** What it is eased to, N. */
@@ -33,6 +33,9 @@ export interface WantedLine extends LineOfPull {
   /** Clamps that it wants at least. */
   readonly clamps: number;
 }
+
+/** A line of pull and what it wants: one force goes through all joints behind each other, as at both ends of a rail. */
+export interface WantedLine extends LineOfPull, LineWants {}
 
 /**
  * What each line of a pull wants to seat its joints. No shoulder is asked to bear more than its share of what crushes it.
@@ -96,7 +99,10 @@ export function pressedMm2(joint: JointFacts, axis: Vec3): number {
 }
 
 /** Clamps of a force that bring all lines home, each line with as many as it wants at least. */
-export const clampsForLines = (lines: readonly WantedLine[], forceN: number): number =>
+export const clampsForLines = (
+  lines: readonly Pick<LineWants, 'neededN' | 'clamps'>[],
+  forceN: number,
+): number =>
   lines.reduce((sum, { neededN, clamps }) => sum + Math.max(clamps, Math.ceil(neededN / forceN - 1e-9)), 0);
 
 /** Stands the strongest clamps on the lines that want most of each; where there are fewer than lines they stay between them. */
