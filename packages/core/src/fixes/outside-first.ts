@@ -3,7 +3,7 @@ import { findClampKind, lotForceN } from '../clamps';
 import { finding } from '../findings';
 import type { ShopDocument } from '../formats';
 import { LIMITS } from '../basics/limits';
-import { ACROSS, clampsElsewhere, clampsForLines, type Plan, type PlannedPull, pullFrame } from '../plan';
+import { ACROSS, clampsElsewhere, clampsWanted, type Plan, type PlannedPull, pullFrame } from '../plan';
 import type { Candidate } from './rank';
 
 /** Most clamps that are borrowed at once, and how much more than the least they give. */
@@ -43,36 +43,48 @@ function readings({ build, facts, verdicts }: Plan): Candidate[] {
   return found;
 }
 
-/** So many of the kind that suits a pull best as are missing on the rack, opened far enough: in all, and on each of its lines. */
-function borrowed(
-  { build }: Plan,
-  { pull, neededN, reachN, word, taken, pieces, lines = [], drawnMm }: PlannedPull,
-  shop: ShopDocument,
-): Candidate[] {
-  const [kindId] = pull.kinds;
-  if (kindId === undefined || drawnMm !== null) return [];
-  const lot = typicalLot(kindId, pull.openingMm, 1);
-  const forceN = lotForceN(lot);
-  const missing = forceN === 0 ? 1 : Math.ceil((ROOM * neededN - reachN) / forceN);
-  const onLines = forceN === 0 ? 0 : clampsForLines(lines, forceN) - pieces.length;
+/** A kind that suits a pull better is borrowed though it takes up to so many times as many as another [judgement]. */
+const HARDLY_MORE = 1.5;
+
+/** So many of a kind that suits a pull as are missing on the rack, opened far enough: by their force, and by their places. */
+function borrowed(plan: Plan, planned: PlannedPull, shop: ShopDocument): Candidate[] {
+  const { build } = plan;
+  const { pull, neededN, reachN, word, taken, pieces, drawnMm } = planned;
+  if (drawnMm !== null) return [];
   const isShort = taken.length === 0 || word === 'under-pressed' || word === 'light';
-  if (!isShort && onLines <= 0) return [];
+  // Where force suffices and places are bare, more of the same.
+  const lots = isShort
+    ? pull.kinds.map((kind) => typicalLot(kind, pull.openingMm, 1))
+    : taken.map(({ lot }) => ({ ...lot, id: `more-${lot.id}` }));
+  const choices = lots.map((lot) => {
+    const forceN = lotForceN(lot);
+    const byForce = (wantedN: number) => (forceN === 0 ? 1 : Math.ceil(wantedN / forceN));
+    const places = clampsWanted(planned, plan, lot);
+    const bare = places - pieces.length;
+    const count = Math.max(1, byForce(ROOM * neededN - reachN), bare);
+    // By itself, whatever the rack gives beside it: a weight or two would fill bare places, and press nothing.
+    const alone = Math.max(1, byForce(ROOM * neededN), places);
+    return { lot, forceN, bare, count, alone };
+  });
+  const fewest = Math.min(...choices.map(({ alone }) => alone));
+  const best = choices.find(({ alone }) => alone <= HARDLY_MORE * fewest);
+  if (best === undefined || (!isShort && best.bare <= 0)) return [];
+  const count = Math.min(MOST_BORROWED, best.count);
   const squeeze = {
     ...build.squeeze,
     counts: (build.squeeze?.counts ?? []).filter((each) => each.pull !== pull.id),
     clamps: clampsElsewhere(build, pull.id),
   };
-  const count = Math.min(MOST_BORROWED, Math.max(1, missing, onLines));
   return [
     {
       change: finding('borrow-clamps', 'informs', {
         count,
-        kind: kindId,
+        kind: best.lot.kind,
         openingMm: pull.openingMm,
-        forceN,
+        forceN: best.forceN,
       }),
       build: { ...build, squeeze },
-      shop: { ...shop, rack: [...shop.rack, { ...lot, count }] },
+      shop: { ...shop, rack: [...shop.rack, { ...best.lot, count }] },
       first: 'rack',
     },
   ];

@@ -55,7 +55,7 @@ export { clampsElsewhere, suits } from './pulls/placed-on-pull';
 export { isOpposed } from './pulls/opposed';
 export type { PlannedPull } from './pulls/planned-pull';
 export { ON_A_ROLL, placeableLots } from './pulls/take-from-rack';
-export { clampsForLines } from './pulls/wanted-lines';
+export { clampsWanted } from './pulls/clamps-wanted';
 export type { CaulPlan } from './row/cauls';
 export { clampBowMm } from './row/clamp-bow';
 export { type RingChoice, ringChoices, type RingOrder } from './row/moisture-cup';
