@@ -10,6 +10,7 @@ import {
   type LikelyChange,
   likelyChanges,
   likelyFixes,
+  quickVerdicts,
   triedAmong,
   type Verdicts,
 } from '@lean-clasp/core/fixes';
@@ -79,7 +80,7 @@ export const plannerAnswers = (press: Press, pressFixes?: Press) => {
   // Asked about by its parts.
   const advised = remembered(({ build, shop }: { build: BuildDocument; shop: ShopDocument }) => {
     const plan = planBuild(build, shop);
-    return { verdicts: plan.verdicts, candidates: fixCandidates(plan, shop) };
+    return { verdicts: quickVerdicts(plan), candidates: fixCandidates(plan, shop) };
   }, 1);
   const tries = newestOnly(function* (
     build: BuildDocument,

@@ -1,7 +1,15 @@
 import { finding } from '../findings';
 import type { BuildDocument, ShopDocument } from '../formats';
 import type { Press } from '../mechanics';
-import { arrangements, glueJobOf, type Plan, planBuild, settlePlan, withSessions } from '../plan';
+import {
+  arrangements,
+  glueJobOf,
+  type Plan,
+  planBuild,
+  settlePlan,
+  wantsElements,
+  withSessions,
+} from '../plan';
 import type { SequenceEffort } from '../sequence';
 import { covers, findSpreadMethod, listSpreadMethods } from '../spread';
 import { atHour, clampsLaidOut, oneMorePair } from './common-changes';
@@ -32,7 +40,7 @@ const COMMON_METHODS: readonly string[] = ['bead', 'card', 'brush', 'roller'];
  * wants a fix.
  */
 export function findFixes(plan: Plan, shop: ShopDocument, press?: Press): Fixes {
-  const settled = press === undefined ? plan.verdicts : settlePlan(plan, press).verdicts;
+  const settled = press === undefined ? quickVerdicts(plan) : settlePlan(plan, press).verdicts;
   if (wantingFixes(settled).length === 0) return NO_FIXES;
   const candidates = fixCandidates(plan, shop);
   const estimated = candidates.map((candidate, place): Tried => ({
@@ -41,7 +49,7 @@ export function findFixes(plan: Plan, shop: ShopDocument, press?: Press): Fixes 
     verdicts: candidateVerdicts(candidate, shop),
   }));
   if (press === undefined) return rankFixes(settled, () => estimated);
-  const likely = likelyFixes(plan.verdicts, estimated, settled);
+  const likely = likelyFixes(quickVerdicts(plan), estimated, settled);
   const full = placesOf(likely).flatMap((place) => {
     const candidate = candidates[place];
     return candidate === undefined ? [] : [[place, candidateVerdicts(candidate, shop, press)] as const];
@@ -69,6 +77,10 @@ export const triedAmong = (candidates: readonly Candidate[], known: ReadonlyMap<
     return verdicts === undefined ? [] : [{ candidate, place, verdicts }];
   });
 
+/** Verdicts on a plan without elements: in full where those have nothing to say, so that lines without a clamp are seen. */
+export const quickVerdicts = (plan: Plan): Verdicts =>
+  (wantsElements(plan) ? plan : settlePlan(plan)).verdicts;
+
 /** What a candidate comes to; by finite elements with `press`, else by estimates. */
 function candidateVerdicts(candidate: Candidate, shop: ShopDocument, press?: Press): Verdicts {
   const steps = candidateInSteps(candidate, shop, press);
@@ -84,7 +96,7 @@ export function* candidateInSteps(
   press?: Press,
 ): Generator<undefined, Verdicts> {
   const plan = planBuild(candidate.build, candidate.shop ?? shop);
-  if (press === undefined) return plan.verdicts;
+  if (press === undefined) return quickVerdicts(plan);
   yield;
   return settlePlan(plan, press).verdicts;
 }

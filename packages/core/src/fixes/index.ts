@@ -1,4 +1,11 @@
-export { candidateInSteps, findFixes, fixCandidates, fixesAmong, triedAmong } from './find-fixes';
+export {
+  candidateInSteps,
+  quickVerdicts,
+  findFixes,
+  fixCandidates,
+  fixesAmong,
+  triedAmong,
+} from './find-fixes';
 export { type LikelyChange, likelyChanges } from './likelier';
 export {
   type Fix,
