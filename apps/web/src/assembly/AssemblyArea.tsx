@@ -1,7 +1,7 @@
-import Box from '@mui/material/Box';
-import { Loading } from '../frame/Loading';
 import type { ClampPlace } from '@lean-clasp/core/plan';
+import Box from '@mui/material/Box';
 import { useCallback } from 'react';
+import { Loading } from '../frame/Loading';
 import { usePlan } from '../planner/plan-context';
 import { slideOnPull } from '../squeeze/pull-edits';
 import { useOpenBuild } from '../workspace/open-build';

@@ -1,6 +1,7 @@
 import { type Slide, slid, slideOnSheet } from '@lean-clasp/core/drawing';
 import type { ClampPlace } from '@lean-clasp/core/plan';
 import { type PointerEvent, useState } from 'react';
+import { DRAG_STEP_MM } from '../drawing/drag-step';
 import type { Point } from '../drawing/svg-path';
 
 /** A clamp in hand: where it would come to, and how far that is on the sheet, px. */
@@ -39,7 +40,7 @@ export function useSliding(
       onPointerMove: (event) => {
         if (drag?.held.number !== number) return;
         const [x, y] = drag.from;
-        const place = slid(slide, [(event.clientX - x) / scale, (event.clientY - y) / scale]);
+        const place = slid(slide, [(event.clientX - x) / scale, (event.clientY - y) / scale], DRAG_STEP_MM);
         const [right, down] = slideOnSheet(slide, place);
         setDrag({ ...drag, held: { number, place, by: [right * scale, down * scale] } });
       },

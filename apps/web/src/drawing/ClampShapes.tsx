@@ -2,6 +2,7 @@ import type { ClampMark, PanelMarks } from '@lean-clasp/core/drawing';
 import { useTheme } from '@mui/material/styles';
 import { type KeyboardEvent, type PointerEvent, useMemo, useState } from 'react';
 import { useFormat } from '../quantities/use-format';
+import { DRAG_STEP_MM } from './drag-step';
 import type { DrawingExtras, GhostClamp } from './extras';
 import { Pickable } from './Pickable';
 import { isSelected, useSelection } from './selection';
@@ -10,8 +11,7 @@ import type { Sheet } from './sheet';
 /** Class that the pan gesture leaves alone, because it drags a clamp. */
 export const CLAMP_HANDLE_CLASS = 'clamp-handle';
 
-/** Positions snap to this while dragging, and by this with the arrow keys. */
-const STEP_MM = 5;
+/** With the arrow keys and shift, mm. */
 const FINE_STEP_MM = 1;
 /** Pixels above the first edge at which numbers stand, and their radius. */
 const HEAD_PX = 34;
@@ -92,7 +92,7 @@ function ClampShape({
   const along = (event: PointerEvent<SVGGElement>): number => {
     const matrix = event.currentTarget.ownerSVGElement?.getScreenCTM();
     const px = matrix == null ? event.clientX : (event.clientX - matrix.e) / matrix.a;
-    const mm = Math.round((px - sheet.left) / sheet.scale / STEP_MM) * STEP_MM;
+    const mm = Math.round((px - sheet.left) / sheet.scale / DRAG_STEP_MM) * DRAG_STEP_MM;
     return Math.min(marks.lengthMm, Math.max(0, mm));
   };
   const letGo = (drop: typeof drag) => {
@@ -106,7 +106,7 @@ function ClampShape({
     const direction = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0;
     if (direction === 0 || onMoveClamp === undefined) return;
     event.preventDefault();
-    const step = event.shiftKey ? FINE_STEP_MM : STEP_MM;
+    const step = event.shiftKey ? FINE_STEP_MM : DRAG_STEP_MM;
     onMoveClamp(clamp.id, Math.min(marks.lengthMm, Math.max(0, clamp.xMm + direction * step)));
   };
 

@@ -10,7 +10,6 @@ import {
   type LikelyChange,
   likelyChanges,
   likelyFixes,
-  quickVerdicts,
   triedAmong,
   type Verdicts,
 } from '@lean-clasp/core/fixes';
@@ -34,6 +33,7 @@ import {
   likelihoodOf,
   type Plan,
   planBuild,
+  settledAtOnce,
   settlePlan,
   wantsElements,
 } from '@lean-clasp/core/plan';
@@ -75,12 +75,12 @@ export const plannerAnswers = (press: Press, pressFixes?: Press) => {
   // Asked for its verdicts first and then as a whole.
   const planned = remembered(({ build, shop }: { build: BuildDocument; shop: ShopDocument }) => {
     const plan = planBuild(build, shop);
-    return wantsElements(plan) ? { plan, settled: false } : { plan: settlePlan(plan, press), settled: true };
+    return { plan: settledAtOnce(plan, press), settled: !wantsElements(plan) };
   }, 1);
   // Asked about by its parts.
   const advised = remembered(({ build, shop }: { build: BuildDocument; shop: ShopDocument }) => {
     const plan = planBuild(build, shop);
-    return { verdicts: quickVerdicts(plan), candidates: fixCandidates(plan, shop) };
+    return { verdicts: settledAtOnce(plan).verdicts, candidates: fixCandidates(plan, shop) };
   }, 1);
   const tries = newestOnly(function* (
     build: BuildDocument,

@@ -13,6 +13,7 @@ const settled = (
   const { build, shop } = planQuestion({ template, shop: PRACTICE_SHOP, crew: 2, answers });
   return settlePlan(planBuild({ ...(build as BuildDocument), ...more }, shop));
 };
+const STEP_MM = 5;
 const firstOf = (slides: readonly Slide[]): Slide => {
   const [slide] = slides;
   if (slide === undefined) throw new Error('nothing is slid');
@@ -30,7 +31,7 @@ describe('clamps slid over the sheet', () => {
         acrossMm: slide.across === null ? slide.place.acrossMm : 5 * Math.round(slide.widthMm / 15),
       };
       const way = slideOnSheet(slide, to);
-      expect(slid(slide, way)).toEqual(to);
+      expect(slid(slide, way, STEP_MM)).toEqual(to);
       // A second way to the same: plan it there, and look where its number stands.
       const placed = plan.squeeze?.pulls[0]?.clamps ?? [];
       const clamps = placed.flatMap(({ pull, lot, place }, i) =>
@@ -48,14 +49,14 @@ describe('clamps slid over the sheet', () => {
 
   it('goes no further than what is pressed reaches, in whole steps', () => {
     const slide = firstOf(clampSlides(settled('case'), 'slant'));
-    const far = slid(slide, [1e5, -1e5]);
+    const far = slid(slide, [1e5, -1e5], STEP_MM);
     for (const [mm, most] of [
       [far.alongMm, slide.lengthMm],
       [far.acrossMm, slide.widthMm],
     ] as const) {
       expect(mm === 0 || mm === most).toBe(true);
     }
-    expect(slid(slide, [0.5, 0.5])).toEqual(slide.place);
+    expect(slid(slide, [0.5, 0.5], STEP_MM)).toEqual(slide.place);
   });
 
   it('slides along what is pressed only where it presses a line, and nothing that has no place of its own', () => {

@@ -1,5 +1,5 @@
 import { canBePlaced, type ClampPlace, type Plan, pullFrame } from '../plan';
-import { dot, type Vec2 } from '../solids';
+import type { Vec2 } from '../solids';
 import { type AssemblyView, flattener } from './eye';
 
 /** How one clamp can be slid over what it presses, on the sheet of a view. */
@@ -17,8 +17,6 @@ export interface Slide {
 
 /** What is seen shorter than this share of its length points at the eye, more or less: a hair's move of the hand would be a hand's breadth. */
 const SEEN_SHARE = 0.25;
-/** Places are told by so much, mm. */
-const STEP_MM = 5;
 
 /** The clamps of a plan that can be slid by hand in a view: along their joints, where they seat any also across. */
 export function clampSlides(
@@ -47,12 +45,23 @@ export function clampSlides(
   });
 }
 
-/** Where a clamp comes to that is drawn so far over the sheet, mm; what it cannot follow it is drawn past. */
-export function slid({ place, along, across, lengthMm, widthMm }: Slide, [x, y]: Vec2): ClampPlace {
-  const [byAlong, byAcross] = shares(along, across, [x, y]);
+/**
+ * Where a clamp comes to that is drawn some way over the sheet, mm, in whole steps and no further than what is pressed reaches. Along a way
+ * that it is not moved it stays as it was, wherever that is.
+ */
+export function slid(
+  { place, along, across, lengthMm, widthMm }: Slide,
+  way: Vec2,
+  stepMm: number,
+): ClampPlace {
+  const moved = (fromMm: number, byMm: number, reachMm: number) =>
+    Math.abs(byMm) < stepMm / 2
+      ? fromMm
+      : Math.min(reachMm, Math.max(0, stepMm * Math.round((fromMm + byMm) / stepMm)));
+  const [byAlong, byAcross] = shares(along, across, way);
   return {
-    alongMm: stepped(place.alongMm, byAlong, lengthMm),
-    acrossMm: stepped(place.acrossMm, byAcross, widthMm),
+    alongMm: moved(place.alongMm, byAlong, lengthMm),
+    acrossMm: moved(place.acrossMm, byAcross, widthMm),
   };
 }
 
@@ -65,17 +74,11 @@ export function slideOnSheet({ place, along, across }: Slide, to: ClampPlace): V
 
 /** How far along and how far across a way on the sheet is. */
 function shares(along: Vec2 | null, across: Vec2 | null, way: Vec2): readonly [number, number] {
-  const onto = (line: Vec2) => dot([...line, 0], [...way, 0]) / dot([...line, 0], [...line, 0]);
+  const onto = ([x, y]: Vec2) => (x * way[0] + y * way[1]) / (x * x + y * y);
   if (along === null) return [0, across === null ? 0 : onto(across)];
   if (across === null) return [onto(along), 0];
   const cross = along[0] * across[1] - along[1] * across[0];
   // Both seen along one line: then it goes along.
   if (Math.abs(cross) < SEEN_SHARE ** 2) return [onto(along), 0];
   return [(way[0] * across[1] - way[1] * across[0]) / cross, (along[0] * way[1] - along[1] * way[0]) / cross];
-}
-
-/** A place moved, in whole steps, no further than what is pressed reaches; one that is not moved stays as it was, wherever that is. */
-function stepped(fromMm: number, byMm: number, reachMm: number): number {
-  if (Math.abs(byMm) < STEP_MM / 2) return fromMm;
-  return Math.min(reachMm, Math.max(0, STEP_MM * Math.round((fromMm + byMm) / STEP_MM)));
 }

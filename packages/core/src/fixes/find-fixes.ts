@@ -6,8 +6,8 @@ import {
   glueJobOf,
   type Plan,
   planBuild,
+  settledAtOnce,
   settlePlan,
-  wantsElements,
   withSessions,
 } from '../plan';
 import type { SequenceEffort } from '../sequence';
@@ -40,7 +40,7 @@ const COMMON_METHODS: readonly string[] = ['bead', 'card', 'brush', 'roller'];
  * wants a fix.
  */
 export function findFixes(plan: Plan, shop: ShopDocument, press?: Press): Fixes {
-  const settled = press === undefined ? quickVerdicts(plan) : settlePlan(plan, press).verdicts;
+  const settled = press === undefined ? settledAtOnce(plan).verdicts : settlePlan(plan, press).verdicts;
   if (wantingFixes(settled).length === 0) return NO_FIXES;
   const candidates = fixCandidates(plan, shop);
   const estimated = candidates.map((candidate, place): Tried => ({
@@ -49,7 +49,7 @@ export function findFixes(plan: Plan, shop: ShopDocument, press?: Press): Fixes 
     verdicts: candidateVerdicts(candidate, shop),
   }));
   if (press === undefined) return rankFixes(settled, () => estimated);
-  const likely = likelyFixes(quickVerdicts(plan), estimated, settled);
+  const likely = likelyFixes(settledAtOnce(plan).verdicts, estimated, settled);
   const full = placesOf(likely).flatMap((place) => {
     const candidate = candidates[place];
     return candidate === undefined ? [] : [[place, candidateVerdicts(candidate, shop, press)] as const];
@@ -77,11 +77,7 @@ export const triedAmong = (candidates: readonly Candidate[], known: ReadonlyMap<
     return verdicts === undefined ? [] : [{ candidate, place, verdicts }];
   });
 
-/** Verdicts on a plan without elements: in full where those have nothing to say, so that lines without a clamp are seen. */
-export const quickVerdicts = (plan: Plan): Verdicts =>
-  (wantsElements(plan) ? plan : settlePlan(plan)).verdicts;
-
-/** What a candidate comes to; by finite elements with `press`, else by estimates. */
+/** What a candidate comes to; by finite elements with `press`, else by estimates where those have something to say. */
 function candidateVerdicts(candidate: Candidate, shop: ShopDocument, press?: Press): Verdicts {
   const steps = candidateInSteps(candidate, shop, press);
   let step = steps.next();
@@ -96,7 +92,7 @@ export function* candidateInSteps(
   press?: Press,
 ): Generator<undefined, Verdicts> {
   const plan = planBuild(candidate.build, candidate.shop ?? shop);
-  if (press === undefined) return quickVerdicts(plan);
+  if (press === undefined) return settledAtOnce(plan).verdicts;
   yield;
   return settlePlan(plan, press).verdicts;
 }

@@ -1,11 +1,4 @@
-export {
-  candidateInSteps,
-  quickVerdicts,
-  findFixes,
-  fixCandidates,
-  fixesAmong,
-  triedAmong,
-} from './find-fixes';
+export { candidateInSteps, findFixes, fixCandidates, fixesAmong, triedAmong } from './find-fixes';
 export { type LikelyChange, likelyChanges } from './likelier';
 export {
   type Fix,

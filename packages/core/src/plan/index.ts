@@ -48,7 +48,7 @@ export {
   type VerdictAnswer,
 } from './plan-answer';
 export { checkBuild } from './check-build';
-export { gluedTotals, planBuild, settlePlan } from './plan-build';
+export { gluedTotals, planBuild, settledAtOnce, settlePlan } from './plan-build';
 export { type PlanInput, type PlanQuestion, planQuestion } from './plan-input';
 export { type Packing, packingOf, packingPieces, spreadMm } from './pulls/packing';
 export { clampsElsewhere, suits } from './pulls/placed-on-pull';

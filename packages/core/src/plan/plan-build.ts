@@ -20,7 +20,7 @@ import { planRow } from './row/plan-row';
 import type { RowPlan } from './row/row-plan';
 import { settleRow } from './row/settle-row';
 import { adhesiveOf } from './shelf';
-import { squeezePlan } from './squeeze';
+import { squeezePlan, wantsElements } from './squeeze';
 
 /** A board as thick as most, for what is laid out before its own thickness is known, mm. */
 const BOARD_MM = 20;
@@ -97,6 +97,10 @@ export function settlePlan(plan: Plan, press: Press = panelPressure): Plan {
   const settled = { ...pressed, squeeze: squeezePlan(pressed, press) };
   return { ...settled, verdicts: { ...plan.verdicts, tight: judgeTight(settled) } };
 }
+
+/** A plan as far as it is told without finite elements: settled where those have nothing to say. */
+export const settledAtOnce = (plan: Plan, press?: Press): Plan =>
+  wantsElements(plan) ? plan : settlePlan(plan, press);
 
 /** Pulls from what the rack holds, gaps weighed against them, and the sessions on the clock. */
 function pulledInOrder(

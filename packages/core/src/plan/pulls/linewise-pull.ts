@@ -73,7 +73,7 @@ export function linewisePull(job: LineJob, lines: readonly WantedLine[], seats: 
     reachN: drawnMm === null ? reachedN : neededN,
     mostN: pieces.reduce((sum, { mostN }) => sum + mostN, 0),
     leastMet,
-    lines: lines.map(({ neededN: own, easedN, clamps }) => ({ neededN: own, easedN, clamps })),
+    lines: lines.map(({ neededN: own, clamps }) => ({ neededN: own, clamps })),
     reachMPa,
     // A seat is right between what brings it home and a little more, which its pull is eased to.
     word: seats && share >= 1 - 1e-9 ? 'right' : pressureWord(reachMPa, wanted, crushMPa),

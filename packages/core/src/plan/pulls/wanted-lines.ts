@@ -28,14 +28,15 @@ export const seatForceN = (kind: JointKind): number => SEAT_N[kind] ?? USUAL_SEA
 export interface LineWants {
   /** What brings the joint home that wants most, N. */
   readonly neededN: number;
-  /** What it is eased to, N. */
-  readonly easedN: number;
   /** Clamps that it wants at least. */
   readonly clamps: number;
 }
 
 /** A line of pull and what it wants: one force goes through all joints behind each other, as at both ends of a rail. */
-export interface WantedLine extends LineOfPull, LineWants {}
+export interface WantedLine extends LineOfPull, LineWants {
+  /** What it is eased to, N. */
+  readonly easedN: number;
+}
 
 /**
  * What each line of a pull wants to seat its joints. No shoulder is asked to bear more than its share of what crushes it.
@@ -99,10 +100,7 @@ export function pressedMm2(joint: JointFacts, axis: Vec3): number {
 }
 
 /** Clamps of a force that bring all lines home, each line with as many as it wants at least. */
-export const clampsForLines = (
-  lines: readonly Pick<LineWants, 'neededN' | 'clamps'>[],
-  forceN: number,
-): number =>
+export const clampsForLines = (lines: readonly LineWants[], forceN: number): number =>
   lines.reduce((sum, { neededN, clamps }) => sum + Math.max(clamps, Math.ceil(neededN / forceN - 1e-9)), 0);
 
 /** Stands the strongest clamps on the lines that want most of each; where there are fewer than lines they stay between them. */
