@@ -243,3 +243,48 @@ test('clamps that a running glue-up holds are left out, and taken again when it 
   await page.goto(`${app.url}/shop`);
   await expect(page.getByText(/^\d of \d on Stage floor, being put on now/).first()).toBeVisible();
 });
+
+test('the drawing is zoomed by buttons and wheel, moved about, and clamps are still dragged on it', async ({
+  page,
+  app,
+}) => {
+  await page.goto(`${app.url}/builds/stage-floor/squeeze`);
+  const panel = page.getByRole('group', { name: /^Stage floor/ }).first();
+  await expect(verdict(page, 'flat')).toBeVisible();
+  const wide = async () => (await panel.boundingBox())?.width ?? 0;
+  const whole = await wide();
+  await page.getByRole('button', { name: 'Zoom in' }).click();
+  await expect.poll(wide).toBeGreaterThan(1.5 * whole);
+  await page.getByRole('button', { name: 'Zoom out' }).click();
+  await expect.poll(wide).toBeCloseTo(whole, 0);
+  // A wheel alone is for the page.
+  await page.mouse.move(400, 350);
+  await page.mouse.wheel(0, -300);
+  await page.keyboard.down('Control');
+  for (let turn = 0; turn < 4; turn++) await page.mouse.wheel(0, -300);
+  await page.keyboard.up('Control');
+  await expect.poll(wide).toBeGreaterThan(1.5 * whole);
+  const before = await panel.boundingBox();
+  await page.mouse.down();
+  await page.mouse.move(340, 330, { steps: 4 });
+  await page.mouse.up();
+  await expect.poll(async () => (await panel.boundingBox())?.x).toBeCloseTo((before?.x ?? 0) - 60, -1);
+  // A clamp goes by its own way, and the drawing stays.
+  const stays = await panel.boundingBox();
+  const sheet = await page.locator('.print-sheet').boundingBox();
+  const clamps = page.locator('[data-part^="clamp-"]');
+  const at = await Promise.all((await clamps.all()).map((clamp) => clamp.boundingBox()));
+  const seen = at.findIndex((box) => box !== null && box.x > (sheet?.x ?? 0) + 100 && box.x < 700);
+  const held = at[seen];
+  if (held == null) throw new Error('no clamp on the part that is shown');
+  const where = await clamps.nth(seen).getAttribute('aria-label');
+  await page.mouse.move(held.x + held.width / 2, 400);
+  await page.mouse.down();
+  await page.mouse.move(held.x + held.width / 2 + 30, 400, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: /^Take back: Clamp position/ })).toBeVisible();
+  await expect(clamps.nth(seen)).not.toHaveAttribute('aria-label', where ?? '');
+  expect((await panel.boundingBox())?.x).toBeCloseTo(stays?.x ?? 0, 0);
+  await page.getByRole('button', { name: 'Fit the sheet' }).click();
+  await expect.poll(wide).toBeCloseTo(whole, 0);
+});

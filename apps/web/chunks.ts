@@ -2,7 +2,7 @@ import type { Rolldown } from 'vite';
 
 /** Loaded by one screen or one part of it only: a chunk of their own. */
 const SELDOM =
-  /node_modules\/(recharts|d3-|victory-|es-toolkit|@dnd-kit|decimal|immer-|react-zoom|papaparse|three|@tanstack|react-intersection|eventemitter3|use-sync-external-store|@mui\/material\/(Dialog|ToggleButton|ButtonGroup|Divider))/;
+  /node_modules\/(recharts|d3-|victory-|es-toolkit|@dnd-kit|decimal|immer-|papaparse|three|@tanstack|react-intersection|eventemitter3|use-sync-external-store|@mui\/material\/(Dialog|ToggleButton|ButtonGroup|Divider))/;
 
 /** What every plan and its figures are told with. */
 const PLAN =
@@ -10,11 +10,11 @@ const PLAN =
 
 /** What plans are drawn with and typed into: not for the start page. */
 const SHOWN =
-  /web\/src\/(verdicts\/(?!state-mark|VerdictDetail|FixList)|workspace\/edits|shop\/own|drawing\/(?!FigureView)|quantities\/(?!list|use|ListField)|parts\/(?!Windowed|FileButton|MoreButton|InTurn|ChartBox|NameField)[A-Z])|@mui\/material\/(Select|Menu|List|Popover|Modal|Backdrop|Unstable_TrapFocus|FilledInput|OutlinedInput|NativeSelect|Input|Form|TextField|Textarea|Checkbox|internal\/SwitchBase|Table)|useRovingTabIndex/;
+  /web\/src\/(verdicts\/(?!state-mark|VerdictDetail|FixList)|workspace\/(edits|open-build|step-parts)|shop\/own|drawing\/(?!FigureView)|quantities\/(?!list|use|ListField)|parts\/(?!Windowed|FileButton|MoreButton|InTurn|ChartBox|NameField)[A-Z])|@mui\/material\/(Select|Menu|List|Popover|Modal|Backdrop|Unstable_TrapFocus|FilledInput|OutlinedInput|NativeSelect|Input|Form|TextField|Textarea|Checkbox|internal\/SwitchBase|Table)|useRovingTabIndex/;
 
 /** What lays kinds out and measures them, and the forms that ask for it: for Fit and new builds. */
 const LAID =
-  /core\/src\/(kinds\/(layouts|lay-assembly|measure-build)|assembly\/(derive|reinforcement|reference-marks)|templates)|web\/src\/assembly\/(?!Assembly(Area|Sheet)|SolidView|part-geometry)/;
+  /core\/src\/(kinds\/(layouts|lay-assembly|measure-build)|assembly\/(derive|reinforcement|reference-marks)|templates)|web\/src\/assembly\/(?!Assembly(Area|Sheet)|SolidView|part-geometry|RoughSize|ReadingField|edits)/;
 
 /** What assemblies are drawn with: for neither the start page nor a panel. */
 const DRAWN =
@@ -23,6 +23,10 @@ const DRAWN =
 /** What is done at the bench and read from the log, and tables of the shop: for neither the start page nor a plan. */
 const DOING =
   /core\/src\/(bench|diagnosis|learning|tables|geometry\/quad|drawing\/corrections|formats\/run-document)|words\/src\/(diagnosis|learning|tables)/;
+
+/** What the bench says, lessons, and single sums: for whoever plans nothing but does, or looks back. */
+const TOLD =
+  /core\/src\/(lessons|kinds\/ritual)|words\/src\/(bench|spreading|lesson|trouble|ready|gather|sums|say)/;
 
 /** What goes with some steps only, a file for each few of them. */
 const APART =
@@ -39,12 +43,12 @@ const DESCRIBED = /node_modules\/@sinclair\/typebox\/|core\/src\/(basics\/type|f
 
 /** What looks up at the address what else to read in, before all of it. */
 const START =
-  /web\/src\/(start\/(?!base)|shop\/shop-id|workspace\/step(s-list|-loaders))|vite\/preload-helper|rolldown\/runtime/;
+  /web\/src\/(start\/(?!base)|shop\/shop-id|workspace\/(steps-list|step-loaders|part-loaders))|vite\/preload-helper|rolldown\/runtime/;
 
 const isPackage = (id: string) =>
   id.includes('node_modules') && !SELDOM.test(id) && !DRAWN.test(id) && !SHOWN.test(id);
 const isPlan = (id: string) =>
-  PLAN.test(id) && ![SHOWN, LAID, DRAWN, DOING, APART].some((other) => other.test(id));
+  PLAN.test(id) && ![SHOWN, LAID, DRAWN, DOING, TOLD, APART].some((other) => other.test(id));
 
 /**
  * What is read in together, for few and large beats many and small: the frame with all it stands on, then the
@@ -64,6 +68,7 @@ export const CHUNKS: readonly Rolldown.CodeSplittingGroup[] = [
   { name: 'shown', priority: 2, test: SHOWN, minShareCount: 2 },
   { name: 'drawn', priority: 1, test: DRAWN, minShareCount: 2 },
   { name: 'laid', priority: 1, test: LAID, minShareCount: 2 },
+  { name: 'told', priority: 1, test: TOLD, minShareCount: 2 },
   { name: 'doing', priority: 1, test: DOING, minShareCount: 2 },
 ];
 

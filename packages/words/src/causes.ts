@@ -1,5 +1,5 @@
 import { findAdhesive } from '@lean-clasp/core/adhesives';
-import type { CauseValues, ChangeValues } from '@lean-clasp/core/findings';
+import type { CauseValues, ChangeValues, ComesOutValues } from '@lean-clasp/core/findings';
 import { formatClock, formatWait } from '@lean-clasp/core/units';
 import { clampName } from './catalogue';
 import { choiceWords } from './choice-words';
@@ -25,6 +25,14 @@ const HELD_WORDS: Readonly<Record<string, string>> = {
 };
 
 const percent = (share: number) => `${Math.round(share * 100)} %`;
+
+/** What limits a verdict by what came out before. */
+export const COMES_OUT: Words<ComesOutValues> = {
+  'comes-out': ({ typicalMm, poorMm, runs }, f) =>
+    `holds by the plan, but came out ${f.fine(typicalMm)} as a rule and ${f.fine(poorMm)} at the worst in ${runs} of its kind here`,
+  'gaps-come-out': ({ typicalMm, poorMm, runs, fillsMm }, f) =>
+    `pressed as it wants, but the widest gap left was ${f.fine(typicalMm)} as a rule and ${f.fine(poorMm)} at the worst in ${runs} of its kind here; this glue fills ${f.fine(fillsMm)}`,
+};
 
 /** Sentences for what limits a verdict. */
 export const CAUSES: Words<CauseValues> = {

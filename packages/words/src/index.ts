@@ -51,4 +51,5 @@ export { cellFaultWords } from './tables';
 export { CHANGE_WORDS, CLEAN_UP_WORDS, STEP_WORDS, reasonWords } from './reasons';
 export { strutWords } from './strut';
 export { type Working, workingOf } from './workings';
+export { planSays } from './plan-says';
 export { saidPlan, says, type SumFinding, sumWords } from './say';

@@ -17,15 +17,11 @@ export const lessonWords = (lesson: Bearing): LessonWords =>
 
 /** A lesson that comes back, and what is done about it. */
 export const LESSON: Words<LessonValues> = {
-  'comes-out': ({ typicalMm, poorMm, runs }, f) =>
-    `holds by the plan, but came out ${f.fine(typicalMm)} as a rule and ${f.fine(poorMm)} at the worst in ${runs} of its kind here`,
-  'gaps-come-out': ({ typicalMm, poorMm, runs, fillsMm }, f) =>
-    `pressed as it wants, but the widest gap left was ${f.fine(typicalMm)} as a rule and ${f.fine(poorMm)} at the worst in ${runs} of its kind here; this glue fills ${f.fine(fillsMm)}`,
   lesson: ({ lesson, change }) => (isLibrary(lesson) ? LIBRARY_WORDS[lesson].change : change),
 };
 
 /** What was paid for it. */
-export const LESSON_REASONS: Words<Pick<LessonValues, 'lesson'>> = {
+export const LESSON_REASONS: Words<LessonValues> = {
   lesson: ({ lesson, title }) => `paid for once: ${isLibrary(lesson) ? LIBRARY_WORDS[lesson].title : title}`,
 };
 

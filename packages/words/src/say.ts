@@ -9,36 +9,24 @@ import type {
 import type { Fix } from '@lean-clasp/core/fixes';
 import { ASPECTS } from '@lean-clasp/core/verdicts';
 import { detailWords, INSTRUCTIONS } from './bench';
-import { CAUSES, CHANGES } from './causes';
 import type { Format } from './format';
 import { GATHER } from './gather';
 import { READY } from './ready';
-import { KIND_FINDINGS } from './kind-findings';
 import { LESSON } from './lessons';
-import { PULL_CAUSES, PULL_CHANGES, PULL_TIGHTENING } from './pulls';
-import { PLACING_WORDS, ROW_CAUSES, ROW_CHANGES, ROW_TIGHTENING } from './rows';
+import { PLAN_SENTENCES } from './plan-says';
 import { SUM_FINDINGS } from './sums';
 import { CORRECTIONS, TROUBLE } from './trouble';
 import type { Say, Words } from './values';
 
 /** Every finding but the workings, which are explained at length, as a sentence. */
 const SENTENCES: Words<Omit<FindingValues, keyof WorkingValues>> = {
-  ...CAUSES,
-  ...ROW_CAUSES,
-  ...PULL_CAUSES,
-  ...CHANGES,
-  ...ROW_CHANGES,
-  ...PULL_CHANGES,
-  ...PLACING_WORDS,
-  ...ROW_TIGHTENING,
-  ...PULL_TIGHTENING,
+  ...PLAN_SENTENCES,
   ...INSTRUCTIONS,
   ...GATHER,
   ...READY,
   ...LESSON,
   ...TROUBLE,
   ...CORRECTIONS,
-  ...KIND_FINDINGS,
   ...SUM_FINDINGS,
 };
 

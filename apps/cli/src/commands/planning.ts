@@ -4,7 +4,7 @@ import { listSpecies } from '@lean-clasp/core/materials';
 import { listSpreadMethods } from '@lean-clasp/core/spread';
 import { ASPECTS } from '@lean-clasp/core/verdicts';
 import { askedPlan, createCalculator, planReply } from '@lean-clasp/validation';
-import { ASPECT_NAMES, figureAlone, formatFor, saidPlan, says } from '@lean-clasp/words';
+import { ASPECT_NAMES, figureAlone, formatFor, saidPlan, planSays } from '@lean-clasp/words';
 import type { Command } from '../command';
 import { oneOf, readJson, usageError } from '../options';
 import { EXIT } from '../terminal';
@@ -36,7 +36,12 @@ export const CHECK: Command = {
     const f = formatFor(oneOf(asked.values.units, 'units', ['metric', 'imperial']));
     const lines = ASPECTS.map((aspect) => {
       const verdict = verdicts[aspect];
-      return { aspect, state: verdict.state, figure: figureAlone(verdict, f), says: says(verdict.cause, f) };
+      return {
+        aspect,
+        state: verdict.state,
+        figure: figureAlone(verdict, f),
+        says: planSays(verdict.cause, f),
+      };
     });
     if (asked.values.json === true) terminal.out(JSON.stringify(lines));
     else {

@@ -112,9 +112,12 @@ describe('the head start of a build', () => {
   it('opens it and the shop, once, however often it is asked for', async () => {
     const store = makeStore(localStorage);
     await act(() =>
-      Promise.all([store.dispatch(headStart('stage-floor')), store.dispatch(headStart('stage-floor'))]),
+      Promise.all([
+        store.dispatch(headStart('stage-floor', 'fit')),
+        store.dispatch(headStart('stage-floor', 'fit')),
+      ]),
     );
-    await act(() => store.dispatch(headStart('stage-floor')));
+    await act(() => store.dispatch(headStart('stage-floor', 'fit')));
     expect(store.getState().documents.open['stage-floor']?.body).toEqual(BUILD);
     expect(store.getState().documents.open[SHOP_ID]?.revision).toBe(1);
     for (const path of ['/api/builds/stage-floor', `/api/shops/${SHOP_ID}`]) {
@@ -124,7 +127,9 @@ describe('the head start of a build', () => {
 
   it('fails where there is no such build, and leaves it to the screen to say so', async () => {
     const store = makeStore(localStorage);
-    await expect(act(() => store.dispatch(headStart('no-such-build')))).rejects.toThrow('Nothing here.');
+    await expect(act(() => store.dispatch(headStart('no-such-build', 'fit')))).rejects.toThrow(
+      'Nothing here.',
+    );
     expect(store.getState().documents.open['no-such-build']).toBeUndefined();
   });
 });

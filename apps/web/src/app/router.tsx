@@ -8,6 +8,7 @@ import { quiet } from '../start/at-rest';
 import { BENCH, BUILD_STEP, SCREENS } from '../start/screens';
 import { headStart } from '../workspace/head-start';
 import { STEP_PANELS } from '../workspace/step-panels';
+import { STEP_PARTS } from '../workspace/step-parts';
 import { isStepId, STEPS } from '../workspace/steps-list';
 import type { AppStore } from './store';
 
@@ -21,6 +22,10 @@ export async function fetchScreens(): Promise<void> {
     await quiet();
     await STEP_PANELS[id].ahead();
   }
+  for (const part of Object.values(STEP_PARTS)) {
+    await quiet();
+    await part.ahead();
+  }
 }
 
 /** A screen comes without its documents when these take longer, ms: shorter than what one takes for a wait. */
@@ -32,7 +37,7 @@ const headStartOf =
   async ({ params }: LoaderFunctionArgs): Promise<null> => {
     const { buildId = '', step } = params;
     // A failure is told by the screen itself, which asks again.
-    const opened = store.dispatch(headStart(buildId)).catch(() => undefined);
+    const opened = store.dispatch(headStart(buildId, step)).catch(() => undefined);
     const panel = isStepId(step) ? STEP_PANELS[step].ahead() : undefined;
     await atMost(LONGEST_HEAD_START_MS, Promise.all([opened, panel]));
     return null;

@@ -1,6 +1,6 @@
 import { layAssembly } from '@lean-clasp/core/kinds';
 import { kindOf } from '@lean-clasp/core/kinds';
-import { KIND_CAUTIONS, says } from '@lean-clasp/words';
+import { KIND_CAUTIONS, planSays } from '@lean-clasp/words';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
 import { Glossed } from '../glossary/Glossed';
@@ -94,7 +94,7 @@ function Said() {
           }}
         >
           {finding.severity === 'warns' ? 'Mind: ' : ''}
-          <Glossed>{says(finding, f)}</Glossed>
+          <Glossed>{planSays(finding, f)}</Glossed>
         </Typography>
       ))}
     </>

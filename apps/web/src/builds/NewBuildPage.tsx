@@ -7,7 +7,7 @@ import {
   KIND_WORDS,
   SERVICE_OPTIONS,
   againstWords,
-  says,
+  planSays,
   figureWords,
 } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
@@ -136,7 +136,7 @@ function Preview({ build, shop }: { readonly build: BuildDocument; readonly shop
       {Object.values(verdicts).map((verdict) => (
         <li key={verdict.aspect}>
           <StateMark state={verdict.state} /> <strong>{ASPECT_NAMES[verdict.aspect]}</strong>{' '}
-          {figureWords(verdict, verdict.figure, f)} {againstWords(verdict, f)}: {says(verdict.cause, f)}
+          {figureWords(verdict, verdict.figure, f)} {againstWords(verdict, f)}: {planSays(verdict.cause, f)}
         </li>
       ))}
     </Box>

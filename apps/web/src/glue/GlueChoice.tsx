@@ -1,5 +1,5 @@
 import type { GlueComparison, GlueOption } from '@lean-clasp/core/plan';
-import { CHANGE_WORDS, says, hazardWords, reasonWords, inSentence } from '@lean-clasp/words';
+import { CHANGE_WORDS, planSays, hazardWords, reasonWords, inSentence } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Suspense } from 'react';
@@ -97,7 +97,7 @@ function decidingWords({ deciding, options }: GlueComparison, f: Format): string
 
 function againstWords(option: GlueOption, code: string, f: Format): string {
   const refusal = option.refusals.find((each) => each.code === code);
-  if (refusal !== undefined) return says(refusal, f);
+  if (refusal !== undefined) return planSays(refusal, f);
   const reason = option.reasons.find((each) => each.code === code);
   return reason === undefined ? '' : reasonWords(reason, f);
 }

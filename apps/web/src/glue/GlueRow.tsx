@@ -1,7 +1,7 @@
 import type { Reason } from '@lean-clasp/core/choice';
 import type { GlueOption } from '@lean-clasp/core/plan';
 import { formatWait } from '@lean-clasp/core/units';
-import { figureAlone, reasonWords, says, traitWords } from '@lean-clasp/words';
+import { figureAlone, reasonWords, planSays, traitWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { FIGURE_FACE } from '../app/theme';
@@ -57,7 +57,7 @@ export function GlueRow({ option }: { readonly option: GlueOption }) {
           </Box>
         )}
         {refused ? (
-          <Box sx={{ color: 'error.main' }}>{refusals.map((refusal) => says(refusal, f)).join('; ')}</Box>
+          <Box sx={{ color: 'error.main' }}>{refusals.map((refusal) => planSays(refusal, f)).join('; ')}</Box>
         ) : (
           <>
             <ReasonLine sign="+" name="for" reasons={option.reasons.filter(({ weight }) => weight > 0)} />

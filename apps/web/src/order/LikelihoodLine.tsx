@@ -2,7 +2,7 @@ import type { LikelyChange } from '@lean-clasp/core/fixes';
 import type { BuildDocument, ShopDocument } from '@lean-clasp/core/formats';
 import type { Likelihood } from '@lean-clasp/core/plan';
 import { formatCount } from '@lean-clasp/core/units';
-import { says } from '@lean-clasp/words';
+import { planSays } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -68,7 +68,7 @@ function WhatWouldChange({
         sx={{ listStyle: 'none', p: 0, m: 0 }}
       >
         {told.map(({ change, build, likelihood }) => {
-          const words = says(change, f);
+          const words = planSays(change, f);
           return (
             <Box
               component="li"

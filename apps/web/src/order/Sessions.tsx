@@ -1,6 +1,6 @@
 import type { Plan, OrderedSession } from '@lean-clasp/core/plan';
 import { formatClock } from '@lean-clasp/core/units';
-import { says } from '@lean-clasp/words';
+import { planSays } from '@lean-clasp/words';
 import {
   type CollisionDetection,
   DndContext,
@@ -64,7 +64,7 @@ export function Sessions({ plan }: { readonly plan: Plan }) {
   if (plan.order?.impossible) {
     return (
       <Alert severity="error" variant="outlined" sx={{ mb: 3 }}>
-        {says(plan.verdicts.inTime.cause, f)}. Work the sessions out anew, or undo.
+        {planSays(plan.verdicts.inTime.cause, f)}. Work the sessions out anew, or undo.
       </Alert>
     );
   }
@@ -78,7 +78,7 @@ export function Sessions({ plan }: { readonly plan: Plan }) {
     askPlan(change(build), shop).then(
       (answer) => {
         const blocked = answer.order?.impossible;
-        setRefused(blocked ? says(answer.verdicts.inTime.cause, f) : null);
+        setRefused(blocked ? planSays(answer.verdicts.inTime.cause, f) : null);
         if (!blocked) edit(`${labels.get(joint) ?? 'A joint'} in session ${session + 1}`, change);
       },
       (error: unknown) => setRefused(error instanceof Error ? error.message : String(error)),

@@ -1,5 +1,5 @@
 import type { RowPlan } from '@lean-clasp/core/plan';
-import { inSentence, says } from '@lean-clasp/words';
+import { inSentence, planSays } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -36,7 +36,7 @@ export function Cauls({ row }: { readonly row: RowPlan }) {
       </Typography>
       {findings.map((finding) => (
         <Alert key={finding.code} severity="warning" variant="outlined" sx={{ mt: 1 }}>
-          {says(finding, f)}
+          {planSays(finding, f)}
         </Alert>
       ))}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1 }}>

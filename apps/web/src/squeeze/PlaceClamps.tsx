@@ -1,7 +1,7 @@
 import type { BuildDocument, PlacedClamp } from '@lean-clasp/core/formats';
 import type { RowPlacing, RowPlacingStep } from '@lean-clasp/core/placing';
 import { rowOf, type RowPlan, withRow } from '@lean-clasp/core/plan';
-import { says } from '@lean-clasp/words';
+import { planSays } from '@lean-clasp/words';
 import Alert from '@mui/material/Alert';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
@@ -67,7 +67,7 @@ function Came({ placing }: { readonly placing: RowPlacing }) {
   return (
     <Alert severity={placing.meets ? 'success' : 'warning'} variant="outlined" role="status" sx={{ mt: 1 }}>
       {placing.findings.map((finding) => (
-        <Typography key={says(finding, f)}>{says(finding, f)}</Typography>
+        <Typography key={planSays(finding, f)}>{planSays(finding, f)}</Typography>
       ))}
       {placing.instead.length > 0 && (
         <>
@@ -75,12 +75,12 @@ function Came({ placing }: { readonly placing: RowPlacing }) {
           <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
             {placing.instead.map(({ change, build }) => (
               <li key={change.code}>
-                {says(change, f)}
+                {planSays(change, f)}
                 {build !== null && (
                   <Button
                     size="small"
-                    aria-label={`Do it: ${says(change, f)}`}
-                    onClick={() => edit(says(change, f), () => build)}
+                    aria-label={`Do it: ${planSays(change, f)}`}
+                    onClick={() => edit(planSays(change, f), () => build)}
                   >
                     Do it
                   </Button>

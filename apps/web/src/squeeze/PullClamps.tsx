@@ -4,7 +4,7 @@ import { findClampKind } from '@lean-clasp/core/clamps';
 import type { PulledClamp } from '@lean-clasp/core/formats';
 import type { PullPlacingStep } from '@lean-clasp/core/placing';
 import { placeableLots, pullFrame, type SqueezedPull, suits } from '@lean-clasp/core/plan';
-import { says } from '@lean-clasp/words';
+import { planSays } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -109,7 +109,7 @@ function Outcome({
     <Box role="status" sx={{ mt: 1 }}>
       {placing.findings.map((finding) => (
         <Typography key={finding.code} color={placing.meets ? undefined : 'error'}>
-          {says(finding, f)}
+          {planSays(finding, f)}
         </Typography>
       ))}
     </Box>

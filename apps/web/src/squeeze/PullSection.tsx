@@ -1,7 +1,7 @@
 import { findClampKind } from '@lean-clasp/core/clamps';
 import type { BuildDocument } from '@lean-clasp/core/formats';
 import { canBePlaced, pullOpenings, type SqueezedPull } from '@lean-clasp/core/plan';
-import { PRESSURE_WORDS, says, pullName } from '@lean-clasp/words';
+import { PRESSURE_WORDS, planSays, pullName } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -90,7 +90,7 @@ export function PullSection({ pull }: { readonly pull: SqueezedPull }) {
           sx={{ mt: 1 }}
           color={finding.severity === 'warns' ? 'error' : undefined}
         >
-          <Glossed>{sentence(says(finding, f))}</Glossed>
+          <Glossed>{sentence(planSays(finding, f))}</Glossed>
         </Typography>
       ))}
     </Section>

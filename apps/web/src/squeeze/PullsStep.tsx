@@ -2,7 +2,7 @@ import { LIMITS } from '@lean-clasp/core/basics';
 import type { BuildDocument } from '@lean-clasp/core/formats';
 import { pullTightening, packingOf } from '@lean-clasp/core/plan';
 import { CAREFUL_SAW_DEG } from '@lean-clasp/core/verdicts';
-import { CLAMP_CAUTION, KIND_CAUTIONS, says } from '@lean-clasp/words';
+import { CLAMP_CAUTION, KIND_CAUTIONS, planSays } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { Section } from '../frame/Page';
@@ -61,7 +61,7 @@ export function PullsStep() {
         <Box component="ol" sx={{ m: 0, pl: 3, '& li': { mb: 0.75 } }}>
           {pullTightening(plan, squeeze).map((step, i) => (
             <li key={`${i} ${step.code}`}>
-              <Glossed>{says(step, f)}</Glossed>
+              <Glossed>{planSays(step, f)}</Glossed>
             </li>
           ))}
         </Box>

@@ -1,7 +1,7 @@
 import { findClampKind } from '@lean-clasp/core/clamps';
 import type { ShopDocument } from '@lean-clasp/core/formats';
 import { type Plan, rowOpenings, type RowPlan, rowTightening } from '@lean-clasp/core/plan';
-import { says } from '@lean-clasp/words';
+import { planSays } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Table from '@mui/material/Table';
 import TableBody from '@mui/material/TableBody';
@@ -79,7 +79,7 @@ export function Tightening({ plan }: { readonly plan: Plan }) {
       <Box component="ol" sx={{ m: 0, pl: 3, '& li': { mb: 0.75 } }}>
         {steps.map((step, i) => (
           <li key={`${step.code} ${i}`}>
-            <Glossed>{says(step, f)}</Glossed>
+            <Glossed>{planSays(step, f)}</Glossed>
           </li>
         ))}
       </Box>

@@ -30,6 +30,14 @@ export function takeEarly(path: string): Promise<Response> | undefined {
 }
 
 /** A copy of one; it stays for whoever takes it. */
-export async function copyOfEarly(path: string): Promise<Response | undefined> {
+async function copyOfEarly(path: string): Promise<Response | undefined> {
   return (await underway.get(path))?.clone();
+}
+
+/** The body of a document that was asked for early. */
+export async function earlyBody<Body>(path: string): Promise<Body> {
+  const answer = await copyOfEarly(path);
+  if (answer?.ok !== true) throw new Error(`${path} did not come.`);
+  const { body } = (await answer.json()) as { readonly body: Body };
+  return body;
 }

@@ -1,4 +1,4 @@
-import { copyOfEarly } from './early';
+import { earlyBody } from './early';
 
 /** One more worker that plans. */
 export const newPlannerWorker = () =>
@@ -17,19 +17,11 @@ export function beginPlannerWorker(buildPath: string, shopPath: string): void {
     if (begun === worker) begun = undefined;
   });
   begun = worker;
-  Promise.all([buildPath, shopPath].map(earlyBody)).then(
+  Promise.all([buildPath, shopPath].map(earlyBody<unknown>)).then(
     ([build, shop]) => worker.postMessage({ ahead: { build, shop } }),
     // What is wrong is told by whoever opens the screen.
     () => undefined,
   );
-}
-
-/** The body of a document that was asked for early. */
-async function earlyBody(path: string): Promise<unknown> {
-  const answer = await copyOfEarly(path);
-  if (answer?.ok !== true) throw new Error(`${path} did not come.`);
-  const { body } = (await answer.json()) as { readonly body: unknown };
-  return body;
 }
 
 /** A worker that plans: the one begun, for the first who asks. */

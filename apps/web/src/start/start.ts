@@ -1,7 +1,9 @@
+import type { BuildDocument } from '@lean-clasp/core/formats';
 import { SHOP_ID } from '../shop/shop-id';
+import { PART_LOADERS, partAhead } from '../workspace/part-loaders';
 import { STEP_LOADERS } from '../workspace/step-loaders';
 import { isStepId } from '../workspace/steps-list';
-import { askEarly } from './early';
+import { askEarly, earlyBody } from './early';
 import { beginPlannerWorker } from './planner-worker';
 import { BUILD_STEP, SCREENS, screenAt } from './screens';
 
@@ -31,7 +33,13 @@ if (path === BUILD_STEP) {
   [build, shop, buildEdits, shopEdits].forEach(askEarly);
   beginPlannerWorker(build, shop);
   if (isStepId(step)) STEP_LOADERS[step]().catch(() => undefined);
+  readPartAhead(build, step).catch(() => undefined);
 }
 // A failure is told by whoever opens the screen or the step, and asks again.
 void import('./base').then(() => import('../main'));
 SCREENS[path]?.().catch(() => undefined);
+
+async function readPartAhead(build: string, step: string | undefined): Promise<void> {
+  const part = partAhead(step, await earlyBody<BuildDocument>(build));
+  if (part !== undefined) await PART_LOADERS[part]();
+}

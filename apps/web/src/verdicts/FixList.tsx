@@ -1,5 +1,5 @@
 import type { Fix } from '@lean-clasp/core/fixes';
-import { ASPECT_NAMES, says, figureAlone } from '@lean-clasp/words';
+import { ASPECT_NAMES, planSays, figureAlone } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
@@ -41,7 +41,7 @@ function FixItem({ fix, onApplied }: { readonly fix: Fix; readonly onApplied?: (
   const { id } = useBuildHandle();
   const { showGhost } = useSelection();
   const { fresh } = useFixes();
-  const words = says(fix.change, f);
+  const words = planSays(fix.change, f);
   return (
     <Box
       component="li"

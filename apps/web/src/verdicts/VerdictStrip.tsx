@@ -1,5 +1,5 @@
 import { type Aspect, ASPECTS, type Verdict } from '@lean-clasp/core/verdicts';
-import { ASPECT_NAMES, againstWords, says, figureWords } from '@lean-clasp/words';
+import { ASPECT_NAMES, againstWords, planSays, figureWords } from '@lean-clasp/words';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useTheme } from '@mui/material/styles';
@@ -75,7 +75,7 @@ const VerdictCell = memo(function VerdictCell({
   const name = ASPECT_NAMES[verdict.aspect];
   const figure = figureWords(verdict, verdict.figure, f);
   const against = againstWords(verdict, f);
-  const cause = says(verdict.cause, f);
+  const cause = planSays(verdict.cause, f);
   return (
     <ButtonBase
       onClick={() => onToggle(verdict.aspect)}

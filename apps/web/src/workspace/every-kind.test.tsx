@@ -18,6 +18,9 @@ import { RehearseStep } from './steps/RehearseStep';
 import { SqueezeStep } from './steps/SqueezeStep';
 import { OrderStep } from '../order/OrderStep';
 import { VerdictStrip } from '../verdicts/VerdictStrip';
+import { STEP_PARTS } from './step-parts';
+
+beforeAll(() => Promise.all(Object.values(STEP_PARTS).map(({ ahead }) => ahead())), 60_000);
 
 // Every kind of the demo through every step, as a page shows it: what the plan knows must be on it, and nothing half-said.
 

@@ -1,5 +1,5 @@
 import { within } from '../basics/checks';
-import { type Finding, finding } from '../findings';
+import { finding, type PlanFinding } from '../findings';
 import { LIMITS } from '../basics/limits';
 import { type GluingTraits, inBalancePct, vapourPressureDeficitKPa } from '../materials';
 import { clamp, type Range, scaleRange, subtractRanges } from '../basics/range';
@@ -80,7 +80,7 @@ export interface AdhesiveWindow {
   readonly clampMin: Range | null;
   readonly machineMin: number | null;
   readonly fullCureMin: number | null;
-  readonly findings: readonly Finding[];
+  readonly findings: readonly PlanFinding[];
   /** Everything that went into the answer, so that anybody can recompute it. */
   readonly used: WindowFigures;
 }
@@ -286,10 +286,10 @@ interface Temperatures {
   readonly mcPct: number;
 }
 
-function findingsFor(adhesive: Adhesive, given: Temperatures, traits: GluingTraits): Finding[] {
+function findingsFor(adhesive: Adhesive, given: Temperatures, traits: GluingTraits): PlanFinding[] {
   const { tempC, woodTempC, glueTempC, coldestC, mcPct } = given;
   const { minTempC } = adhesive;
-  const found: Finding[] = [];
+  const found: PlanFinding[] = [];
   if (tempC < minTempC) {
     found.push(finding('too-cold', 'refuses', { tempC, minTempC }));
   } else if (woodTempC < minTempC) {

@@ -1,4 +1,4 @@
-import type { Finding } from '../findings';
+import type { PlanFinding } from '../findings';
 import type { OwnWood } from '../materials';
 import type { OneSided } from '../mechanics';
 import type { Solid, Vec2, Vec3 } from '../solids';
@@ -251,5 +251,5 @@ export interface Assembly {
   /** Whether joints are spread and closed one after the other as they lie, rather than in an order worked out from how they come apart. */
   readonly inTurn: boolean;
   /** What the kind itself has to say about these answers. */
-  readonly findings: readonly Finding[];
+  readonly findings: readonly PlanFinding[];
 }

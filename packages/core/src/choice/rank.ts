@@ -1,5 +1,5 @@
 import { type Adhesive, type AdhesiveWindow, adhesiveWindow, asDriedFilm, listAdhesives } from '../adhesives';
-import type { Finding } from '../findings';
+import type { PlanFinding } from '../findings';
 import type { GlueJob } from './job';
 import { heaviestFirst, type Reason, reasonsFor, refusalsOf } from './reasons';
 
@@ -8,7 +8,7 @@ export interface RankedGlue {
   readonly adhesive: Adhesive;
   readonly window: AdhesiveWindow;
   /** Empty for one that can be used. */
-  readonly refusals: readonly Finding[];
+  readonly refusals: readonly PlanFinding[];
   /** Heaviest first. */
   readonly reasons: readonly Reason[];
   /** Sum of the weights; only for comparing, never shown bare. */

@@ -1,5 +1,5 @@
 import { type Adhesive, type AdhesiveWindow, SERVICES, tooHardFor, tooWarmFor } from '../adhesives';
-import { type Finding, finding, type FindingCode, type FindingValue, type None } from '../findings';
+import { type PlanFinding, finding, type FindingCode, type FindingValue, type None } from '../findings';
 import type { GlueJob } from './job';
 import type { ReasonValues } from './reason-values';
 
@@ -21,10 +21,10 @@ export interface Candidate {
 const ENOUGH_SPARE = 3;
 
 /** Why a glue cannot do a job at all. */
-export function refusalsOf({ job, adhesive, window }: Candidate): Finding[] {
+export function refusalsOf({ job, adhesive, window }: Candidate): PlanFinding[] {
   const { openMin, closedMin, clampMin } = window;
   const { clampsOffWithinMin: withinMin, openNeedMin, closedNeedMin } = job;
-  const found: Finding[] = window.findings.filter(({ severity }) => severity === 'refuses');
+  const found: PlanFinding[] = window.findings.filter(({ severity }) => severity === 'refuses');
   const tooHard = tooHardFor(adhesive, job.service);
   if (tooHard !== undefined) found.push(tooHard);
   if (job.gapMm > adhesive.gapMm) {

@@ -11,7 +11,7 @@ import type { PlacingValues, PullTighteningValues, RowTighteningValues } from '.
 import type { CauseValues, PullValues, RowValues } from './causes';
 import type { ChangeValues, PullChangeValues, RowChangeValues } from './changes';
 import type { KindValues } from './kinds';
-import type { LessonValues } from './lessons';
+import type { ComesOutValues, LessonValues } from './lessons';
 import type { None } from './none';
 import type { SumValues } from './sums';
 import type { WorkingValues } from './workings';
@@ -22,8 +22,8 @@ export type Severity = 'refuses' | 'warns' | 'informs';
 /** One numbered or named fact inside a finding, in core units. */
 export type FindingValue = number | string;
 
-/** Every code, with the values that its sentence is made of. A code that is missing here does not compile. */
-export interface FindingValues
+/** What a plan is judged by and told with: what limits it, what would help, how its clamps come on. */
+export interface PlanFindingValues
   extends
     CauseValues,
     RowValues,
@@ -34,6 +34,13 @@ export interface FindingValues
     PlacingValues,
     RowTighteningValues,
     PullTighteningValues,
+    KindValues,
+    ComesOutValues {}
+
+/** Every code, with the values that its sentence is made of. A code that is missing here does not compile. */
+export interface FindingValues
+  extends
+    PlanFindingValues,
     RitualValues,
     InstructionValues,
     MomentValues,
@@ -41,7 +48,6 @@ export interface FindingValues
     ReadyValues,
     TroubleValues,
     CorrectionValues,
-    KindValues,
     LessonValues,
     WorkingValues,
     SumValues {}
@@ -60,6 +66,9 @@ export interface FindingOf<Code extends FindingCode> {
  * into a sentence and never the other way round.
  */
 export type Finding = { [Code in FindingCode]: FindingOf<Code> }[FindingCode];
+
+/** A finding that a plan is judged by or told with. */
+export type PlanFinding = { [Code in keyof PlanFindingValues]: FindingOf<Code> }[keyof PlanFindingValues];
 
 /** Shorthand for building a finding; codes that are told without values take none. */
 export function finding<Code extends FindingCode>(

@@ -21,10 +21,12 @@ export {
   type FindingValue,
   type FindingValues,
   ofCode,
+  type PlanFinding,
+  type PlanFindingValues,
   type Severity,
 } from './finding';
 export type { KindValues } from './kinds';
-export type { LessonValues } from './lessons';
+export type { ComesOutValues, LessonValues } from './lessons';
 export type { None } from './none';
 export type { SumValues } from './sums';
 export type { WorkingValues } from './workings';

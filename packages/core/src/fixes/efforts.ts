@@ -1,4 +1,4 @@
-import type { Finding, FindingValue } from '../findings';
+import type { PlanFinding, FindingValue } from '../findings';
 
 type Values = Readonly<Record<string, FindingValue>>;
 
@@ -65,7 +65,7 @@ const EFFORTS: Readonly<Record<string, number | ((values: Values) => number)>> =
  * Effort of a change.
  * @throws Error for a change that nobody has weighed.
  */
-export function effortOf({ code, values }: Finding): number {
+export function effortOf({ code, values }: PlanFinding): number {
   const effort = EFFORTS[code];
   if (effort === undefined) throw new Error(`unreachable: the effort of "${code}" is not in the table`);
   return typeof effort === 'number' ? effort : effort(values);

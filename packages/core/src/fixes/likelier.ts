@@ -1,4 +1,4 @@
-import { type Finding, finding } from '../findings';
+import { finding, type PlanFinding } from '../findings';
 import type { BuildDocument, ShopDocument } from '../formats';
 import { type Plan, glueJobOf, type Likelihood, likelihoodOf, planBuild, withSessions } from '../plan';
 import { atHour, clampsLaidOut, oneMorePair } from './common-changes';
@@ -7,7 +7,7 @@ import type { Candidate } from './rank';
 
 /** A change to a build with how likely it then keeps every window, simulated anew. */
 export interface LikelyChange {
-  readonly change: Finding;
+  readonly change: PlanFinding;
   readonly build: BuildDocument;
   readonly likelihood: Likelihood;
 }

@@ -1,4 +1,4 @@
-import type { Finding } from '../findings';
+import type { PlanFinding } from '../findings';
 import type { BuildDocument, ShopDocument } from '../formats';
 import { type Aspect, ASPECTS, stateRank, type Verdict } from '../verdicts';
 import { effortOf } from './efforts';
@@ -8,7 +8,7 @@ export type DoneFirst = 'reading' | 'rack';
 
 /** A whole edited build under a code that says what was changed. Nothing is promised about its effect yet. */
 export interface Candidate {
-  readonly change: Finding;
+  readonly change: PlanFinding;
   readonly build: BuildDocument;
   /** Left out where the edit is all there is to it. */
   readonly first?: DoneFirst;
@@ -20,7 +20,7 @@ export interface Candidate {
 export interface Fix {
   readonly aspect: Aspect;
   /** What would be changed. */
-  readonly change: Finding;
+  readonly change: PlanFinding;
   readonly before: Verdict;
   readonly after: Verdict;
   /** States of all four verdicts after the edit. */

@@ -1,5 +1,5 @@
 import { InputError } from '../basics/checks';
-import { type Finding, finding } from '../findings';
+import { finding, type PlanFinding } from '../findings';
 import { degrees, radians } from './angles';
 
 /** A mitred polygon: side i runs from corner i to corner i + 1, measured outside. */
@@ -22,7 +22,7 @@ export interface MitreAnswer {
   readonly closureMm: number;
   /** Opening at the last corner when every cut is off and the other corners are closed. */
   readonly gapMm: number;
-  readonly findings: readonly Finding[];
+  readonly findings: readonly PlanFinding[];
 }
 
 /** An outline that misses itself by more than this does not close. */

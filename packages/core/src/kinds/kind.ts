@@ -1,6 +1,6 @@
 import type { SqueezeOutAccess } from '../choice';
 import type { Assembly, Part } from '../assembly';
-import type { Finding } from '../findings';
+import type { PlanFinding } from '../findings';
 import type { Board, RowSection } from '../formats';
 import type { OwnWood } from '../materials';
 import { type Answers, type AnswersTo, checkAnswers, type Questions, startingAnswers } from './question';
@@ -83,7 +83,7 @@ export interface AsksOfGlue {
 
 /** Answers to change, and what that is called. */
 export interface OtherAnswers {
-  readonly change: Finding;
+  readonly change: PlanFinding;
   readonly answers: Readonly<Record<string, string | number>>;
 }
 

@@ -1,6 +1,6 @@
 import { panelLots, panelOpeningMm } from '../assembly';
 import { findClampKind, lotForceN } from '../clamps';
-import { type Finding, finding } from '../findings';
+import { finding, type PlanFinding } from '../findings';
 import { caulPairsIn, type BuildDocument, type PlacedClamp, type ShopDocument } from '../formats';
 import { type Press, STRUT_SHARE } from '../mechanics';
 import { judgedLines, type Plan, planBuild, rowOf, settlePlan, withRow } from '../plan';
@@ -9,7 +9,7 @@ import type { PlannedRow } from './row-job';
 
 /** Something to borrow, make or do instead where the rack falls short, with what it would come to. */
 export interface Instead {
-  readonly change: Finding;
+  readonly change: PlanFinding;
   /** The panel after it; null where the rack would have to change first. */
   readonly build: BuildDocument | null;
 }
@@ -23,7 +23,7 @@ export interface RowPlacing {
   readonly status: Placing['status'];
   readonly tried: number;
   /** What limits it and what was left out. */
-  readonly findings: readonly Finding[];
+  readonly findings: readonly PlanFinding[];
   /** Empty while the rack does. */
   readonly instead: readonly Instead[];
 }

@@ -1,5 +1,5 @@
 import { lotForceN } from '../clamps';
-import { type Finding, finding } from '../findings';
+import { finding, type PlanFinding } from '../findings';
 import type { BuildDocument, PulledClamp, RackLot } from '../formats';
 import { panelPressure, type Press } from '../mechanics';
 import {
@@ -27,7 +27,7 @@ export interface PullPlacing {
   readonly lowestShare: number;
   readonly meets: boolean;
   /** What limits it, and what to borrow where the rack falls short. */
-  readonly findings: readonly Finding[];
+  readonly findings: readonly PlanFinding[];
 }
 
 /** How far the placing on a pull has come. */
@@ -188,7 +188,7 @@ function checked(
 }
 
 /** How many more of the strongest that suits. */
-function borrowed(plan: Plan, planned: PlannedPull, stack: Stack, lots: readonly RackLot[]): Finding[] {
+function borrowed(plan: Plan, planned: PlannedPull, stack: Stack, lots: readonly RackLot[]): PlanFinding[] {
   const [strongest] = [...lots].sort((a, b) => lotForceN(b) - lotForceN(a));
   if (strongest === undefined) return [];
   const lot = { ...strongest, id: 'borrowed', count: MOST_BORROWED };

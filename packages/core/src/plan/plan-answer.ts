@@ -1,7 +1,7 @@
 import type { Range } from '../basics/range';
 import { pressureWord, type PressureWord, type TargetPressure } from '../clamps';
 import type { Hazard } from '../adhesives';
-import type { CheckCode, Finding } from '../findings';
+import type { CheckCode, PlanFinding } from '../findings';
 import { type KindCaution, kindOf, ritualOf } from '../kinds';
 import { type Aspect, ASPECTS, type FigureKind, type VerdictState } from '../verdicts';
 import { clampsOf } from './dates/dates';
@@ -92,7 +92,7 @@ export interface VerdictAnswer {
   readonly figure: number | null;
   readonly unit: 'min' | 'MPa' | 'N' | 'mm';
   readonly against: number;
-  readonly cause: Finding;
+  readonly cause: PlanFinding;
 }
 
 /** A settled plan with everything by id and nothing but data, for whoever is not a page. */
@@ -130,7 +130,7 @@ export interface PlanAnswer {
     readonly toleranceMm: number;
   }[];
   readonly cautions: readonly (KindCaution | Hazard)[];
-  readonly findings: readonly Finding[];
+  readonly findings: readonly PlanFinding[];
   readonly totals: Plan['totals'] & { readonly handsOnMin: number };
 }
 

@@ -1,6 +1,6 @@
 import { asDriedFilm } from '../adhesives';
 import { type AssemblyFacts, panelOf } from '../assembly';
-import { type Finding, finding } from '../findings';
+import { finding, type PlanFinding } from '../findings';
 import type { BuildDocument, ShopDocument } from '../formats';
 import { measureBuild } from '../kinds';
 import { storedMoisturePct } from '../air';
@@ -131,7 +131,7 @@ const inRow = (joints: readonly PlannedJoint[], { lines }: RowPlan): PlannedJoin
   });
 
 /** The widest face that a bead alone would leave dry. */
-function unspreadFindings(joints: readonly PlannedJoint[]): Finding[] {
+function unspreadFindings(joints: readonly PlannedJoint[]): PlanFinding[] {
   const dry = joints
     .map(({ facts, method }) => ({ facts, method, widthMm: facts.gluedMm2 / Math.max(1, facts.lengthMm) }))
     .filter(({ method, widthMm }) => !covers(method, widthMm))
@@ -142,14 +142,14 @@ function unspreadFindings(joints: readonly PlannedJoint[]): Finding[] {
   );
 }
 
-function conditionFindings({ parts }: AssemblyFacts): Finding[] {
+function conditionFindings({ parts }: AssemblyFacts): PlanFinding[] {
   return parts.flatMap(({ part: { condition, label: part } }) =>
     condition === 'fresh' ? [] : [finding(`faces-${condition}`, 'warns', { part })],
   );
 }
 
 /** Rough boards that are too small for what is to be made of them. */
-function roughFindings({ parts }: AssemblyFacts, { partNotes }: BuildDocument): Finding[] {
+function roughFindings({ parts }: AssemblyFacts, { partNotes }: BuildDocument): PlanFinding[] {
   return parts.flatMap(({ part }) => {
     const rough = partNotes.find(({ id }) => id === part.id)?.roughMm;
     if (rough === undefined) return [];

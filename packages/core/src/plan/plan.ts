@@ -1,6 +1,6 @@
 import type { Adhesive } from '../adhesives';
 import type { AssemblyFacts } from '../assembly';
-import type { Finding } from '../findings';
+import type { PlanFinding } from '../findings';
 import type { BuildDocument, Climate, ShopDocument } from '../formats';
 import type { Aspect, Verdict } from '../verdicts/verdict';
 import type { PlannedJoint } from './joints/planned-joint';
@@ -30,7 +30,7 @@ export interface PlanParts {
   /** In the order of the joints, from the first bead of each joint's session. */
   readonly times: readonly JointTimes[];
   readonly handsOnMin: number;
-  readonly findings: readonly Finding[];
+  readonly findings: readonly PlanFinding[];
 }
 
 /** A build of any kind thought through in a shop: parts, clock, pressures and the four verdicts. */

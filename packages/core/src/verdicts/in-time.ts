@@ -1,5 +1,5 @@
 import { COLD_REFUSALS } from '../adhesives';
-import { type Finding, finding } from '../findings';
+import { finding, type PlanFinding } from '../findings';
 import { wishesOf } from '../formats';
 import { slowestOf } from '../plan/joints/slowest';
 import { paceOf } from '../plan/order/paces';
@@ -96,7 +96,7 @@ export function inTime(parts: PlanParts): Judged {
 }
 
 /** Clamps that the person must have back before the slowest joint lets them go. */
-function keptTooLong({ joints, build }: PlanParts): Finding | undefined {
+function keptTooLong({ joints, build }: PlanParts): PlanFinding | undefined {
   const withinMin = wishesOf(build).clampsOffWithinMin;
   const clampMin = slowestOf(joints).clampMin;
   return withinMin === null || clampMin === null || clampMin <= withinMin

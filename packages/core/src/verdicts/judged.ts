@@ -1,4 +1,4 @@
-import type { Finding } from '../findings';
+import type { Finding, PlanFinding } from '../findings';
 import type { FigureKind, VerdictState } from './verdict';
 
 /** A verdict with less than this share of the allowance left is close. */
@@ -12,12 +12,12 @@ export interface Judged {
   readonly figure: number | null;
   readonly against: number;
   readonly margin: number;
-  readonly cause: Finding;
+  readonly cause: PlanFinding;
   readonly workings: readonly Finding[];
 }
 
 /** Nothing to measure, and nothing that could be amiss. */
-export function atRest(limit: number, cause: Finding): Judged {
+export function atRest(limit: number, cause: PlanFinding): Judged {
   return { state: 'holds', figure: null, against: limit, margin: 1, cause, workings: [] };
 }
 
@@ -25,7 +25,7 @@ export function atRest(limit: number, cause: Finding): Judged {
 export function against(
   figure: number,
   limit: number,
-  cause: (over: boolean) => Finding,
+  cause: (over: boolean) => PlanFinding,
   workings: readonly Finding[],
 ): Judged {
   const margin = 1 - figure / limit;

@@ -1,4 +1,4 @@
-import { type Finding, finding } from '../findings';
+import { type Finding, finding, type PlanFinding } from '../findings';
 import { STRUT_SHARE } from '../mechanics';
 import { clampBowMm, FLUSH_MM } from '../plan/row/clamp-bow';
 import { moistureCupMm } from '../plan/row/moisture-cup';
@@ -84,9 +84,9 @@ function causeOf(
     readonly nearStrut: boolean;
     readonly largest: RowPart;
     readonly margin: number;
-    readonly caulTrouble: Finding | undefined;
+    readonly caulTrouble: PlanFinding | undefined;
   },
-): Finding {
+): PlanFinding {
   const values = { loadShare: strut.loadShare, mm: largest.mm };
   if (pops) return finding('panel-pops', 'refuses', values);
   if (nearStrut) return finding('panel-near-popping', 'warns', values);

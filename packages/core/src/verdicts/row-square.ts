@@ -1,4 +1,4 @@
-import { type Finding, finding, type SquarePart } from '../findings';
+import { type PlanFinding, finding, type SquarePart } from '../findings';
 import type { RowInPlan } from '../plan/row/row-plan';
 import { CLOSE_SHARE, type RowPart } from './row-parts';
 import { barShareOf, type Verdict } from './verdict';
@@ -22,7 +22,7 @@ export function judgeRowSquare(parts: RowInPlan): Verdict {
   const largest = found.reduce((a, b) => (b.mm > a.mm ? b : a));
   const margin = 1 - figure / limit;
   const values = { mm: figure, rawMm, trimMm: job.trimMm, widthMm: panel.widthMm };
-  const cause: Finding =
+  const cause: PlanFinding =
     sawnMm > 0 && figure === 0
       ? finding('ends-trimmed-later', 'informs', values)
       : finding(largest.code, margin < 0 ? 'refuses' : 'informs', values);

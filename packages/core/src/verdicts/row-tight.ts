@@ -2,7 +2,7 @@ import { pressureWord, TYPICAL_FORCE_SPREAD } from '../clamps';
 import { type Panel, slidingBlock } from '../assembly';
 import type { Clash } from '../clamps';
 import { howLightly } from './how-lightly';
-import { type Finding, finding, type Severity } from '../findings';
+import { type Finding, type PlanFinding, finding, type Severity } from '../findings';
 import { leastBy } from '../basics/least-by';
 import { judgedLines, type PlannedLine, type RowInPlan } from '../plan/row/row-plan';
 import { blockClampsOfRow, blockClampTrouble } from '../plan/squeeze/block-clamps';
@@ -44,7 +44,7 @@ function marginOf({ pressure: { minMPa }, target: { lowMPa, highMPa } }: Planned
 }
 
 /** What forbids the plan, most fundamental first. */
-function refusal(parts: RowInPlan): Finding | undefined {
+function refusal(parts: RowInPlan): PlanFinding | undefined {
   const { build, job, adhesive, clampSet, lines } = parts;
   const unfit = unfitGlue({ build, adhesive, joints: lines, lightly: job.school === 'light' });
   if (unfit !== undefined) return unfit;
@@ -111,7 +111,7 @@ const ROUNDED_MM = 0.5;
 const standsOn = (stands: Panel['stands'], xMm: number, padMm: number): boolean =>
   stands.some(([from, to]) => xMm - padMm / 2 >= from - ROUNDED_MM && xMm + padMm / 2 <= to + ROUNDED_MM);
 
-function warning({ lines, clampSet, shop, panel }: RowInPlan, weakest: PlannedLine): Finding | undefined {
+function warning({ lines, clampSet, shop, panel }: RowInPlan, weakest: PlannedLine): PlanFinding | undefined {
   if (weakest.lowestWord === 'under-pressed' || weakest.lowestWord === 'light') return undefined;
   const sprung = lines.find(({ closing }) => closing === 'costly');
   if (sprung !== undefined) return gapFinding('gap-costs-pull', 'warns', sprung, clampSet.totalForceN);
@@ -144,7 +144,7 @@ function gapFinding(
   severity: Severity,
   line: PlannedLine,
   totalN: number,
-): Finding {
+): PlanFinding {
   return finding(code, severity, {
     line: line.line.label,
     gapMm: Math.abs(line.gapMm ?? 0),
@@ -153,7 +153,7 @@ function gapFinding(
   });
 }
 
-function pressureCause(weakest: PlannedLine, { pressed }: RowInPlan): Finding {
+function pressureCause(weakest: PlannedLine, { pressed }: RowInPlan): PlanFinding {
   const opens = pressed?.lines[weakest.line.index];
   if (opens !== undefined && !opens.closed) {
     return finding('line-opens', 'refuses', {

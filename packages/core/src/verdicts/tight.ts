@@ -1,5 +1,5 @@
 import { howLightly } from './how-lightly';
-import { type Finding, finding, type Severity } from '../findings';
+import { type PlanFinding, finding, type Severity } from '../findings';
 import { leastBy } from '../basics/least-by';
 import type { PlannedJoint } from '../plan/joints/planned-joint';
 import type { PlanParts } from '../plan/plan';
@@ -64,13 +64,13 @@ export function tight(parts: PlanParts): Judged {
 }
 
 /** What the rack would have to hold. */
-const nothingFor = ({ joint: line, pull: { need, openingMm, bag } }: PlannedPull): Finding =>
+const nothingFor = ({ joint: line, pull: { need, openingMm, bag } }: PlannedPull): PlanFinding =>
   bag === undefined || need !== 'vacuum'
     ? finding('nothing-to-pull-with', 'refuses', { line, need, openingMm })
     : finding('no-bag', 'refuses', { line, ...bag });
 
 /** A joint that gets more than its glue wants, the worst first: above what starves it it fails, above high it is close. */
-function tooMuch({ squeeze, pulls }: PlanParts): Finding | undefined {
+function tooMuch({ squeeze, pulls }: PlanParts): PlanFinding | undefined {
   const gets =
     squeeze === null
       ? pulls
@@ -93,7 +93,7 @@ function gap(
   severity: Severity,
   { facts, gap: read, closingForceN }: PlannedJoint,
   glueMm: number,
-): Finding {
+): PlanFinding {
   return finding(code, severity, {
     line: facts.label,
     gapMm: Math.abs(read?.gapMm ?? 0),
@@ -102,13 +102,13 @@ function gap(
   });
 }
 
-const hollowUnderIron = ({ facts, gap: read }: PlannedJoint, glueMm: number): Finding =>
+const hollowUnderIron = ({ facts, gap: read }: PlannedJoint, glueMm: number): PlanFinding =>
   finding('hollow-under-iron', 'warns', { line: facts.label, gapMm: Math.abs(read?.gapMm ?? 0), glueMm });
 
 function pullCause(
   { word, leastMet: { label: line, neededN, reachN }, reachMPa, drawnMm }: PlannedPull,
-  trouble: Finding | undefined,
-): Finding {
+  trouble: PlanFinding | undefined,
+): PlanFinding {
   const values = { line, neededN, reachN, minMPa: reachMPa };
   if (word === 'crushes') return finding('pull-crushes', 'refuses', values);
   if (word === 'under-pressed') return finding('pull-short', 'refuses', values);

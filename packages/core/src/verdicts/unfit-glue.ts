@@ -1,6 +1,6 @@
 import { tooHardFor, tooWarmFor } from '../adhesives';
 import { canLightSqueeze, LIGHT_SQUEEZE } from '../clamps';
-import { type Finding, finding } from '../findings';
+import { finding, type PlanFinding } from '../findings';
 import { wishesOf } from '../formats';
 import type { PlanParts } from '../plan/plan';
 
@@ -13,7 +13,7 @@ type Glued = Pick<PlanParts, 'adhesive'> & {
 };
 
 /** Why no pull whatever makes a joint that holds: wood too wet for the glue, a place that it does not stand, a school that it does not suit. */
-export function unfitGlue({ joints, adhesive, build, lightly }: Glued): Finding | undefined {
+export function unfitGlue({ joints, adhesive, build, lightly }: Glued): PlanFinding | undefined {
   const { gapMm } = adhesive;
   return (
     joints.flatMap(({ window }) => window.findings).find(({ code }) => code === 'wood-too-wet') ??

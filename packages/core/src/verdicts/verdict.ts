@@ -1,5 +1,5 @@
 import { type Aspect, ASPECTS, type VerdictState } from '../basics/aspects';
-import type { Finding } from '../findings';
+import type { Finding, PlanFinding } from '../findings';
 import { clamp } from '../basics/range';
 
 export { ASPECTS, type Aspect, type VerdictState };
@@ -20,7 +20,7 @@ export interface Verdict {
   /** Filled share of the bar; its limit mark always stands at one half. */
   readonly barShare: number;
   /** The one thing that limits it. */
-  readonly cause: Finding;
+  readonly cause: PlanFinding;
   /** Steps of the sum, to be opened by whoever wants to know how. */
   readonly workings: readonly Finding[];
 }

@@ -9,7 +9,10 @@ import { GlueStep } from './GlueStep';
 import { OrderStep } from '../../order/OrderStep';
 import { RehearseStep } from './RehearseStep';
 import { SHOP_ID } from '../../shop/shop-id';
+import { STEP_PARTS } from '../step-parts';
 import { SqueezeStep } from './SqueezeStep';
+
+beforeAll(() => Promise.all(Object.values(STEP_PARTS).map(({ ahead }) => ahead())), 60_000);
 
 const clampedBy = (...clamps: PlacedClamp[]) => withRow(stageFloor(DEMO_SHOP), { clamps });
 

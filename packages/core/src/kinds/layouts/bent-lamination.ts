@@ -1,6 +1,6 @@
 import { bend, resawList } from '../../bending';
 import { InputError } from '../../basics/checks';
-import { type Finding, finding } from '../../findings';
+import { finding, type PlanFinding } from '../../findings';
 import { radians } from '../../geometry';
 import { extruded, solidOf } from '../../solids';
 import type { LayOut } from '../kind';
@@ -87,7 +87,7 @@ export const layBentLamination: LayOut<typeof BENT_LAMINATION> = ({
 };
 
 /** Strips to saw for the plies; thick plies are planed from boards of their own thickness. */
-function stripFindings(job: Parameters<typeof resawList>[0]): Finding[] {
+function stripFindings(job: Parameters<typeof resawList>[0]): PlanFinding[] {
   if (job.plyMm + 2 * job.planedMm > job.boardMm) return [];
   const { stripMm, stripsPerBoard, boards } = resawList(job);
   return [

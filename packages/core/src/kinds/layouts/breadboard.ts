@@ -1,5 +1,5 @@
 import { InputError } from '../../basics/checks';
-import { type Finding, finding } from '../../findings';
+import { finding, type PlanFinding } from '../../findings';
 import { breadboardSlot, heldWidthMm, resolveSpecies, drawboreMm } from '../../materials';
 import { box, type Prism, solidOf } from '../../solids';
 import { type LayOut, type Season } from '../kind';
@@ -120,7 +120,7 @@ function slotFindings(
   { species, panelWidthMm, pegMm }: { species: string; panelWidthMm: number; pegMm: number },
   season: Season,
   pegsMm: readonly number[],
-): Finding[] {
+): PlanFinding[] {
   const wood = resolveSpecies(species, 'answers.species', season.woods).properties;
   return pegsMm
     .map((atMm, i) => ({ atMm, peg: i + 1 }))

@@ -1,5 +1,5 @@
 import { InputError } from '../../basics/checks';
-import { type Finding, finding } from '../../findings';
+import { finding, type PlanFinding } from '../../findings';
 import { glassAndBack, radians } from '../../geometry';
 import type { Layout } from '../kind';
 
@@ -10,9 +10,9 @@ const PLANED_OFF_MM = 2;
 export function unequalFindings(
   { joints, parts }: Pick<Layout, 'joints' | 'parts'>,
   { widthsMm, sidesMm }: { readonly widthsMm: readonly number[]; readonly sidesMm: readonly number[] },
-): Finding[] {
+): PlanFinding[] {
   const nameOf = (id: string) => parts.find((each) => each.id === id)?.label ?? id;
-  return joints.flatMap(({ a, b, angleDeg }, i): Finding[] => {
+  return joints.flatMap(({ a, b, angleDeg }, i): PlanFinding[] => {
     const [one = 0, other = 0] = [widthsMm[i], widthsMm[(i + 1) % sidesMm.length]];
     if (Math.abs(one - other) < 0.05) return [];
     const corner = `${nameOf(a)} – ${nameOf(b)}`;
@@ -49,7 +49,7 @@ export function glassFindings(
   },
   rebateMm: number,
   clearanceMm: number,
-): Finding[] {
+): PlanFinding[] {
   if (sidesMm.length !== 4 || anglesDeg.some((angle) => Math.abs(angle - 90) > 1e-9)) return [];
   const narrowest = Math.min(...widthsMm);
   if (rebateMm > narrowest - 3) {

@@ -1,4 +1,4 @@
-import { type Finding, finding } from '../../findings';
+import { finding, type PlanFinding } from '../../findings';
 import { radians } from '../../geometry';
 import { extruded, MAIN_AXES, solidOf, type Vec2 } from '../../solids';
 import type { Aid, ClampsOnBlocks } from '../../assembly';
@@ -68,7 +68,7 @@ interface Blocks {
   /** What holds them to their members; null where they stay by themselves, or there is no room. */
   readonly clamps: ClampsOnBlocks | null;
   readonly openingMm: number;
-  readonly findings: readonly Finding[];
+  readonly findings: readonly PlanFinding[];
 }
 
 /**

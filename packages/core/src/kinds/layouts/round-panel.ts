@@ -1,6 +1,6 @@
 import type { Aid } from '../../assembly';
 import { InputError } from '../../basics/checks';
-import { type Finding, finding } from '../../findings';
+import { finding, type PlanFinding } from '../../findings';
 import { extruded, solidOf, type Vec2 } from '../../solids';
 import type { BlockFixing } from '../block-fixing';
 import type { LayOut, Layout } from '../kind';
@@ -42,7 +42,7 @@ interface Drawn {
 interface Outlined {
   readonly boards: readonly (readonly Vec2[])[];
   readonly blocks: readonly Aid[];
-  readonly findings: readonly Finding[];
+  readonly findings: readonly PlanFinding[];
 }
 
 export const layRoundPanel: LayOut<typeof ROUND_PANEL> = ({ outline, nearMm, farMm, ...shape }) => {

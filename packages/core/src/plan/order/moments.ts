@@ -1,6 +1,6 @@
 import { cleanUpOf } from '../../choice';
 import { isBag } from '../../clamps';
-import { type Finding, finding } from '../../findings';
+import { finding, type PlanFinding } from '../../findings';
 import { kindOf, ritualOf } from '../../kinds';
 import { PACE } from '../../sequence';
 import { glueJobOf } from '../glue-job';
@@ -78,7 +78,7 @@ export function momentsOf(plan: Plan, session: OrderedSession, fromMin: number):
 }
 
 /** What there is no room or no clamp for: the second squeeze that the light school counts on, the corners held down. */
-export function momentFindings(parts: PlanParts): Finding[] {
+export function momentFindings(parts: PlanParts): PlanFinding[] {
   const without = (parts.order?.sessions ?? []).some(
     (session) => secondSqueezeOf(parts, session) === 'no-room',
   );

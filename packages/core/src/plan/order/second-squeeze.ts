@@ -1,5 +1,5 @@
 import { LIGHT_SQUEEZE } from '../../clamps';
-import { type Finding, finding } from '../../findings';
+import { finding, type PlanFinding } from '../../findings';
 import { PACE } from '../../sequence';
 import { COMFORTABLE_MARGIN } from '../../verdicts/in-time';
 import type { PlanParts } from '../plan';
@@ -51,5 +51,5 @@ export function drawnAgain({ row, pulls, build }: Pick<PlanParts, 'row' | 'pulls
 }
 
 /** Said where a glue sets before it drags. */
-export const noSecondSqueeze = (): Finding =>
+export const noSecondSqueeze = (): PlanFinding =>
   finding('no-second-squeeze', 'warns', { soonestMin: LIGHT_SQUEEZE.soonestMin });

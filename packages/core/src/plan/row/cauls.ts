@@ -1,6 +1,6 @@
 import type { ClampSet, Panel } from '../../assembly';
 import { caulPlaces, lotForceN, openingNeededMm } from '../../clamps';
-import { type Finding, finding } from '../../findings';
+import { finding, type PlanFinding } from '../../findings';
 import {
   type BuildDocument,
   type CaulLot,
@@ -27,7 +27,7 @@ export interface CaulPlan {
   readonly endClamps: { readonly lot: RackLot | null; readonly count: number; readonly openingMm: number };
   /** Middle of the panel from flat, because the crown is not what it should be, mm. */
   readonly leavesMm: number;
-  readonly findings: readonly Finding[];
+  readonly findings: readonly PlanFinding[];
 }
 
 /** A caul to make where none is listed: beech-like hardwood, 40 × 50 mm on edge. */
@@ -170,8 +170,8 @@ function caulFindings({
   readonly shop: ShopDocument;
   readonly eLMPa: number;
   readonly needMm: number;
-}): Finding[] {
-  const found: Finding[] = [];
+}): PlanFinding[] {
+  const found: PlanFinding[] = [];
   const { caulPairs } = job.holding;
   const have = caulPairsIn(shop);
   if (placesMm.length < caulPairs) {

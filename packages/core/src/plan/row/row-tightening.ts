@@ -1,6 +1,6 @@
 import { panelOpeningMm } from '../../assembly';
 import { leastBy } from '../../basics/least-by';
-import { type Finding, finding } from '../../findings';
+import { finding, type PlanFinding } from '../../findings';
 import { noSecondSqueeze, secondSqueezeOf } from '../order/second-squeeze';
 import { blocksHeld, cornerFindings } from '../squeeze/pull-tightening';
 import type { Plan } from '../plan';
@@ -11,7 +11,7 @@ import type { RowStage } from './stages';
  * How the clamps of a panel are brought on, step by step, as it is said at the bench: snug cauls, light and full passes from
  * the centre out or from the worst gap, a relief so that a sprung line can slide, and what comes after.
  */
-export function rowTightening(plan: Plan): Finding[] {
+export function rowTightening(plan: Plan): PlanFinding[] {
   if (plan.row === null || plan.row.clampSet.clamps.length === 0) return [];
   const { job, clampSet, lines, cauls } = plan.row;
   const order = [...clampSet.clamps]
@@ -64,7 +64,7 @@ const openingOf = ({ job }: Pick<RowPlan, 'job'>, { panel }: RowStage): number =
 export const stageOpeningsMm = (row: RowPlan): number[] => row.stages.map((stage) => openingOf(row, stage));
 
 /** What lies in the bars session by session; nothing where all is glued in one go. */
-function stageFindings(row: RowPlan): Finding[] {
+function stageFindings(row: RowPlan): PlanFinding[] {
   const { stages, lines } = row;
   if (stages.length < 2) return [];
   const named = (ids: readonly string[]) =>
@@ -86,7 +86,7 @@ function stageFindings(row: RowPlan): Finding[] {
 }
 
 /** The second squeeze where there is to be one, or that there is no room for it. */
-function againFindings(plan: Plan): Finding[] {
+function againFindings(plan: Plan): PlanFinding[] {
   const [session] = plan.order?.sessions ?? [];
   const second = session === undefined ? null : secondSqueezeOf(plan, session);
   if (session === undefined || second === null) return [];

@@ -1,6 +1,6 @@
 import type { AssemblyFacts } from '../../assembly';
 import { BANDS, ROUND } from '../../clamps';
-import { type Finding, finding } from '../../findings';
+import { finding, type PlanFinding } from '../../findings';
 import { band, opposedPulls, radians } from '../../geometry';
 import type { PlannedPull } from '../pulls/planned-pull';
 import type { SqueezedJoint } from './squeezed';
@@ -59,7 +59,7 @@ export function cornersUnderBands(
 }
 
 /** What there is to mind with bands, and with four staves. */
-export function bandFindings(planned: PlannedPull, facts: AssemblyFacts, slip: boolean): Finding[] {
+export function bandFindings(planned: PlannedPull, facts: AssemblyFacts, slip: boolean): PlanFinding[] {
   const staves = facts.parts.filter(({ part }) => part.role === 'stave').length;
   const bands = planned.taken
     .filter(({ lot }) => BANDS.includes(lot.kind))
@@ -76,7 +76,7 @@ export function bandFindings(planned: PlannedPull, facts: AssemblyFacts, slip: b
 }
 
 /** Opposed clamps of which the two directions do not balance: one without a partner, or much stronger ones one way. */
-function unpaired(planned: PlannedPull, mostRatio: number): Finding[] {
+function unpaired(planned: PlannedPull, mostRatio: number): PlanFinding[] {
   const { pieces } = planned;
   const ways = waysOf(planned.pull, pieces);
   const pulled = (way: 0 | 1) =>

@@ -1,5 +1,5 @@
 import type { ClampsOnBlocks } from '../../assembly';
-import { type Finding, finding } from '../../findings';
+import { finding, type PlanFinding } from '../../findings';
 import type { RackLot } from '../../formats';
 import type { PlanParts } from '../plan';
 import type { RowInPlan } from '../row/row-plan';
@@ -78,7 +78,7 @@ const onBlocks = (held: BlockClamps | null): Used[] =>
   held === null || held.lot === null ? [] : [{ lot: held.lot, count: held.count }];
 
 /** What is wrong with the clamps on the blocks; undefined where they hold them, or are not needed. */
-export function blockClampTrouble(held: BlockClamps | null): Finding | undefined {
+export function blockClampTrouble(held: BlockClamps | null): PlanFinding | undefined {
   if (held === null) return undefined;
   const { lot, count, openingMm, forceN, fouls } = held;
   if (lot === null) return finding('blocks-not-held', 'warns', { count, openingMm, forceN });

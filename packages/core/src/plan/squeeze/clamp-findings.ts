@@ -1,6 +1,6 @@
 import type { AssemblyFacts } from '../../assembly';
 import { lotReachMm } from '../../clamps';
-import { type Finding, finding } from '../../findings';
+import { finding, type PlanFinding } from '../../findings';
 import { rackingN } from '../../geometry';
 import type { PlanParts } from '../plan';
 import type { PlannedPull } from '../pulls/planned-pull';
@@ -24,7 +24,7 @@ export function padFindings(
   { pull, crushMPa }: PlannedPull,
   clamps: readonly ClampInSpace[],
   packing: Packing,
-): Finding[] {
+): PlanFinding[] {
   if (pull.need === 'band' || pull.need === 'tape') return [];
   const spread = spreadMm(packing);
   const biting = clamps
@@ -45,7 +45,7 @@ export function depthFindings(
   { pull }: PlannedPull,
   facts: AssemblyFacts,
   clamps: readonly ClampInSpace[],
-): Finding[] {
+): PlanFinding[] {
   if (pull.need !== 'line' || !pull.stacked) return [];
   const joints = jointsOf(pull, facts);
   if (!joints.every(({ joint }) => joint.kind === 'face')) return [];
@@ -60,7 +60,7 @@ export function depthFindings(
 }
 
 /** How a stack was pressed, and whether its jaws were narrow. */
-export function stackFindings({ acrossShare, unknowns }: PressedStack): Finding[] {
+export function stackFindings({ acrossShare, unknowns }: PressedStack): PlanFinding[] {
   return [
     ...(acrossShare < 0.9 ? [finding('narrow-jaws', 'informs', { sharePct: 100 * acrossShare })] : []),
     finding('pressed-by-elements', 'informs', { unknowns }),
@@ -72,7 +72,7 @@ export function skewFindings(
   { facts, build }: PlanParts,
   { pull }: PlannedPull,
   clamps: readonly ClampInSpace[],
-): Finding[] {
+): PlanFinding[] {
   const [one] = clamps;
   if (facts.assembly.square.kind !== 'diagonals' || pull.need !== 'seat' || one?.shape.kind !== 'jaws')
     return [];
@@ -98,7 +98,7 @@ export function apartFindings(
   facts: AssemblyFacts,
   clamps: readonly ClampInSpace[],
   packing: Packing,
-): Finding[] {
+): PlanFinding[] {
   if (pull.need !== 'line' || clamps.length === 0) return [];
   const joints = jointsOf(pull, facts);
   const { everyMm, count } = cover(pull, joints, facts, clamps[0]?.lot.padWidthMm ?? 0, packing);
@@ -116,7 +116,7 @@ export function seatFindings(
   facts: AssemblyFacts,
   clamps: readonly ClampInSpace[],
   packing: Packing,
-): Finding[] {
+): PlanFinding[] {
   if (!seats || pull.need !== 'seat' || clamps.length === 0) return [];
   const lines = linesOfPull(pull, jointsOf(pull, facts));
   const standsOn = clamps.map(({ shape }) =>

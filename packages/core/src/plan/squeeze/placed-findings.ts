@@ -1,5 +1,5 @@
 import type { AssemblyFacts } from '../../assembly';
-import { type Finding, finding } from '../../findings';
+import { finding, type PlanFinding } from '../../findings';
 import { add, dot, reach, scale, unit, type Vec3 } from '../../solids';
 import { type LineOfPull, linesOfPull, pointsOf, jointsOf } from '../pulls/lines-of-pull';
 import type { PlannedPull } from '../pulls/planned-pull';
@@ -17,7 +17,7 @@ export function placedFindings(
   facts: AssemblyFacts,
   clamps: readonly ClampInSpace[],
   packing: Packing,
-): Finding[] {
+): PlanFinding[] {
   const { placed, idle, pull } = planned;
   if (placed.length + idle.length === 0) return [];
   const joints = jointsOf(pull, facts);
@@ -33,7 +33,7 @@ export function placedFindings(
   ];
 }
 
-function idleFindings({ idle, pull }: PlannedPull): Finding[] {
+function idleFindings({ idle, pull }: PlannedPull): PlanFinding[] {
   const short = idle.find(({ why }) => why === 'too-short');
   const gone = idle.filter(({ why }) => why === 'gone').length;
   const used = idle.filter(({ why }) => why === 'used-up');
@@ -58,7 +58,7 @@ function idleFindings({ idle, pull }: PlannedPull): Finding[] {
  * Two clamps of one pull in the same place.
  * @param rowMm how far jaws reach in from either side of a wide stack: to its middle only.
  */
-function foulFindings(clamps: readonly ClampInSpace[], rowMm: number): Finding[] {
+function foulFindings(clamps: readonly ClampInSpace[], rowMm: number): PlanFinding[] {
   const pairs = clamps.flatMap((one, i) => clamps.slice(i + 1).map((other) => ({ one, other })));
   const fouling = pairs.flatMap(({ one, other }) => {
     // Bands may lie over each other.
@@ -83,7 +83,7 @@ function squareToEachOther({ shape: one }: ClampInSpace, { shape: other }: Clamp
   return Math.abs(dot(along(one), along(other))) < 0.5;
 }
 
-function offEndFindings(clamps: readonly ClampInSpace[], { lengthMm }: PullFrame): Finding[] {
+function offEndFindings(clamps: readonly ClampInSpace[], { lengthMm }: PullFrame): PlanFinding[] {
   const off = clamps.find(
     ({ place, lot, shape }) =>
       shape.kind === 'jaws' &&
@@ -106,7 +106,7 @@ function middleFindings(
   clamps: readonly ClampInSpace[],
   { along }: PullFrame,
   packing: Packing,
-): Finding[] {
+): PlanFinding[] {
   const of = ({ joints }: LineOfPull) => clamps.filter((clamp) => clamp.joints.includes(idOf(joints)));
   const off = lines.flatMap((line) => {
     const own = of(line);

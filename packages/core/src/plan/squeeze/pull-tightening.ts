@@ -1,5 +1,5 @@
 import { centreOutOrder, NOT_OPENED } from '../../clamps';
-import { type Finding, finding } from '../../findings';
+import { finding, type PlanFinding } from '../../findings';
 import { blockClampsOf } from './block-clamps';
 import { cornersOf } from './corners-down';
 import type { PlanParts } from '../plan';
@@ -31,7 +31,7 @@ export function pullOpenings({ pulls }: Squeeze): PullOpening[] {
 }
 
 /** How an assembly is brought together, pull by pull, as it is said at the bench. */
-export function pullTightening(parts: PlanParts, squeeze: Squeeze): Finding[] {
+export function pullTightening(parts: PlanParts, squeeze: Squeeze): PlanFinding[] {
   const { facts } = parts;
   const several = squeeze.pulls.length > 1;
   return [
@@ -44,7 +44,7 @@ export function pullTightening(parts: PlanParts, squeeze: Squeeze): Finding[] {
   ];
 }
 
-function pullSteps({ planned, clamps }: SqueezedPull): Finding[] {
+function pullSteps({ planned, clamps }: SqueezedPull): PlanFinding[] {
   const { pull, taken } = planned;
   if (taken.length === 0) return [];
   const numbers = clamps.map(({ number }) => number);
@@ -83,7 +83,7 @@ function centreOut(numbers: readonly number[]): number[] {
 }
 
 /** Blocks held before anything is drawn, and how hard. */
-export function blocksHeld(parts: PlanParts): Finding[] {
+export function blocksHeld(parts: PlanParts): PlanFinding[] {
   const held = blockClampsOf(parts);
   if (held === null || held.lot === null) return [];
   const { count, lot, forceN } = held;
@@ -91,7 +91,7 @@ export function blocksHeld(parts: PlanParts): Finding[] {
 }
 
 /** The corners brought down to the base, and how hard. */
-export function cornerFindings(parts: PlanParts): Finding[] {
+export function cornerFindings(parts: PlanParts): PlanFinding[] {
   const down = cornersOf(parts);
   return down === null
     ? []

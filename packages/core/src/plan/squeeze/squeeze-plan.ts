@@ -1,6 +1,6 @@
 import type { AssemblyFacts } from '../../assembly';
 import { isBag, pressureWord } from '../../clamps';
-import { type Finding, finding } from '../../findings';
+import { finding, type PlanFinding } from '../../findings';
 import { resolveSpecies } from '../../materials';
 import { layerPressure, type Press } from '../../mechanics';
 import type { PlanParts } from '../plan';
@@ -87,7 +87,7 @@ function squeezedRow(
   };
 }
 
-const isSkew = ({ code }: Finding): boolean => code === 'skew-racks' || code === 'skew-corrects';
+const isSkew = ({ code }: PlanFinding): boolean => code === 'skew-racks' || code === 'skew-corrects';
 
 function squeezePull(
   parts: PlanParts,

@@ -1,5 +1,5 @@
 import type { PressureWord } from '../../clamps';
-import type { Finding } from '../../findings';
+import type { PlanFinding } from '../../findings';
 import type { RackLot } from '../../formats';
 import type { Vec3 } from '../../solids';
 import type { PlannedPull } from '../pulls/planned-pull';
@@ -64,7 +64,7 @@ export interface SqueezedPull {
   readonly joints: readonly SqueezedJoint[];
   /** Along the joints; null where it is not known place by place. */
   readonly along: PressedAlong | null;
-  readonly findings: readonly Finding[];
+  readonly findings: readonly PlanFinding[];
 }
 
 /** All pulls of an assembly with their clamps, numbered through. */
