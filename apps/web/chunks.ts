@@ -10,27 +10,32 @@ const PLAN =
 
 /** What plans are drawn with and typed into: not for the start page. */
 const SHOWN =
-  /web\/src\/(verdicts\/(?!state-mark|VerdictDetail|FixList)|workspace\/(edits|open-build|step-parts)|shop\/own|drawing\/(?!FigureView)|quantities\/(?!list|use|ListField)|parts\/(?!Windowed|FileButton|MoreButton|InTurn|ChartBox|NameField)[A-Z])|@mui\/material\/(Select|Menu|List|Popover|Modal|Backdrop|Unstable_TrapFocus|FilledInput|OutlinedInput|NativeSelect|Input|Form|TextField|Textarea|Checkbox|internal\/SwitchBase|Table)|useRovingTabIndex/;
+  /web\/src\/(verdicts\/(?!state-mark|VerdictDetail|FixList)|workspace\/(edits|open-build|step-parts)|shop\/(own|WoodChoice)|drawing\/(?!FigureView)|quantities\/(?!list|use|ListField)|parts\/(?!Windowed|FileButton|MoreButton|InTurn|ChartBox|NameField)[A-Z])|@mui\/material\/(Select|Menu|List|Popover|Modal|Backdrop|Unstable_TrapFocus|FilledInput|OutlinedInput|NativeSelect|Input|Form|TextField|Textarea|Checkbox|internal\/SwitchBase|Table)|useRovingTabIndex/;
 
 /** What lays kinds out and measures them, and the forms that ask for it: for Fit and new builds. */
 const LAID =
-  /core\/src\/(kinds\/(layouts|lay-assembly|measure-build)|assembly\/(derive|reinforcement|reference-marks)|templates)|web\/src\/assembly\/(?!Assembly(Area|Sheet)|SolidView|part-geometry|RoughSize|ReadingField|edits)/;
+  /core\/src\/(kinds\/(layouts|lay-assembly|measure-build)|assembly\/(derive|reinforcement|reference-marks)|templates)|web\/src\/assembly\/(?!Assembly(Area|Sheet)|SolidView|part-geometry|RoughSize|ReadingField|edits|groups|use-joint-groups)/;
 
 /** What assemblies are drawn with: for neither the start page nor a panel. */
 const DRAWN =
   /polygon-clipping|robust-predicates|splaytree|core\/src\/(solids\/(polygon|surfaces|hull)|assembly\/joint-facts|plan\/squeeze\/holding-clamps|drawing\/(assembly-marks|clamp-marks|apart|glued-middle|lowered|eye|painters-order|place-labels|faceted-parts))/;
 
-/** What is done at the bench and read from the log, and tables of the shop: for neither the start page nor a plan. */
-const DOING =
-  /core\/src\/(bench|diagnosis|learning|tables|geometry\/quad|drawing\/corrections|formats\/run-document)|words\/src\/(diagnosis|learning|tables)/;
+/** What is done at the bench: for neither the start page nor a plan. */
+const DOING = /core\/src\/(bench|geometry\/quad|formats\/run-document)/;
+
+/** What is read from the log. */
+const LEARNT = /core\/src\/(diagnosis|learning|drawing\/corrections)|words\/src\/(diagnosis|learning)/;
+
+/** What reads tables of the shop. */
+const TABLES = /(core|words)\/src\/tables/;
 
 /** What the bench says, lessons, and single sums: for whoever plans nothing but does, or looks back. */
 const TOLD =
-  /core\/src\/(lessons|kinds\/ritual)|words\/src\/(bench|spreading|lesson|trouble|ready|gather|sums|say)/;
+  /core\/src\/(lessons|kinds\/ritual|plan\/order\/(operations|planned-operation))|words\/src\/(bench|spreading|lesson|trouble|ready|gather|sums|say)/;
 
 /** What goes with some steps only, a file for each few of them. */
 const APART =
-  /core\/src\/(plan\/(dates|first-coats|plan-build|order\/(operations|planned-operation|fuses|dried-film))|calendar|formats\/(shop-document|lesson|learned)|spread\/spread|materials\/milling|clamps\/hand-calibration|adhesives\/strength)|words\/src\/reasons/;
+  /core\/src\/(plan\/(dates|first-coats|plan-build|order\/(fuses|dried-film))|calendar|formats\/(shop-document|lesson|learned)|spread\/spread|materials\/milling|clamps\/hand-calibration|adhesives\/strength)|words\/src\/reasons/;
 
 /** What draws in space: for whoever turns an assembly round or takes it along as a file. */
 const SPACE = /node_modules\/three\/|web\/src\/assembly\/part-geometry/;
@@ -48,7 +53,7 @@ const START =
 const isPackage = (id: string) =>
   id.includes('node_modules') && !SELDOM.test(id) && !DRAWN.test(id) && !SHOWN.test(id);
 const isPlan = (id: string) =>
-  PLAN.test(id) && ![SHOWN, LAID, DRAWN, DOING, TOLD, APART].some((other) => other.test(id));
+  PLAN.test(id) && ![SHOWN, LAID, DRAWN, DOING, LEARNT, TABLES, TOLD, APART].some((other) => other.test(id));
 
 /**
  * What is read in together, for few and large beats many and small: the frame with all it stands on, then the
@@ -70,6 +75,8 @@ export const CHUNKS: readonly Rolldown.CodeSplittingGroup[] = [
   { name: 'laid', priority: 1, test: LAID, minShareCount: 2 },
   { name: 'told', priority: 1, test: TOLD, minShareCount: 2 },
   { name: 'doing', priority: 1, test: DOING, minShareCount: 2 },
+  { name: 'learnt', priority: 1, test: LEARNT, minShareCount: 2 },
+  { name: 'tables', priority: 1, test: TABLES, minShareCount: 2 },
 ];
 
 /**

@@ -3,7 +3,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { watchSession } from './access/session';
 import { App } from './app/App';
-import { fetchScreens, makeRouter, untilDrawable } from './app/router';
+import { fetchPages, firstPage } from './app/pages';
 import { makeStore } from './app/store';
 import { startCourier } from './keeping/courier';
 import { browserStorage } from './keeping/browser-storage';
@@ -14,12 +14,11 @@ if (root === null) throw new Error('index.html has no #root');
 const store = makeStore(browserStorage());
 void store.dispatch(watchSession());
 void store.dispatch(startCourier());
-const router = makeRouter(store);
-void untilDrawable(router).then(() =>
+void firstPage(store).then(() =>
   createRoot(root).render(
     <StrictMode>
-      <App store={store} router={router} />
+      <App store={store} />
     </StrictMode>,
   ),
 );
-void afterFirstScreen().then(fetchScreens);
+void afterFirstScreen().then(fetchPages);

@@ -1,12 +1,9 @@
 import { DEMO_SHOP, stageFloor } from '@lean-clasp/core/demo';
 import { act, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import type { RouteObject } from 'react-router';
 import { SHOP_ID } from '../shop/shop-id';
-import { SCREENS } from '../start/screens';
 import { headStart } from '../workspace/head-start';
 import { App } from './App';
-import { makeRouter } from './router';
 import { makeStore } from './store';
 
 const BUILD = stageFloor(DEMO_SHOP);
@@ -46,20 +43,12 @@ beforeEach(() => {
 async function openAt(path: string) {
   history.replaceState(null, '', path);
   const store = makeStore(localStorage);
-  render(<App store={store} router={makeRouter(store)} />);
+  render(<App store={store} />);
   await screen.findByRole('main');
   return { store, user: userEvent.setup() };
 }
 
-const pathsIn = (routes: readonly RouteObject[]): string[] =>
-  routes.flatMap(({ path, children = [] }) => [...(path === undefined ? [] : [path]), ...pathsIn(children)]);
-
 describe('addresses', () => {
-  it('lead to every screen there is', () => {
-    const paths = pathsIn(makeRouter(makeStore(localStorage)).routes);
-    expect(Object.keys(SCREENS).filter((path) => !paths.includes(path))).toEqual([]);
-  });
-
   it('that lead nowhere say so, and where builds are', async () => {
     await openAt('/nowhere/at/all');
     expect(await screen.findByRole('heading', { name: 'Nothing at this address' })).toBeInTheDocument();

@@ -10,7 +10,7 @@ import TableRowsIcon from '@mui/icons-material/TableRowsOutlined';
 import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { type ComponentType, useState } from 'react';
-import { NavLink, Outlet, useNavigation } from 'react-router';
+import { NavLink, Outlet } from 'react-router';
 import { WayOut } from '../access/WayOut';
 import { preferred } from '../app/preferences';
 import { useAppDispatch, useAppSelector } from '../app/store';
@@ -38,7 +38,6 @@ const PLACES: readonly Place[] = [
 
 /** The five places along the left edge, on a telephone along the foot, around whichever screen is open. */
 export function Frame() {
-  const moving = useNavigation().state !== 'idle';
   return (
     <Box
       sx={{
@@ -64,7 +63,6 @@ export function Frame() {
         component="main"
         id="content"
         tabIndex={-1}
-        aria-busy={moving}
         sx={{
           flex: 1,
           minWidth: 0,

@@ -10,7 +10,7 @@ export const BENCH = '/bench/:runId';
 const sums: Load = () => import('../sums/SumsPage').then((m) => m.SumsPage);
 
 /** Every screen by its address, read in when first visited. Nothing is imported here, so that a start can look up what it will need. */
-export const SCREENS: Readonly<Record<string, Load>> = {
+export const SCREENS = {
   '/': () => import('../today/TodayPage').then((m) => m.TodayPage),
   '/builds': () => import('../builds/BuildsPage').then((m) => m.BuildsPage),
   '/builds/new': () => import('../builds/KindChooserPage').then((m) => m.KindChooserPage),
@@ -28,10 +28,13 @@ export const SCREENS: Readonly<Record<string, Load>> = {
   '/sums/:name': sums,
   [BENCH]: () => import('../bench/BenchPage').then((m) => m.BenchPage),
   '*': () => import('../frame/NothingHere').then((m) => m.NothingHere),
-};
+} as const satisfies Readonly<Record<string, Load>>;
+
+/** An address of `SCREENS`. */
+export type ScreenPath = keyof typeof SCREENS;
 
 /** The address of `SCREENS` that a path of the browser goes by, and the parts that it names; the plainest of several. */
-export function screenAt(pathname: string): { readonly path: string; readonly parts: readonly string[] } {
+export function screenAt(pathname: string): { readonly path: ScreenPath; readonly parts: readonly string[] } {
   const asked = partsOf(pathname);
   const fits = (path: string) => {
     const wanted = partsOf(path);
@@ -40,7 +43,7 @@ export function screenAt(pathname: string): { readonly path: string; readonly pa
     );
   };
   // Names come before what may be anything, as they stand above.
-  return { path: Object.keys(SCREENS).find(fits) ?? '*', parts: asked };
+  return { path: (Object.keys(SCREENS) as ScreenPath[]).find(fits) ?? '*', parts: asked };
 }
 
 const partsOf = (path: string) => path.split('/').filter((part) => part !== '');

@@ -30,7 +30,7 @@ describe('the screen that an address leads to', () => {
 
   it('is one that can be read in', async () => {
     const screens = await Promise.all(
-      ['/glossary', '*'].map(async (path) => (await SCREENS[path]?.())?.name),
+      (['/glossary', '*'] as const).map(async (path) => (await SCREENS[path]()).name),
     );
     expect(screens).toEqual(['GlossaryPage', 'NothingHere']);
   });

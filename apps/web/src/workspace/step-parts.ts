@@ -1,4 +1,5 @@
 import { type ReadIn, readIn } from '../parts/read-in';
+import { quiet } from '../start/at-rest';
 import { PART_LOADERS, type PartId } from './part-loaders';
 
 /** Parts of steps that go with some builds only, or come below what is looked at first. */
@@ -7,5 +8,6 @@ export const STEP_PARTS: Readonly<Record<PartId, ReadIn>> = {
   answers: readIn(PART_LOADERS.answers),
   row: readIn(PART_LOADERS.row),
   pulls: readIn(PART_LOADERS.pulls),
-  lessons: readIn(PART_LOADERS.lessons),
+  // Below what is looked at first, and with words of their own.
+  lessons: readIn(() => quiet().then(PART_LOADERS.lessons)),
 };
