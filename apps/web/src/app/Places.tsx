@@ -12,26 +12,28 @@ import type { AppStore } from './store';
 
 const FRAMED = (Object.keys(SCREENS) as ScreenPath[]).filter((path) => path !== BENCH);
 
-/** Every address of the app. */
+/** Every address of the app. All of it lies in one boundary: while a screen is read in, the one before it stays as it is. */
 export function Places() {
   return (
     <ErrorBoundary FallbackComponent={PageFault}>
-      <Routes>
-        <Route element={<AccessGate />}>
-          <Route element={<Frame />}>
-            {FRAMED.map((path) => (
-              <Route key={path} path={path} element={<PlaceAt path={path} />} />
-            ))}
-            <Route path="/builds/:buildId" element={<Navigate to="fit" replace />} />
+      <Suspense fallback={<Loading />}>
+        <Routes>
+          <Route element={<AccessGate />}>
+            <Route element={<Frame />}>
+              {FRAMED.map((path) => (
+                <Route key={path} path={path} element={<PlaceAt path={path} />} />
+              ))}
+              <Route path="/builds/:buildId" element={<Navigate to="fit" replace />} />
+            </Route>
+            <Route path={BENCH} element={<PlaceAt path={BENCH} />} />
           </Route>
-          <Route path={BENCH} element={<PlaceAt path={BENCH} />} />
-        </Route>
-      </Routes>
+        </Routes>
+      </Suspense>
     </ErrorBoundary>
   );
 }
 
-/** The screen of one address. It is read in when first visited; until it is there, the one before it stays. */
+/** The screen of one address, read in when it is first visited. */
 function PlaceAt({ path }: { readonly path: ScreenPath }) {
   const { pathname } = useLocation();
   // Looked up, and the same one for as long as it is on show.
@@ -41,7 +43,7 @@ function PlaceAt({ path }: { readonly path: ScreenPath }) {
   }, [path]);
   return (
     <ErrorBoundary FallbackComponent={PageFault} resetKeys={[pathname]}>
-      <Suspense fallback={<Loading />}>{createElement(page)}</Suspense>
+      {createElement(page)}
     </ErrorBoundary>
   );
 }
