@@ -8,6 +8,12 @@ export const STEP_PARTS: Readonly<Record<PartId, ReadIn>> = {
   answers: readIn(PART_LOADERS.answers),
   row: readIn(PART_LOADERS.row),
   pulls: readIn(PART_LOADERS.pulls),
-  // Below what is looked at first, and with words of their own.
-  lessons: readIn(() => quiet().then(PART_LOADERS.lessons)),
+  // Below what is looked at first, and with words of their own; a server that has gone takes nothing else along.
+  lessons: readIn(() =>
+    quiet()
+      .then(PART_LOADERS.lessons)
+      .catch(() => Nothing),
+  ),
 };
+
+const Nothing = () => null;
