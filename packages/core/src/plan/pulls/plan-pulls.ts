@@ -32,15 +32,25 @@ export function planPulls({ facts, adhesive, shop, build, row }: PullInputs, aga
       rack = lessThan(rack, planned);
       return planned;
     }
-    const left = planPull(pull, facts, adhesive, { shop, rack }, build.squeeze);
-    const planned =
-      again && left.leastMet.reachN < left.leastMet.neededN
-        ? planPull(pull, facts, adhesive, { shop, rack: shop.rack }, build.squeeze)
-        : left;
+    const planFrom = (lots: readonly RackLot[]) =>
+      planPull(pull, facts, adhesive, { shop, rack: lots }, build.squeeze);
+    const left = planFrom(rack);
+    const planned = again && lacks(left) > 0 ? leastLacking(left, planFrom(shop.rack)) : left;
     rack = lessThan(rack, planned);
     return planned;
   });
 }
+
+/** What a pull lacks: all of it where its force falls short, else clamps for places of its lines that have none. */
+function lacks({ leastMet, lines = [], pieces, drawnMm }: PlannedPull): number {
+  if (leastMet.reachN < leastMet.neededN) return Infinity;
+  const places = lines.reduce((sum, { clamps }) => sum + clamps, 0);
+  return drawnMm === null ? Math.max(0, places - pieces.length) : 0;
+}
+
+/** With the clamps that are left, unless those that come free between sessions do better. */
+const leastLacking = (left: PlannedPull, whole: PlannedPull): PlannedPull =>
+  lacks(left) === Infinity || lacks(whole) < lacks(left) ? whole : left;
 
 /** A rack without what a pull has taken. */
 function lessThan(rack: readonly RackLot[], { taken }: PlannedPull): RackLot[] {
