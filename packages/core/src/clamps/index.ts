@@ -19,6 +19,7 @@ export { clampNeed } from './need';
 export { openingFit, type OpeningFit, openingNeededMm, USUAL_BLOCK_MM } from './opening';
 export { centreOutOrder, evenPositions, padWithinMm, tighteningOrder } from './placement';
 export {
+  CRUSH_SHARE,
   EASED_TO,
   canLightSqueeze,
   LIGHT_SQUEEZE,

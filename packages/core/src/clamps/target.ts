@@ -9,6 +9,9 @@ export interface TargetPressure {
   readonly mostMPa: number;
 }
 
+/** Jaws are eased to this share of what crushes the wood under them [judgement]. */
+export const CRUSH_SHARE = 0.98;
+
 /** Clamps are eased until the joint with the most has this share of the most it wants [judgement]. */
 export const EASED_TO = 0.95;
 

@@ -1,9 +1,9 @@
 import { panelLots, panelOpeningMm } from '../assembly';
-import { findClampKind, lotForceN } from '../clamps';
+import { lotForceN } from '../clamps';
 import { finding, type PlanFinding } from '../findings';
 import { caulPairsIn, type BuildDocument, type PlacedClamp, type ShopDocument } from '../formats';
 import { type Press, STRUT_SHARE } from '../mechanics';
-import { judgedLines, type Plan, planBuild, rowOf, settlePlan, withRow } from '../plan';
+import { judgedLines, type Plan, planBuild, rowOf, settlePlan, withHandles, withRow } from '../plan';
 import type { Placing, PlacingJob } from './job';
 import type { PlannedRow } from './row-job';
 
@@ -46,7 +46,7 @@ export function check(
     const eased = lot !== undefined && capN < lotForceN(lot) - 1 ? { mostN: Math.floor(capN) } : {};
     return { id: makeId(), rackId: lotId, xMm, side: 'above', ...eased };
   });
-  const clamps = withHandles(withSides(set, shop), shop);
+  const clamps = withHandles(withSides(set, shop), shop.rack);
   // Planned pulls are eased by the plan itself where all of them would be too much.
   const bare = withRow(build, { clamps, pullPct: 100 });
   const barePlan = planBuild(bare, shop);
@@ -124,20 +124,4 @@ function withSides(set: readonly PlacedClamp[], shop: ShopDocument): PlacedClamp
     Math.abs(clamps.reduce((sum, clamp) => sum + (clamp.side === 'above' ? 1 : -1) * forceOf(clamp), 0));
   const [one, other] = [begun('above'), begun('below')];
   return momentOf(other) < momentOf(one) ? other : one;
-}
-
-/** Handles at the last edge; where neighbours would foul each other, every other one at the first. */
-function withHandles(set: readonly PlacedClamp[], shop: ShopDocument): PlacedClamp[] {
-  const sweep = ({ rackId }: PlacedClamp) => {
-    const kind = shop.rack.find(({ id }) => id === rackId)?.kind;
-    return kind === undefined ? 0 : findClampKind(kind).handleMm;
-  };
-  const placed: PlacedClamp[] = [];
-  for (const clamp of set) {
-    const before = placed.at(-1);
-    const fouls = before !== undefined && clamp.xMm - before.xMm < (sweep(clamp) + sweep(before)) / 2;
-    const other = before?.handle === 'first' ? 'last' : 'first';
-    placed.push(clamp.pinned === true || !fouls ? clamp : { ...clamp, handle: other });
-  }
-  return placed;
 }

@@ -1,14 +1,12 @@
-import { bearingMm2, padOnEdgeMm, panelLots, panelOpeningMm } from '../assembly';
-import { BETWEEN_JAWS_MM, lotForceN } from '../clamps';
+import { padOnEdgeMm, panelLots, panelOpeningMm } from '../assembly';
+import { BETWEEN_JAWS_MM } from '../clamps';
 import { MOST_CLAMPS, type RackLot } from '../formats';
-import { judgedLines, type Plan, type RowPlan, unpressed } from '../plan';
+import { judgedLines, type Plan, type RowPlan, uncrushedN, unpressed } from '../plan';
 import type { PlacingJob, PlacingLot } from './job';
 
 /** Places are tried this far apart, mm, and at most so many of them. */
 const STEP_MM = 5;
 const MOST_PLACES = 95;
-/** Jaws are eased to this share of what crushes the wood. */
-export const CRUSH_SHARE = 0.98;
 
 /** A plan whose boards lie in a row. */
 export interface PlannedRow extends Plan {
@@ -27,9 +25,7 @@ export function jobOf(plan: PlannedRow, aim: number, more: readonly RackLot[] = 
   const { job, panel, lines } = row;
   const judged = judgedLines(lines);
   const neededMm = panelOpeningMm(panel, job);
-  const crushMPa = Math.min(...panel.outer.map(({ wood }) => wood.compPerpMPa));
-  const capped = (lot: RackLot) =>
-    Math.min(lotForceN(lot), CRUSH_SHARE * crushMPa * bearingMm2(lot, job, panel));
+  const capped = (lot: RackLot) => uncrushedN(lot, job, panel);
   const usable = [...panelLots(shop), ...more].filter(({ maxOpeningMm }) => maxOpeningMm >= neededMm);
   const pinned = job.clamps.filter((clamp) => clamp.pinned === true);
   const pinLots = pinned.map((clamp, i): PlacingLot => {

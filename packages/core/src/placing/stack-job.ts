@@ -1,4 +1,4 @@
-import { BETWEEN_JAWS_MM, lotReachMm, lotForceN } from '../clamps';
+import { BETWEEN_JAWS_MM, CRUSH_SHARE, lotReachMm, lotForceN } from '../clamps';
 import { MOST_CLAMPS, type PulledClamp, type RackLot } from '../formats';
 import {
   acrossInTurn,
@@ -11,7 +11,7 @@ import {
   suits,
 } from '../plan';
 import type { Placing, PlacingJob, PlacingLot } from './job';
-import { CRUSH_SHARE, placesAlong } from './row-job';
+import { placesAlong } from './row-job';
 
 /** Clamps that stay, and that can press. */
 export const pinnedOn = ({ placed }: PlannedPull) => placed.filter(({ clamp }) => clamp.pinned === true);

@@ -11,6 +11,10 @@ const LEAST_PLACES = 4;
 const PLACE_EVERY_MM = 60;
 /** Strips of tape are laid this far apart, mm [judgement]. */
 const STRIP_EVERY_MM = 40;
+/** Clamps are taken until they could give so much more than is needed [judgement]. */
+const SPARE = 1.15;
+/** What only adds to the spare is nearly as strong as the others, on the whole [judgement]. */
+const STRONG_SHARE = 0.75;
 /** Kinds that every shop has on a roll; the rack need not list them. */
 export const ON_A_ROLL: readonly string[] = ['tape', 'elastic-wrap'];
 
@@ -70,16 +74,21 @@ export function takeFromRack(
     ? heldThenPressed(suiting)
     : suiting;
   const taken: { lot: RackLot; count: number; forceN: number; mostN: number }[] = [];
+  // Lines are pressed less between clamps than under them: there another lot makes up what one falls short of its spare.
+  const endsAtN = pull.need === 'line' ? SPARE * neededN : neededN;
   let reachN = 0;
   let leftMm = roomMm;
   for (const { lot, forceN, drawsN } of lots) {
     const placed = taken.reduce((sum, { count }) => sum + count, 0);
     const least = leastOf(forceN);
-    if (wanted === undefined ? reachN >= neededN && placed >= least : placed >= wanted) break;
+    if (wanted === undefined ? reachN >= endsAtN && placed >= least : placed >= wanted) break;
     const enough =
       wanted === undefined
-        ? Math.max(least - placed, Math.ceil((1.15 * neededN - reachN) / drawsN))
+        ? Math.max(least - placed, Math.ceil((SPARE * neededN - reachN) / drawsN))
         : wanted - placed;
+    // Weak ones for no more than spare would stand where a strong one presses now.
+    if (placed > 0 && placed >= least && reachN >= neededN && drawsN < STRONG_SHARE * (reachN / placed))
+      continue;
     const fitting = Math.floor((leftMm + BETWEEN_JAWS_MM) / (lot.padWidthMm + BETWEEN_JAWS_MM));
     if (forceN > 0 && fitting < 1) continue;
     const able = forceN === 0 ? 1 : Math.min(lot.count, fitting, Math.max(1, enough));

@@ -1,5 +1,6 @@
 import type { Adhesive } from '../../adhesives';
 import {
+  bearingMm2,
   type BoardsInBars,
   clampsOnPanel,
   longEnoughLots,
@@ -9,6 +10,7 @@ import {
 } from '../../assembly';
 import {
   BETWEEN_JAWS_MM,
+  CRUSH_SHARE,
   EASED_TO,
   evenPositions,
   lotForceN,
@@ -27,6 +29,7 @@ import {
 import { leastBy } from '../../basics/least-by';
 import { kindOf } from '../../kinds';
 import { endDepthMm, linePressure, spreadingRatio } from '../../mechanics';
+import { withHandles } from './handles';
 import { type RowStage, stageOfLine } from './stages';
 
 /** An opening read at one line of a row, + hollow, − proud. */
@@ -149,6 +152,12 @@ function clampsWorkedOut(
   return best?.clamps ?? [];
 }
 
+/** What a clamp of a lot may pull with, N: all that it can, or what its jaws press into no edge. */
+export function uncrushedN(lot: RackLot, row: Pick<RowSection, 'edge'>, panel: Panel): number {
+  const crushMPa = Math.min(...panel.outer.map(({ wood }) => wood.compPerpMPa));
+  return Math.min(lotForceN(lot), CRUSH_SHARE * crushMPa * bearingMm2(lot, row, panel));
+}
+
 interface Tried {
   readonly clamps: readonly PlacedClamp[];
   readonly meets: boolean;
@@ -165,6 +174,8 @@ function bestOfLot(
   wanted: number | undefined,
 ): Tried[] {
   const { panel } = staged;
+  // Bare jaws bite whoever is careful: blocks come before more clamps pulled less hard.
+  const mostN = job.edge.kind === 'bare' ? lotForceN(lot) : uncrushedN(lot, job, panel);
   const most = Math.min(lot.count, MOST_CLAMPS, fittingOn(panel, lot));
   const [from, to] = reachOf(panel);
   const least = Math.min(most, wanted ?? Math.max(2, Math.ceil((to - from) / MOST_APART_MM)));
@@ -176,9 +187,8 @@ function bestOfLot(
   let best: Tried | null = null;
   for (const count of counts) {
     // No line is pressed more in its weakest place than on the whole: what falls short in all need not be looked at.
-    if (count < 1 || (count < most && wanted === undefined && count * lotForceN(lot) < ROOM * neededN))
-      continue;
-    const clamps = evenly(lot, count, panel);
+    if (count < 1 || (count < most && wanted === undefined && count * mostN < ROOM * neededN)) continue;
+    const clamps = evenly(lot, count, panel, mostN);
     const full = pressed({ ...job, clamps, pullPct: 100 }, staged, shop, adhesive);
     const share = full.share * Math.min(1, EASED_TO / full.overMost);
     const found: Tried = { clamps, share, meets: share >= ROOM };
@@ -294,11 +304,15 @@ function evenlyOn([from, to]: Stretch, count: number, padMm: number): number[] {
   return places.map((_, i) => Math.round(first + ((last - first) * i) / (count - 1)));
 }
 
-/** Clamps of one lot at those places, bars above and below in turn. */
-const evenly = ({ id, padWidthMm }: RackLot, count: number, panel: Panel): PlacedClamp[] =>
-  positionsOn(panel, count, padWidthMm).map((xMm, index) => ({
-    id: `auto-${index + 1}`,
-    rackId: id,
-    xMm,
-    side: index % 2 === 0 ? 'above' : 'below',
-  }));
+/** Clamps of one lot at those places, bars above and below in turn, each pulled no harder than so much. */
+const evenly = (lot: RackLot, count: number, panel: Panel, mostN: number): PlacedClamp[] =>
+  withHandles(
+    positionsOn(panel, count, lot.padWidthMm).map((xMm, index) => ({
+      id: `auto-${index + 1}`,
+      rackId: lot.id,
+      xMm,
+      side: index % 2 === 0 ? 'above' : 'below',
+      ...(mostN < lotForceN(lot) ? { mostN } : {}),
+    })),
+    [lot],
+  );
