@@ -164,22 +164,41 @@ function releaseDirections({ gluedShare }: Joint, contacts: readonly Contact[]):
     contacts.every(({ normal }) => dot(direction, normal) >= -ALONG),
   );
   if (gluedShare === 0) return free.map(({ name }) => name);
-  const ways = free.map(({ name, direction }) => ({ name, draggedMm: draggedMm(contacts, direction) }));
+  const boxed = contacts.map(boxOf);
+  const ways = free.map(({ name, direction }) => ({ name, draggedMm: draggedMm(boxed, direction) }));
   const least = Math.min(...ways.map((way) => way.draggedMm));
   const most = Math.max(SLIDES_WET_MM, LITTLE_MORE * least);
   return ways.filter((way) => way.draggedMm <= most).map(({ name }) => name);
 }
 
-/** How far contacts slide over themselves before they are clear of each other, by the boxes around them, mm. */
-function draggedMm(contacts: readonly Contact[], direction: Vec3): number {
-  return contacts.reduce((most, { normal, loops }) => {
-    if (dot(direction, normal) > ALONG) return most;
-    const points = loops.flat();
-    const clear = MAIN_AXES.map((axis) => {
+/** A contact by the box around it: how far it reaches along x, y and z, mm. */
+interface BoxedContact {
+  readonly normal: Vec3;
+  readonly sides: readonly number[];
+}
+
+function boxOf({ normal, loops }: Contact): BoxedContact {
+  const points = loops.flat();
+  return {
+    normal,
+    sides: MAIN_AXES.map((axis) => {
       const [low, high] = reach(points, axis);
-      const step = Math.abs(dot(direction, axis));
-      return step < ALONG ? Infinity : (high - low) / step;
+      return high - low;
+    }),
+  };
+}
+
+/** How far contacts slide over themselves before they are clear of each other, mm. */
+function draggedMm(contacts: readonly BoxedContact[], direction: Vec3): number {
+  let most = 0;
+  for (const { normal, sides } of contacts) {
+    if (dot(direction, normal) > ALONG) continue;
+    let clear = Infinity;
+    sides.forEach((side, axis) => {
+      const step = Math.abs(direction[axis] ?? 0);
+      if (step >= ALONG) clear = Math.min(clear, side / step);
     });
-    return Math.max(most, Math.min(...clear));
-  }, 0);
+    most = Math.max(most, clear);
+  }
+  return most;
 }
