@@ -1,3 +1,4 @@
+import { Bins } from './bins';
 import { clampsFor, type SequenceProblem } from './problem';
 
 /** Joints up to which it is looked for; more are arranged in good time without it. */
@@ -13,8 +14,8 @@ interface Packed {
 
 /**
  * Fewest sessions into which all joints go by their clamps alone, whatever hands, windows and the order of parts have to say: clamps stay on
- * until their session is over. Each joint is tried in every session that still has clamps for it, those that want most first: what is
- * known as packing bins, by depth-first search.
+ * until their session is over: what is known as packing bins. Where every press has joints of its own it is worked out exactly; else each
+ * joint is tried in every session that still has clamps for it, those that want most first, by depth-first search.
  * @param from A number that is known to be the least so far; nothing below it is tried.
  * @returns `from`, or more where that many are shown not to do.
  */
@@ -27,8 +28,15 @@ export function fewestPacked(problem: SequenceProblem, from: number): number {
     const counts = clampsFor(problem, set);
     return kinds.map((kind) => counts[kind] ?? 0);
   };
+  const fitsOnRack = (clamps: readonly number[]) =>
+    clamps.every((count, k) => count <= (there[k] ?? Infinity));
   const alone = joints.map((_, joint) => countsOf([joint]));
   const isApart = presses.every((press) => press.joints.length === 1);
+  if (isApart && alone.every(fitsOnRack)) {
+    const bins = new Bins(alone, there);
+    const exactly = bins.fewest(bins.countsOf(joints.keys()));
+    if (exactly !== null) return Math.max(from, exactly);
+  }
   const shareOf = (joint: number) =>
     Math.max(
       0,
@@ -44,7 +52,7 @@ export function fewestPacked(problem: SequenceProblem, from: number): number {
     const clamps = isApart
       ? session.clamps.map((count, k) => count + (alone[joint]?.[k] ?? 0))
       : countsOf(all);
-    return clamps.every((count, k) => count <= (there[k] ?? Infinity)) ? { joints: all, clamps } : null;
+    return fitsOnRack(clamps) ? { joints: all, clamps } : null;
   };
   const empty: Packed = { joints: [], clamps: kinds.map(() => 0) };
   let steps = 0;
