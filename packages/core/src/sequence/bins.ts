@@ -8,42 +8,29 @@ interface Alike {
 }
 
 /**
- * Fewest bins into which things go, exactly. Those that take the same are alike, so that only how many of each are left tells, and every
- * such state is worked out once: the first that is left goes into the next bin, with as many others as it bears.
+ * Fewest bins into which things go, exactly.
+ * @param sizes what each takes of every kind; none more than a bin holds.
+ * @param bin what a bin holds of every kind.
+ * @returns null where there are too many states to go through.
  */
-export class Bins {
-  private readonly all: readonly Alike[];
-  /** Which of `all` each thing is. */
-  private readonly kindOf: readonly number[];
+export const fewestBins = (sizes: readonly (readonly number[])[], bin: readonly number[]): number | null =>
+  new Bins(alikeOf(sizes, bin), bin).fewest();
+
+/**
+ * Things that take the same are alike, so that only how many of each are left tells, and every such state is worked out once: the first
+ * that is left goes into the next bin, with as many others as it bears.
+ */
+class Bins {
   private readonly known = new Map<string, number>();
   private filled = 0;
 
-  /**
-   * @param sizes what each takes of every kind; none more than a bin holds.
-   * @param bin what a bin holds of every kind.
-   */
   constructor(
-    sizes: readonly (readonly number[])[],
+    private readonly all: readonly Alike[],
     private readonly bin: readonly number[],
-  ) {
-    this.all = alikeOf(sizes, bin);
-    const names = this.all.map(({ size }) => size.join(','));
-    this.kindOf = sizes.map((size) => names.indexOf(size.join(',')));
-  }
+  ) {}
 
-  /** How many there are of each kind of thing among some. */
-  countsOf(things: Iterable<number>): number[] {
-    const counts = this.all.map(() => 0);
-    for (const thing of things) {
-      const kind = this.kindOf[thing] ?? 0;
-      counts[kind] = (counts[kind] ?? 0) + 1;
-    }
-    return counts;
-  }
-
-  /** Bins for so many of each; null where there are too many states to go through. */
-  fewest(counts: readonly number[]): number | null {
-    const least = this.leastOf(counts);
+  fewest(): number | null {
+    const least = this.leastOf(this.all.map(({ count }) => count));
     return this.gaveUp() ? null : least;
   }
 
@@ -60,7 +47,6 @@ export class Bins {
     const atLeast = this.byVolume(left);
     let least = Infinity;
     for (const rest of this.withBinFilled(left, first, this.bin)) {
-      if (this.gaveUp()) break;
       least = Math.min(least, 1 + this.leastOf(rest));
       if (least <= atLeast) break;
     }
@@ -87,6 +73,7 @@ export class Bins {
     from = first,
     leftOut: readonly number[] = [],
   ): Generator<readonly number[], void> {
+    if (this.gaveUp()) return;
     const own = this.all[from];
     if (own === undefined) {
       this.filled += 1;

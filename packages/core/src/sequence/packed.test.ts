@@ -1,6 +1,6 @@
 import { sample } from 'fast-check';
 import { tightAssemblies } from '../test-support/random-assemblies';
-import { Bins } from './bins';
+import { fewestBins } from './bins';
 import { problemOf } from './input';
 import { leastSessions } from './lower-bound';
 import { fewestPacked } from './packed';
@@ -63,28 +63,24 @@ describe('joints shared out by their clamps alone', () => {
 });
 
 describe('bins', () => {
-  const fewest = (sizes: readonly (readonly number[])[], bin: readonly number[]) => {
-    const bins = new Bins(sizes, bin);
-    return bins.fewest(bins.countsOf(sizes.keys()));
-  };
   const times = (count: number, size: readonly number[]) => Array.from({ length: count }, () => size);
 
   it('are counted exactly where cutting things up would save one', () => {
     // 48 into bins of 7: seven bins leave one place free. Twelve threes in seven bins are five pairs at least, each of which leaves a place
     // free but for the two ones.
     const sizes = [...times(12, [3]), ...times(5, [2]), ...times(2, [1])];
-    expect(fewest(sizes, [7])).toBe(8);
-    expect(fewest([...times(6, [3]), ...times(3, [1])], [7])).toBe(3);
+    expect(fewestBins(sizes, [7])).toBe(8);
+    expect(fewestBins([...times(6, [3]), ...times(3, [1])], [7])).toBe(3);
   });
 
   it('hold every kind at once', () => {
-    expect(fewest(times(4, [1, 2]), [4, 4])).toBe(2);
-    expect(fewest([...times(2, [4, 0]), ...times(2, [0, 4])], [4, 4])).toBe(2);
-    expect(fewest([], [4])).toBe(0);
+    expect(fewestBins(times(4, [1, 2]), [4, 4])).toBe(2);
+    expect(fewestBins([...times(2, [4, 0]), ...times(2, [0, 4])], [4, 4])).toBe(2);
+    expect(fewestBins([], [4])).toBe(0);
   });
 
   it('are not counted where there are too many ways', () => {
     const sizes = Array.from({ length: 40 }, (_, i) => [334 + i]);
-    expect(fewest(sizes, [1000])).toBeNull();
+    expect(fewestBins(sizes, [1000])).toBeNull();
   });
 });

@@ -1,4 +1,4 @@
-import { Bins } from './bins';
+import { fewestBins } from './bins';
 import { clampsFor, type SequenceProblem } from './problem';
 
 /** Joints up to which it is looked for; more are arranged in good time without it. */
@@ -33,8 +33,7 @@ export function fewestPacked(problem: SequenceProblem, from: number): number {
   const alone = joints.map((_, joint) => countsOf([joint]));
   const isApart = presses.every((press) => press.joints.length === 1);
   if (isApart && alone.every(fitsOnRack)) {
-    const bins = new Bins(alone, there);
-    const exactly = bins.fewest(bins.countsOf(joints.keys()));
+    const exactly = fewestBins(alone, there);
     if (exactly !== null) return Math.max(from, exactly);
   }
   const shareOf = (joint: number) =>
